@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+# The core: everything Kippen computes. Standard library only; no I/O of its
+# own, no clock, no environment, no chance: time is always an argument.
+module Kippen
+end
+
+require_relative "kippen/errors"
+require_relative "kippen/limits"
+require_relative "kippen/fitting"
+require_relative "kippen/press"
+require_relative "kippen/words"
+require_relative "kippen/catalogue"
+require_relative "kippen/formats/strict_json"
+require_relative "kippen/formats/fitting_json"
+require_relative "kippen/formats/trace_csv"
+require_relative "kippen/formats/cases_json"
+require_relative "kippen/formats/outcome_json"
+require_relative "kippen/command_line"

@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+require "optparse"
+
+module Kippen
+  # What bin/kippen does. Given its streams, so that tests can watch it.
+  class CommandLine
+    USAGE = <<~TEXT
+      bin/kippen replay --fitting F.json --trace T.csv   what every press of a trace does, one JSON object a line
+      bin/kippen replay --cases FILE.json                the same for every case of a file of worked cases
+      "-" in place of a file reads standard input. A bad file: exit 2, one line a fault on standard error.
+    TEXT
+
+    # Something the caller asked for can't be done; the message says what.
+    class Misuse < Error; end
+
+    def initialize(input:, output:, errors:)
+      @input = input
+      @output = output
+      @errors = errors
+    end
+
+    # Takes the arguments; returns the exit status.
+    def run(arguments)
+      command, *rest = arguments
+      case command
+      when "replay" then replay(options(rest))
+      when "--help", "help", nil then @output.puts USAGE
+      else raise Misuse, "unknown command #{command}, must be replay\n#{USAGE}"
+      end
+      0
+    rescue Invalid => e
+      e.faults.each { |fault| @errors.puts fault }
+      2
+    rescue Misuse, OptionParser::ParseError, SystemCallError => e
+      @errors.puts e.message
+      2
+    end
+
+    private
+
+    def options(arguments)
+      given = {}
+      parser = OptionParser.new
+      %i[fitting trace cases].each { |name| parser.on("--#{name} FILE") { |file| given[name] = file } }
+      left = parser.parse(arguments)
+      raise Misuse, "unknown argument #{left.first}\n#{USAGE}" unless left.empty?
+
+      given
+    end
+
+    def replay(given)
+      case given.keys.sort
+      when [:cases] then replay_cases(given[:cases])
+      when %i[fitting trace] then replay_trace(given[:fitting], given[:trace])
+      else raise Misuse, "replay takes --fitting and --trace, or --cases\n#{USAGE}"
+      end
+    end
+
+    def replay_cases(file)
+      Formats::CasesJson.read(text(file, Limits::CASES_BYTES)).each do |item|
+        outcomes = Press::Replay.run(item.fitting, item.rows).map(&:to_h)
+        @output.puts JSON.generate("name" => item.name, "outcomes" => outcomes)
+      end
+    end
+
+    # A fault may come in the last row, and then nothing may have been printed:
+    # so the rows are kept until the whole trace has been read.
+    def replay_trace(fitting_file, trace_file)
+      fitting = Formats::FittingJson.read(text(fitting_file, Limits::FITTING_BYTES))
+      lines = []
+      open_file(trace_file) do |io|
+        Press::Replay.stream(fitting, Formats::TraceCsv.new(io)) { |outcome| lines << Formats::OutcomeJson.line(outcome) }
+      end
+      @output.puts lines
+    end
+
+    def text(file, limit) = open_file(file) { |io| io.read(limit + 1) || "" }
+
+    def open_file(file, &)
+      return yield(@input.binmode) if file == "-"
+
+      File.open(file, "rb", &)
+    end
+  end
+end

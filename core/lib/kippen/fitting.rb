@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require_relative "fitting/ids"
+require_relative "fitting/timing"
+require_relative "fitting/parts"
+require_relative "fitting/reader"
+require_relative "fitting/list_reader"
+require_relative "fitting/assignment_reader"
+require_relative "fitting/edit"
+
+module Kippen
+  # Everything that is set up for one client: hosts, devices with their buttons,
+  # places, modes, timing, assignments. Valid as a whole and frozen.
+  class Fitting
+    FORMAT = "fitting/1"
+    EVERYWHERE = "everywhere"
+    BASE = "base"
+    GESTURES = %w[tap double_tap triple_tap long_press hold].freeze
+    FOLLOW = %w[pointer focus].freeze
+
+    # document – the JSON object it was read from, frozen, unknown members included
+    attr_reader :document, :follow, :hosts, :devices, :modes, :places, :buttons, :assignments
+
+    # Takes a parsed JSON object. Raises Invalid with every fault in it.
+    def self.read(document) = Reader.new(document).fitting
+
+    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:)
+      @document = document
+      @follow = follow
+      @hosts = hosts
+      @devices = devices
+      @modes = modes
+      @places = places
+      @assignments = assignments
+      @timings = timings
+      @buttons = devices.flat_map(&:buttons).freeze
+      @by_ref = @buttons.to_h { |button| [button.ref, button] }.freeze
+      freeze
+    end
+
+    # ref – "device/button". Returns the Button or nil.
+    def button(ref) = @by_ref[ref]
+
+    # Takes a Button; returns its Timing, defaults filled in.
+    def timing(button) = @timings.fetch(button.ref)
+
+    def mode(id) = @modes.find { |mode| mode.id == id }
+    def place(id) = @places.find { |place| place.id == id }
+    def host(id) = @hosts.find { |host| host.id == id }
+    def device(id) = @devices.find { |device| device.id == id }
+  end
+end

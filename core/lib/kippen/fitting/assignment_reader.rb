@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+module Kippen
+  class Fitting
+    # Reads the assignments of a fitting against its buttons, modes and places.
+    class AssignmentReader
+      HOW = %w[held latch lock clear].freeze
+      REPEAT_MS = { "after_ms" => 50..5000, "every_ms" => 10..2000 }.freeze
+      CAN_REPEAT = %w[hold long_press].freeze
+
+      def initialize(document, faults, buttons, modes, places)
+        @document = document
+        @faults = faults
+        @buttons = buttons
+        @modes = modes.map(&:id)
+        @places = places.map(&:id)
+      end
+
+      def assignments
+        items = @document.fetch("assignments", [])
+        return @faults.add("/assignments", "must be an array") || [] unless items.is_a?(Array)
+        if items.size > Limits::ASSIGNMENTS
+          return @faults.add("/assignments", "has #{items.size} items, at most #{Limits::ASSIGNMENTS} are taken") || []
+        end
+
+        found = items.each_with_index.filter_map { |item, index| assignment(item, index) }
+        one_at_a_spot(found)
+        found.freeze
+      end
+
+      private
+
+      def assignment(item, index)
+        pointer = "/assignments/#{index}"
+        return @faults.add(pointer, "must be an object") unless item.is_a?(Hash)
+
+        button = known(item, "button", nil, @buttons, pointer)
+        gesture = known(item, "gesture", nil, GESTURES, pointer)
+        mode = known(item, "mode", BASE, [BASE, *@modes], pointer)
+        place = known(item, "place", EVERYWHERE, [EVERYWHERE, *@places], pointer)
+        action = action(item, gesture, pointer)
+        at_once = flag(item, "at_once", pointer)
+        off = flag(item, "off", pointer)
+        repeat = repeat(item, gesture, pointer)
+        @faults.add("#{pointer}/at_once", "only a tap can act at once") if at_once && gesture != "tap"
+        notch_can(gesture, button, pointer)
+        return unless button && gesture && mode && place && action
+
+        Assignment.new(button:, gesture:, place:, mode:, action:, at_once:, repeat:, off:, index:).freeze
+      end
+
+      def known(item, key, default, allowed, pointer)
+        value = item.fetch(key, default)
+        return value if value.is_a?(String) && allowed.include?(value)
+
+        @faults.add("#{pointer}/#{key}", "unknown #{key} #{Faults.show(value)}")
+      end
+
+      def action(item, gesture, pointer)
+        action = item["action"]
+        return @faults.add("#{pointer}/action", "must be an object with a kind") unless action.is_a?(Hash)
+        unless action["kind"].is_a?(String) && action["kind"] != ""
+          return @faults.add("#{pointer}/action/kind", "is #{Faults.show(action["kind"])}, must be text")
+        end
+
+        mode_action(action, gesture, pointer) if action["kind"] == "mode"
+        action
+      end
+
+      def mode_action(action, gesture, pointer)
+        how = action["how"]
+        unless HOW.include?(how)
+          return @faults.add("#{pointer}/action/how", "is #{Faults.show(how)}, must be one of #{HOW.join(", ")}")
+        end
+
+        @faults.add("#{pointer}/action/how", "only a hold can keep a mode held") if how == "held" && gesture != "hold"
+        mode_named(action, how, pointer)
+      end
+
+      def mode_named(action, how, pointer)
+        if how == "clear"
+          @faults.add("#{pointer}/action/mode", "clear names no mode") if action.key?("mode")
+        elsif !@modes.include?(action["mode"])
+          @faults.add("#{pointer}/action/mode", "unknown mode #{Faults.show(action["mode"])}")
+        end
+      end
+
+      def repeat(item, gesture, pointer)
+        return unless item.key?("repeat")
+
+        given = item["repeat"]
+        return @faults.add("#{pointer}/repeat", "must be an object") unless given.is_a?(Hash)
+
+        @faults.add("#{pointer}/repeat", "only a hold or long_press can repeat") unless CAN_REPEAT.include?(gesture)
+        after, every = REPEAT_MS.map { |key, range| repeat_us(given[key], key, range, pointer) }
+        Repeat.new(after_us: after, every_us: every).freeze if after && every
+      end
+
+      def repeat_us(value, key, range, pointer)
+        setting = Timing::Setting.new(name: key, range:)
+        fault = Timing.fault(setting, value)
+        return Timing.microseconds(value) unless fault
+
+        @faults.add("#{pointer}/repeat/#{key}", fault)
+      end
+
+      def flag(item, key, pointer)
+        value = item.fetch(key, false)
+        return value if [true, false].include?(value)
+
+        @faults.add("#{pointer}/#{key}", "is #{Faults.show(value)}, must be true or false")
+      end
+
+      def notch_can(gesture, button, pointer)
+        return unless gesture && gesture != "tap" && button && @buttons[button].kind == "notch"
+
+        @faults.add("#{pointer}/gesture", "a notch can only make a tap, not #{gesture}")
+      end
+
+      # One assignment a button, gesture, place and mode; hold and long_press share a spot.
+      def one_at_a_spot(found)
+        spots = found.group_by { |a| [a.button, a.place, a.mode, a.gesture == "hold" ? "long_press" : a.gesture] }
+        spots.each_value do |same|
+          next if same.size == 1
+
+          where = "#{same[0].button}, #{same[0].place}, #{same[0].mode}"
+          what = same.map(&:gesture).uniq.join(" and ")
+          @faults.add("/assignments/#{same[1].index}", "#{what} assigned #{same.size} times at one spot (#{where})")
+        end
+      end
+    end
+  end
+end

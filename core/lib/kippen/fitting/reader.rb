@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module Kippen
+  class Fitting
+    # Reads a fitting from its JSON object: shape first, then what refers to what.
+    # Refuses it whole, with every fault, or returns a frozen Fitting.
+    class Reader
+      def initialize(document)
+        @document = document
+        @faults = Faults.new
+      end
+
+      def fitting
+        check_envelope
+        lists = ListReader.new(@document, @faults)
+        hosts = lists.hosts
+        devices = lists.devices(hosts)
+        modes = lists.modes
+        places = lists.places
+        buttons = devices.flat_map(&:buttons).to_h { |button| [button.ref, button] }
+        timings = read_timings(buttons)
+        assignments = AssignmentReader.new(@document, @faults, buttons, modes, places).assignments
+        follow = choice("follow", FOLLOW, "pointer")
+        @faults.raise_any
+        Fitting.new(document: deep_freeze(@document), follow:, hosts:, devices:, modes:, places:, assignments:, timings:)
+      end
+
+      private
+
+      def check_envelope
+        raise Invalid.at("", "must be a JSON object, a fitting") unless @document.is_a?(Hash)
+        return if @document["kippen"] == FORMAT
+
+        raise Invalid.at("/kippen", "is #{Faults.show(@document["kippen"])}, must be #{FORMAT.inspect}")
+      end
+
+      def choice(name, allowed, default)
+        value = @document.fetch(name, default)
+        return value if allowed.include?(value)
+
+        @faults.add("/#{name}", "is #{Faults.show(value)}, must be one of #{allowed.join(", ")}")
+      end
+
+      # The defaults, and for each button what it changes of them.
+      def read_timings(buttons)
+        common = settings("/timing", @document.fetch("timing", {}))
+        own = @document.fetch("button_timing", {})
+        unless own.is_a?(Hash)
+          @faults.add("/button_timing", "must be an object")
+          own = {}
+        end
+        check_levels("/timing", common)
+        given = own.to_h { |ref, part| [ref, button_settings(ref, part, buttons, common)] }
+        buttons.transform_values { |button| Timing.from(given.fetch(button.ref, common)) }
+      end
+
+      def button_settings(ref, part, buttons, common)
+        pointer = "/button_timing/#{escape(ref)}"
+        @faults.add(pointer, "unknown button") unless buttons.key?(ref)
+        merged = common.merge(settings(pointer, part))
+        check_levels(pointer, merged)
+        merged
+      end
+
+      # Keeps the settings that are right; tells those that are not.
+      def settings(pointer, part)
+        unless part.is_a?(Hash)
+          @faults.add(pointer, "must be an object")
+          return {}
+        end
+        part.select do |name, value|
+          setting = Timing::SETTINGS[name] or next
+          fault = Timing.fault(setting, value)
+          @faults.add("#{pointer}/#{name}", fault) if fault
+          !fault
+        end
+      end
+
+      def check_levels(pointer, settings)
+        return if Timing.from(settings).levels_ok?
+
+        @faults.add(pointer, "press_at and release_at must obey 0 < release_at < press_at <= 1")
+      end
+
+      # A name as a step of a JSON pointer (RFC 6901).
+      def escape(name) = name[0, 140].gsub("~", "~0").gsub("/", "~1")
+
+      def deep_freeze(value)
+        case value
+        when Hash then value.each { |key, item| [key, item].each { |part| deep_freeze(part) } }
+        when Array then value.each { |item| deep_freeze(item) }
+        end
+        value.freeze
+      end
+    end
+  end
+end

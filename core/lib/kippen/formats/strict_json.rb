@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+require "json"
+
+module Kippen
+  module Formats
+    # JSON (RFC 8259) read strictly: UTF-8 only, no key twice, numbers finite,
+    # size and depth limited. Raises Invalid naming the place.
+    module StrictJson
+      # A Hash that won't take a key twice while it is read.
+      class OnceHash < Hash
+        class Twice < StandardError; end
+
+        def []=(key, value)
+          raise Twice, key if key?(key)
+
+          super
+        end
+      end
+
+      # text – a String of at most +limit+ bytes. Returns Hashes, Arrays, Strings, numbers.
+      def self.read(text, limit:)
+        raise Invalid.at("file", "has more than #{limit} bytes") if text.bytesize > limit
+
+        text = text.dup.force_encoding(Encoding::UTF_8)
+        raise Invalid.at("file", "is not valid UTF-8") unless text.valid_encoding?
+        raise Invalid.at("file", "is empty") if text.strip.empty?
+
+        plain(JSON.parse(text, object_class: OnceHash, max_nesting: Limits::JSON_DEPTH))
+      rescue OnceHash::Twice => e
+        raise Invalid.at("file", "key #{Faults.show(e.message)} stands twice in one object")
+      rescue JSON::NestingError
+        raise Invalid.at("file", "is nested deeper than #{Limits::JSON_DEPTH} levels")
+      rescue JSON::ParserError => e
+        raise Invalid.at("file", "is not JSON: #{first_line(e.message)}")
+      end
+
+      # Ordinary Hashes again; refuses numbers too large to hold.
+      def self.plain(value)
+        case value
+        when Hash then value.to_h { |key, item| [key, plain(item)] }
+        when Array then value.map { |item| plain(item) }
+        when Float then value.finite? ? value : raise(Invalid.at("file", "has a number too large to hold"))
+        else value
+        end
+      end
+
+      def self.first_line(message)
+        line = message.encode("UTF-8", invalid: :replace, undef: :replace).lines.first.to_s.strip
+        line.sub(/\A\d+: /, "").slice(0, 120)
+      end
+      private_class_method :plain, :first_line
+    end
+  end
+end

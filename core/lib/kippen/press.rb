@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+require_relative "press/outcome"
+require_relative "press/schedule"
+require_relative "press/resolver"
+require_relative "press/host_state"
+require_relative "press/contact"
+require_relative "press/burst"
+require_relative "press/gestures"
+require_relative "press/modes"
+require_relative "press/engine"
+require_relative "press/events"
+require_relative "press/replay"
+require_relative "press/waits"
+require_relative "press/lane"
+require_relative "press/stories"
+require_relative "press/telling"
+require_relative "press/bench"
+
+module Kippen
+  # From raw contacts to actions: what presses mean. See docs/press-engine.md.
+  module Press
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Press
+    # Presses on one button that are decided together. The mode, the place and the
+    # assignments are taken when its first press is known and stay.
+    #
+    # state:
+    #   :through – the built-in has started; it ends with the release
+    #   :spent   – all is said already; the burst is over at the release
+    #   :first   – first press down, may still become long
+    #   :counting – a press down that counts, and can't become long
+    #   :between – let go, a further press is waited for
+    #   :full    – the press down reached the top count
+    #   :after   – let go after the top count; further presses are swallowed
+    #   :beyond  – a press down beyond the top count
+    #   :holding – became long; lasts until the release
+    class Burst
+      attr_reader :choice, :mode, :origin, :began_us
+      attr_accessor :state, :count, :last_start_us, :last_release_us, :closed, :repeat_us, :told
+
+      # origin – the Hold or :latch that the mode came from, nil otherwise
+      # closed – no further press is waited for
+      def initialize(choice, mode, origin, began_us, closed)
+        @choice = choice
+        @mode = mode
+        @origin = origin
+        @began_us = began_us
+        @closed = closed
+        @count = 1
+        @last_start_us = began_us
+        @told = false
+      end
+
+      # Up to when a further press joins, exclusive.
+      def joins_before(contact)
+        (contact.gap_from_release ? @last_release_us : @last_start_us) + contact.tap_gap
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Press
+    # What exists once for each host: its modes, and what is under pointer and focus.
+    class HostState
+      # One keeping of a mode by a held button; two holds are never the same Hold.
+      Hold = Struct.new(:mode, :button) do
+        def ==(other) = equal?(other)
+      end
+
+      attr_accessor :latched, :locked, :pointer_in, :focus_in
+
+      # held   – Holds that are on, oldest first
+      # poised – buttons whose first press is down, undecided and may become a held mode
+      attr_reader :held, :poised, :buttons
+
+      def initialize(nowhere)
+        @held = []
+        @poised = []
+        @buttons = []
+        @latched = nil
+        @locked = nil
+        @pointer_in = nowhere
+        @focus_in = nowhere
+      end
+
+      def lock(mode)
+        @locked = @locked == mode ? nil : mode
+        @latched = nil
+      end
+
+      # from_latch – the burst that fires this latch itself took the mode from a latch
+      def latch(mode, from_latch)
+        if from_latch
+          @locked = mode
+          @latched = nil
+        elsif @locked == mode
+          @locked = @latched = nil
+        else
+          @latched = mode
+        end
+      end
+
+      def clear
+        @latched = @locked = nil
+      end
+    end
+  end
+end

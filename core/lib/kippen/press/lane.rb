@@ -1,0 +1,153 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Press
+    # A button's whole behaviour on one time line, in one place and one mode: the two
+    # stretches of a press, what stands in them, and the boundaries that can be moved.
+    class Lane
+      # stretch "held" runs from pressing, "apart" from letting go; to_us nil: without end.
+      # kind: "ignored", "counts", "long" on held; "bridged", "ignored", "joins", "new" on apart
+      Region = Struct.new(:stretch, :kind, :from_us, :to_us)
+
+      # origin: "here", "inherited" (from +place+ and +mode+) or "builtin"
+      Chip = Struct.new(:gesture, :stretch, :wait, :origin, :place, :mode, :action, :off, keyword_init: true)
+
+      # A gesture with nothing on it yet. adds: { gesture => µs its wait grows by }
+      Empty = Struct.new(:gesture, :stretch, :adds)
+
+      # value_us, from_us, to_us – the setting and its legal range
+      Boundary = Struct.new(:setting, :stretch, :value_us, :from_us, :to_us)
+
+      STRETCH = { "tap" => "held", "builtin" => "held", "long_press" => "held", "hold" => "held",
+                  "double_tap" => "apart", "triple_tap" => "apart" }.freeze
+      OFFERED = %w[long_press double_tap triple_tap].freeze
+
+      attr_reader :button, :timing, :choice, :waits
+
+      # place, mode – ids; resolver may be shared by many lanes of one fitting.
+      def initialize(fitting, button, place: Fitting::EVERYWHERE, mode: Fitting::BASE, resolver: Resolver.new(fitting))
+        @fitting = fitting
+        @button = button
+        @place = place
+        @mode = mode
+        @timing = fitting.timing(button)
+        @choice = resolver.choice(button, mode, resolver.spot(Fitting::Edit.where(fitting, place)))
+        @waits = Waits.of(@choice, @timing)
+      end
+
+      def regions = held + apart
+
+      def chips = live_chips + off_chips
+
+      # What could be added, and what it would cost the others.
+      def empties
+        return [] if @button.kind == "notch"
+
+        offered = OFFERED.reject { |gesture| offered?(gesture) }
+        offered.delete("triple_tap") unless @choice.double_tap
+        offered.map { |gesture| Empty.new(gesture, STRETCH.fetch(gesture), adds(gesture)) }
+      end
+
+      def boundaries
+        return [] if @button.kind == "notch"
+
+        [boundary("long_press_ms", "held"), boundary("tap_gap_ms", from_press?(:tap_gap_from) ? "held" : "apart")]
+      end
+
+      # What a change does to this lane's waits: [[gesture, Wait before or nil, after or nil]].
+      # later – the Lane of the same button after the change.
+      def differences(later)
+        (@waits.keys | later.waits.keys).map { |gesture| [gesture, @waits[gesture], later.waits[gesture]] }
+      end
+
+      private
+
+      def from_press?(member) = @timing[member] == "press"
+
+      def held
+        brush = @timing.brush_guard_us
+        long = [@timing.long_press_us, brush].max
+        list = []
+        list << Region.new("held", "ignored", 0, brush) if brush.positive?
+        list << Region.new("held", "counts", brush, long) if long > brush
+        list << Region.new("held", "long", long, nil)
+      end
+
+      def apart
+        from = 0
+        list = []
+        add = lambda do |kind, to|
+          list << Region.new("apart", kind, from, to) if to > from
+          from = [from, to].max
+        end
+        add.call("bridged", @timing.gap_bridge_us)
+        add.call("ignored", @timing.bounce_guard_us) unless from_press?(:bounce_guard_from)
+        add.call("joins", @timing.tap_gap_us) unless from_press?(:tap_gap_from)
+        list << Region.new("apart", "new", from, nil)
+      end
+
+      def live_chips
+        return [chip("builtin", nil)] if @choice.kind != :assigned
+
+        assigned.map { |assignment| chip(assignment.gesture, assignment) }
+      end
+
+      def assigned = [@choice.tap, @choice.double_tap, @choice.triple_tap, @choice.long].compact
+
+      def chip(gesture, assignment)
+        Chip.new(gesture:, stretch: STRETCH.fetch(gesture), wait: @waits.fetch(gesture), origin: origin(assignment),
+                 place: assignment&.place, mode: assignment&.mode, action: assignment&.action, off: false)
+      end
+
+      def origin(assignment)
+        return "builtin" unless assignment
+
+        assignment.place == @place && assignment.mode == @mode ? "here" : "inherited"
+      end
+
+      # Kept but not in force: still shown, where it stands.
+      def off_chips
+        off = @fitting.assignments.select do |a|
+          a.button == @button.ref && a.place == @place && a.mode == @mode && !assigned.include?(a)
+        end
+        off.map do |a|
+          Chip.new(gesture: a.gesture, stretch: STRETCH.fetch(a.gesture), wait: nil, origin: "here",
+                   place: a.place, mode: a.mode, action: a.action, off: true)
+        end
+      end
+
+      def offered?(gesture)
+        gesture == "long_press" ? !@choice.long.nil? : !@choice[gesture].nil?
+      end
+
+      # Exact: the waits of a choice that has the gesture as well.
+      def adds(gesture)
+        later = Waits.of(with(gesture), @timing)
+        kept = @choice.kind == :assigned ? @waits : { "tap" => @waits.fetch("builtin") }
+        kept.filter_map do |name, wait|
+          grown = later.fetch(name).us - wait.us
+          [name, grown] if grown.positive?
+        end.to_h
+      end
+
+      def with(gesture)
+        assignment = Fitting::Assignment.new(gesture:, action: {})
+        choice = @choice.dup
+        choice.kind = :assigned
+        choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: {}) if @choice.kind != :assigned
+        if gesture == "long_press"
+          choice.long = assignment
+        else
+          choice[gesture] = assignment
+        end
+        choice.top = [choice.tap, choice.double_tap, choice.triple_tap].rindex(&:itself)&.succ || 0
+        choice
+      end
+
+      def boundary(name, stretch)
+        setting = Fitting::Timing::SETTINGS.fetch(name)
+        Boundary.new(name, stretch, @timing[setting.field], setting.range.begin * 1000, setting.range.end * 1000)
+      end
+    end
+  end
+end

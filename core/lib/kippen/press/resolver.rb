@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Press
+    # Which assignments hold for a button, in a mode, at a spot: the first hit of
+    # mode with part, with app, everywhere; then the same in base where the mode
+    # says that base holds otherwise. Every answer is worked out once and kept.
+    class Resolver
+      # Where a host's pointer or focus is: the places that hold there, closest first.
+      Spot = Struct.new(:app, :part, :places)
+
+      # What a button can do here and now.
+      # kind – :assigned, :builtin or :blocked; the five gestures' assignments or nil
+      # top  – highest number of taps among them; long – the hold or long_press
+      Choice = Struct.new(:kind, :tap, :double_tap, :triple_tap, :long, :top) do
+        def counted(count) = [nil, tap, double_tap, triple_tap][count]
+        def lone_hold? = top.zero? && long&.gesture == "hold"
+        def held_mode = (long.held_mode if long && long.gesture == "hold")
+      end
+
+      BUILTIN = Choice.new(:builtin, nil, nil, nil, nil, 0).freeze
+      BLOCKED = Choice.new(:blocked, nil, nil, nil, nil, 0).freeze
+      TAPS = %w[tap double_tap triple_tap].freeze
+      LONGS = %w[long_press hold].freeze
+
+      def initialize(fitting)
+        @fitting = fitting
+        @places = fitting.places.reject(&:off).to_h { |place| [[place.app, place.part], place.id] }
+        @live = live_assignments
+        @otherwise = fitting.modes.to_h { |mode| [mode.id, mode.otherwise] }
+        @spots = {}
+        @choices = {}
+      end
+
+      # where – "app", "app/part" or "" for nowhere. A part not known counts as the app.
+      def spot(where)
+        @spots[where] ||= begin
+          app, part = where.split("/", 2)
+          closest = part && @places[[app, part]]
+          Spot.new(app, part, [closest, @places[[app, nil]], Fitting::EVERYWHERE].compact.freeze).freeze
+        end
+      end
+
+      # Takes a Button, a mode's id and a Spot; returns a Choice.
+      def choice(button, mode, spot)
+        @choices[[button.index, mode, spot.places]] ||= resolve(button, mode, spot)
+      end
+
+      # Does the mode itself, not what it falls back to, say anything about the button here?
+      def own?(button, mode, spot)
+        by_spot = @live[button.ref]
+        by_spot ? spot.places.any? { |place| by_spot.key?([mode, place]) } : false
+      end
+
+      private
+
+      # button ref => { [mode, place] => { gesture => assignment } }, what is off left out
+      def live_assignments
+        off_places = @fitting.places.select(&:off).map(&:id)
+        live = @fitting.assignments.reject do |assignment|
+          assignment.off || off_places.include?(assignment.place) || @fitting.button(assignment.button).off
+        end
+        live.group_by(&:button).transform_values do |of_button|
+          of_button.group_by { |a| [a.mode, a.place] }.transform_values { |list| list.to_h { |a| [a.gesture, a] } }
+        end
+      end
+
+      def resolve(button, mode, spot)
+        layers = layers(button, mode, spot)
+        return otherwise(mode) if layers.empty?
+
+        taps = TAPS.map { |gesture| layers.filter_map { |layer| layer[gesture] }.first }
+        long = layers.filter_map { |layer| layer["long_press"] || layer["hold"] }.first
+        top = taps.rindex(&:itself)&.succ || 0
+        Choice.new(:assigned, *taps, long, top).freeze
+      end
+
+      def layers(button, mode, spot)
+        by_spot = @live[button.ref] or return []
+        modes = [mode]
+        modes << Fitting::BASE if mode != Fitting::BASE && @otherwise[mode] == "base"
+        modes.flat_map { |id| spot.places.filter_map { |place| by_spot[[id, place]] } }
+      end
+
+      def otherwise(mode) = @otherwise[mode] == "nothing" ? BLOCKED : BUILTIN
+    end
+  end
+end

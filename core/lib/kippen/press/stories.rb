@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Press
+    # Listens inside an engine and keeps, for every burst and every ignored contact,
+    # what it was made of: the raw touches, what bridged them, and why each row was decided.
+    class Stories
+      # One touch as heard. verdict: "pending", "press", "bounce", "brush", "beyond", "stray"
+      Touch = Struct.new(:began_us, :ended_us, :gaps, :verdict, :known_us, keyword_init: true)
+      Row = Struct.new(:outcome, :why)
+
+      # touches and rows in order; choice, mode, spot – what the burst took when it began
+      Story = Struct.new(:button, :touches, :rows, :choice, :mode, :spot, :over, :long_us, keyword_init: true) do
+        def began_us = touches.first.began_us
+      end
+
+      attr_reader :stories
+
+      def initialize
+        @stories = []
+        @touch = {}
+        @open = {}
+      end
+
+      def closed(contact, time_us)
+        touch = @touch[contact.index] = Touch.new(began_us: time_us, gaps: [], verdict: "pending")
+        @open[contact.index] ? nil : tell(contact, touch)
+      end
+
+      # The raw contact opened; the release may still be bridged.
+      def opened(contact, time_us) = @touch[contact.index].ended_us = time_us
+
+      def bridged(contact, from_us, to_us)
+        touch = @touch[contact.index]
+        touch.gaps << [from_us, to_us]
+        touch.ended_us = nil
+      end
+
+      def press_known(contact, time_us)
+        touch = @touch[contact.index]
+        touch.verdict = "press"
+        touch.known_us = time_us
+        story = @open[contact.index]
+        story.touches << touch if story && !story.touches.include?(touch)
+      end
+
+      def release_known(contact, _began, ended, _time_us) = @touch[contact.index].ended_us = ended
+
+      def notch(contact, time_us)
+        touch = @touch[contact.index] = Touch.new(began_us: time_us, ended_us: time_us, gaps: [], verdict: "press", known_us: time_us)
+        tell(contact, touch)
+      end
+
+      def burst(contact, burst, spot)
+        story = @open[contact.index]
+        story.choice = burst.choice
+        story.mode = burst.mode
+        story.spot = spot
+        story.long_us = contact.long_press
+      end
+
+      def ignored(contact, outcome)
+        return stray(contact, outcome) if outcome.reason == "stray"
+
+        touch = @touch[contact.index]
+        touch.verdict = outcome.reason
+        touch.ended_us = outcome.ended_us
+        open = @open[contact.index]
+        story = open if open&.touches&.include?(touch)
+        story ||= add(contact, touch)
+        story.rows << Row.new(outcome, outcome.reason.to_sym)
+        over(contact, nil) if story.equal?(open) && outcome.reason != "beyond"
+        story.over = true unless story.equal?(open)
+      end
+
+      def decided(contact, _burst, outcome, why) = @open[contact.index].rows << Row.new(outcome, why)
+
+      def over(contact, _burst)
+        @open.delete(contact.index)&.over = true
+      end
+
+      private
+
+      def tell(contact, touch) = @open[contact.index] = add(contact, touch)
+
+      def add(contact, touch)
+        story = Story.new(button: contact.button, touches: [touch], rows: [], over: false)
+        @stories << story
+        story
+      end
+
+      def stray(contact, outcome)
+        touch = Touch.new(began_us: outcome.began_us, ended_us: outcome.ended_us, gaps: [], verdict: "stray")
+        story = add(contact, touch)
+        story.rows << Row.new(outcome, :stray)
+        story.over = true
+      end
+    end
+  end
+end

@@ -1,0 +1,148 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Press
+    # Tells a story in sentences: raw contact, filter, gesture, rule that won, wait.
+    class Telling
+      def initialize(fitting, catalogue)
+        @fitting = fitting
+        @catalogue = catalogue
+      end
+
+      # Takes a Stories::Story; returns an Array of sentences.
+      def sentences(story)
+        [*touches(story), *story.rows.flat_map { |row| row(story, row) }, pending(story)].compact
+      end
+
+      # In words what an outcome did, or nil where nothing happened.
+      def action_name(outcome)
+        return if %w[ignored unassigned].include?(outcome.phase)
+
+        @catalogue.name(outcome.action, @fitting.button(outcome.button).builtin)
+      end
+
+      # Microseconds from the moment the person had done all of the gesture until it
+      # happened; nil where there is no such moment (a repeat, an end, an ignored row).
+      def wait_us(story, row)
+        outcome = row.outcome
+        return unless %w[fire start unassigned].include?(outcome.phase)
+
+        done = done_us(story, row)
+        done && [outcome.at_us - done, 0].max
+      end
+
+      private
+
+      def done_us(story, row)
+        pressed = story.touches.select { |touch| %w[press beyond].include?(touch.verdict) }
+        case row.why
+        when :long_reached then story.began_us + story.long_us
+        when :let_go, :gap_over, :closed
+          row.outcome.gesture == "tap" ? pressed.first.ended_us : last_counted(pressed, row).began_us
+        when :top_reached then last_counted(pressed, row).began_us
+        when :press_known, :notch then story.began_us
+        end
+      end
+
+      def last_counted(pressed, row) = pressed[Resolver::TAPS.index(row.outcome.gesture)]
+
+      def touches(story)
+        story.touches.each_with_index.map do |touch, index|
+          index.zero? ? first_touch(touch) : further_touch(touch, story.touches[index - 1])
+        end
+      end
+
+      def first_touch(touch)
+        return if touch.verdict == "stray"
+        return Words.say(:closed_still) unless touch.ended_us
+
+        length = Words.ms(touch.ended_us - touch.began_us)
+        return Words.say(:closed, length:) if touch.gaps.empty?
+
+        gaps = touch.gaps.map { |from, to| Words.ms(to - from) }
+        Words.say(gaps.size == 1 ? :closed_gaps_one : :closed_gaps_many, length:, gaps: list(gaps))
+      end
+
+      def list(words) = words.size < 2 ? words.join : "#{words[0..-2].join(", ")} and #{words.last}"
+
+      def further_touch(touch, before)
+        apart = Words.ms(touch.began_us - before.ended_us)
+        return Words.say(:again_still, apart:) unless touch.ended_us
+
+        Words.say(:again, apart:, length: Words.ms(touch.ended_us - touch.began_us))
+      end
+
+      def row(story, row)
+        return [Words.say(row.why)] if row.outcome.phase == "ignored"
+        return [] if %w[repeat end].include?(row.outcome.phase)
+
+        [*why(story, row), *rule(story, row.outcome), waited(story, row)]
+      end
+
+      def why(story, row)
+        gesture = Words::GESTURES.fetch(row.outcome.gesture)
+        long = Words.ms(story.long_us)
+        case row.why
+        when :let_go then let_go(story, row, gesture, long)
+        when :long_reached then Words.say(:long_reached, long:, gesture:)
+        when :top_reached then Words.say(:top_reached, count: Words::COUNTS.fetch(story.choice.top), gesture:)
+        when :gap_over then gap_over(story, row, gesture, long)
+        when :closed then Words.say(:closed_count, gesture:)
+        when :other_pressed then Words.say(:other_pressed)
+        when :press_known then known_at_once(story, row)
+        end
+      end
+
+      def let_go(story, row, gesture, long)
+        not_long = Words.say(:let_go, long:, gesture:)
+        story.choice.top > 1 && row.outcome.phase == "fire" ? [not_long, Words.say(:at_once)] : not_long
+      end
+
+      def gap_over(story, row, gesture, long)
+        first = Words.say(:not_long, long:) if story.choice.long
+        [first, row.outcome.gesture == "tap" ? Words.say(:gap_over_tap) : Words.say(:gap_over_more, gesture:)]
+      end
+
+      def known_at_once(story, row)
+        case row.outcome.gesture
+        when "builtin" then Words.say(story.choice.kind == :blocked ? :blocked : :untouched)
+        when "hold" then Words.say(:lone_hold)
+        else Words.say(story.choice.top > 1 ? :at_once : :lone_tap)
+        end
+      end
+
+      # Which assignment won, and what closer place had nothing.
+      def rule(story, outcome)
+        return if outcome.gesture == "builtin"
+
+        gesture = Words::GESTURES.fetch(outcome.gesture)
+        return Words.say(:rule_none, gesture:) unless outcome.place
+
+        passed = story.spot.places.take_while { |place| place != outcome.place }
+        key = outcome.action["kind"] == "builtin" ? :rule_kept : :rule
+        [*passed.map { |place| Words.say(:fell_through, place: place_name(place)) },
+         Words.say(key, place: place_name(outcome.place), gesture:, action: action_name(outcome))]
+      end
+
+      def place_name(id)
+        return Words.say(:everywhere) if id == Fitting::EVERYWHERE
+
+        place = @fitting.place(id)
+        Words.say(:in_place, place: place.name || [@catalogue.app(place.app), place.part].compact.join(", "))
+      end
+
+      def waited(story, row)
+        wait = wait_us(story, row) or return
+        wait.zero? ? Words.say(:waited_none) : Words.say(:waited, wait: Words.ms(wait))
+      end
+
+      # What an undecided burst is waiting for.
+      def pending(story)
+        return if story.over || story.choice.nil? || story.rows.any?
+        return Words.say(:pending_more) if story.touches.last.ended_us
+
+        Words.say(:pending_long, long: Words.ms(story.long_us)) if story.choice.long
+      end
+    end
+  end
+end

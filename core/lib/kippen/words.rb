@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Kippen
+  # Every sentence the core says, in one place, ready to be put into another language.
+  # Parts in %{…} are filled in by name; #say picks "_one" or "_many" by a count.
+  module Words
+    GESTURES = { "tap" => "tap", "double_tap" => "double-tap", "triple_tap" => "triple-tap",
+                 "long_press" => "long-press", "hold" => "hold", "builtin" => "press" }.freeze
+
+    COUNTS = { 2 => "second", 3 => "third" }.freeze
+
+    EN = {
+      closed: "Closed for %{length} ms.",
+      closed_still: "Closed, still down.",
+      notch: "One step of the wheel.",
+      closed_gaps_one: "Closed for %{length} ms with a drop-out of %{gaps} ms, carried across by the gap bridge.",
+      closed_gaps_many: "Closed for %{length} ms with drop-outs of %{gaps} ms, carried across by the gap bridge.",
+      again: "Pressed again %{apart} ms after letting go, for %{length} ms.",
+      again_still: "Pressed again %{apart} ms after letting go, still down.",
+      brush: "Shorter than the brush guard: ignored.",
+      bounce: "Came too soon after the press before, within the bounce guard: ignored.",
+      beyond: "One press more than this button counts: ignored.",
+      stray: "An edge that fits nothing heard before: ignored.",
+      not_long: "Let go before %{long} ms: not a long-press.",
+      let_go: "Let go before %{long} ms: a %{gesture}.",
+      long_reached: "Still down at %{long} ms: a %{gesture}.",
+      top_reached: "The %{count} press makes it a %{gesture}; nothing more is counted here, so it acts at once.",
+      gap_over_tap: "No second press came within the tap gap: a tap.",
+      gap_over_more: "No further press came within the tap gap: a %{gesture}.",
+      closed_count: "The mode ended, so nothing more was waited for: a %{gesture}.",
+      other_pressed: "Another button was pressed meanwhile: the hold starts.",
+      at_once: "The tap acts at once, without waiting for a count.",
+      lone_tap: "Nothing else is on this button, so the tap acts as soon as it is pressed.",
+      lone_hold: "Only a hold is on this button, so it lasts as long as the button is down.",
+      untouched: "Nothing is assigned here: the button does what it does by itself.",
+      blocked: "This mode switches off what it says nothing about.",
+      rule_kept: "%{place} keeps the built-in for a %{gesture} on this button: %{action}.",
+      rule: "%{place} has for a %{gesture} on this button: %{action}.",
+      rule_none: "Nothing is assigned to a %{gesture} on this button.",
+      fell_through: "%{place} has nothing for it.",
+      waited_none: "It did not wait.",
+      waited: "It waited %{wait} ms.",
+      pending_long: "At %{long} ms it becomes long.",
+      pending_more: "Waiting for a further press.",
+      everywhere: "Everywhere",
+      in_place: "In %{place}"
+    }.freeze
+
+    # key – of EN; returns the sentence.
+    def self.say(key, **parts) = format(EN.fetch(key), **parts)
+
+    # Microseconds as milliseconds in words: "212", "8.5"; never more digits than a person reads.
+    def self.ms(microseconds)
+      tenths = (microseconds / 100.0).round
+      (tenths % 10).zero? ? (tenths / 10).to_s : (tenths / 10.0).to_s
+    end
+  end
+end
