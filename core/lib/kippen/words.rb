@@ -43,11 +43,36 @@ module Kippen
       pending_long: "At %{long} ms it becomes long.",
       pending_more: "Waiting for a further press.",
       everywhere: "Everywhere",
-      in_place: "In %{place}"
+      in_place: "In %{place}",
+      wait_now: "now",
+      wait_release: "+%{ms} ms",
+      wait_press: "%{ms} ms after the press",
+      wait_long: "at %{ms} ms",
+      cost_more: "%{gesture} waits %{ms} ms more",
+      cost_less: "%{gesture} waits %{ms} ms less",
+      cost_release: "%{gesture} acts when let go"
     }.freeze
 
     # key – of EN; returns the sentence.
     def self.say(key, **parts) = format(EN.fetch(key), **parts)
+
+    # A Press::Waits::Wait as it stands on a chip; timing – the button's.
+    def self.wait(wait, timing)
+      return say(:wait_long, ms: ms(timing.long_press_us + wait.us)) if wait.after == "long_press"
+      return say(:wait_now) if wait.us.zero?
+
+      say(wait.after == "release" ? :wait_release : :wait_press, ms: ms(wait.us))
+    end
+
+    # What a change costs a gesture: from one Wait to another, in words, or nil where nothing changes.
+    def self.cost(gesture, before, after)
+      name = GESTURES.fetch(gesture)
+      grown = after.us - before.us
+      return say(:cost_more, gesture: name, ms: ms(grown)) if grown.positive?
+      return say(:cost_less, gesture: name, ms: ms(-grown)) if grown.negative?
+
+      say(:cost_release, gesture: name) if after.after == "release" && before.after == "press"
+    end
 
     # Microseconds as milliseconds in words: "212", "8.5"; never more digits than a person reads.
     def self.ms(microseconds)

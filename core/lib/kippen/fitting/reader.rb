@@ -21,6 +21,7 @@ module Kippen
         timings = read_timings(buttons)
         assignments = AssignmentReader.new(@document, @faults, buttons, modes, places).assignments
         follow = choice("follow", FOLLOW, "pointer")
+        check_client
         @faults.raise_any
         Fitting.new(document: deep_freeze(@document), follow:, hosts:, devices:, modes:, places:, assignments:, timings:)
       end
@@ -32,6 +33,19 @@ module Kippen
         return if @document["kippen"] == FORMAT
 
         raise Invalid.at("/kippen", "is #{Faults.show(@document["kippen"])}, must be #{FORMAT.inspect}")
+      end
+
+      # Who the fitting is for: optional, words only.
+      def check_client
+        client = @document.fetch("client", {})
+        return @faults.add("/client", "must be an object") unless client.is_a?(Hash)
+
+        %w[name about].each do |key|
+          value = client[key]
+          next if value.nil? || (value.is_a?(String) && value.strip != "" && value.length <= Limits::NAME_CHARACTERS)
+
+          @faults.add("/client/#{key}", "must be text of 1 to #{Limits::NAME_CHARACTERS} characters")
+        end
       end
 
       def choice(name, allowed, default)

@@ -7,7 +7,8 @@ module Kippen
     # JSON (RFC 8259) read strictly: UTF-8 only, no key twice, numbers finite,
     # size and depth limited. Raises Invalid naming the place.
     module StrictJson
-      # A Hash that won't take a key twice while it is read.
+      # A Hash that won't take a key twice while it is read: the json that Ruby 3.1 ships
+      # fills it key by key. Newer ones look for doubles themselves (allow_duplicate_key).
       class OnceHash < Hash
         class Twice < StandardError; end
 
@@ -26,12 +27,15 @@ module Kippen
         raise Invalid.at("file", "is not valid UTF-8") unless text.valid_encoding?
         raise Invalid.at("file", "is empty") if text.strip.empty?
 
-        plain(JSON.parse(text, object_class: OnceHash, max_nesting: Limits::JSON_DEPTH))
+        plain(JSON.parse(text, object_class: OnceHash, allow_duplicate_key: false, max_nesting: Limits::JSON_DEPTH))
       rescue OnceHash::Twice => e
         raise Invalid.at("file", "key #{Faults.show(e.message)} stands twice in one object")
       rescue JSON::NestingError
         raise Invalid.at("file", "is nested deeper than #{Limits::JSON_DEPTH} levels")
       rescue JSON::ParserError => e
+        twice = e.message[/duplicate key (".*?")/, 1]
+        raise Invalid.at("file", "key #{twice} stands twice in one object") if twice
+
         raise Invalid.at("file", "is not JSON: #{first_line(e.message)}")
       end
 

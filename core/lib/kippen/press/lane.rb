@@ -12,8 +12,8 @@ module Kippen
       # origin: "here", "inherited" (from +place+ and +mode+) or "builtin"
       Chip = Struct.new(:gesture, :stretch, :wait, :origin, :place, :mode, :action, :off, keyword_init: true)
 
-      # A gesture with nothing on it yet. adds: { gesture => µs its wait grows by }
-      Empty = Struct.new(:gesture, :stretch, :adds)
+      # A gesture with nothing on it yet. costs: [[gesture, Wait now, Wait with it]] of those it changes
+      Empty = Struct.new(:gesture, :stretch, :costs)
 
       # value_us, from_us, to_us – the setting and its legal range
       Boundary = Struct.new(:setting, :stretch, :value_us, :from_us, :to_us)
@@ -45,7 +45,7 @@ module Kippen
 
         offered = OFFERED.reject { |gesture| offered?(gesture) }
         offered.delete("triple_tap") unless @choice.double_tap
-        offered.map { |gesture| Empty.new(gesture, STRETCH.fetch(gesture), adds(gesture)) }
+        offered.map { |gesture| Empty.new(gesture, STRETCH.fetch(gesture), costs(gesture)) }
       end
 
       def boundaries
@@ -120,14 +120,11 @@ module Kippen
         gesture == "long_press" ? !@choice.long.nil? : !@choice[gesture].nil?
       end
 
-      # Exact: the waits of a choice that has the gesture as well.
-      def adds(gesture)
+      # Exact: the waits of a choice that has the gesture as well, beside those of today.
+      def costs(gesture)
         later = Waits.of(with(gesture), @timing)
-        kept = @choice.kind == :assigned ? @waits : { "tap" => @waits.fetch("builtin") }
-        kept.filter_map do |name, wait|
-          grown = later.fetch(name).us - wait.us
-          [name, grown] if grown.positive?
-        end.to_h
+        today = @choice.kind == :assigned ? @waits : { "tap" => @waits.fetch("builtin") }
+        today.filter_map { |name, wait| [name, wait, later.fetch(name)] if later.fetch(name) != wait }
       end
 
       def with(gesture)

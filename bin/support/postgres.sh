@@ -1,0 +1,55 @@
+# A PostgreSQL cluster of Kippen's own, on loopback. Sourced by bin/start and bin/test.
+# PG_HOME: its folder; PG_PORT: its port; both set by the caller.
+
+PG_BIN=$(find /usr/lib/postgresql -maxdepth 2 -name bin -type d 2>/dev/null | sort -V | tail -n 1)
+
+# initdb and the server refuse to run as root: then they run as the user postgres.
+as_pg_user() {
+  if [ "$(id -u)" -eq 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi
+}
+
+port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
+
+# The first free port from $1 on.
+free_port() {
+  local port=$1
+  while port_taken "$port"; do port=$((port + 1)); done
+  printf '%s' "$port"
+}
+
+pg_create() {
+  [ -s "$PG_HOME/data/PG_VERSION" ] && return 0
+  rm -rf "$PG_HOME"
+  mkdir -p "$PG_HOME/socket"
+  head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$PG_HOME/password"
+  chmod 700 "$PG_HOME" "$PG_HOME/socket"
+  chmod 600 "$PG_HOME/password"
+  if [ "$(id -u)" -eq 0 ]; then chown -R postgres: "$PG_HOME"; fi
+  as_pg_user test -x "$PG_HOME" || { echo "the user postgres can't reach $PG_HOME"; return 1; }
+  # Into place only when it is whole.
+  as_pg_user "$PG_BIN/initdb" -D "$PG_HOME/data.new" -U kippen --pwfile="$PG_HOME/password" --auth=scram-sha-256 \
+    --encoding=UTF8 --locale=C.UTF-8 || return 1
+  mv "$PG_HOME/data.new" "$PG_HOME/data"
+}
+
+# pg_start [further server options]. After a hard stop the old process may linger a moment.
+pg_start() {
+  local options="-c listen_addresses=127.0.0.1 -p $PG_PORT -c unix_socket_directories=$PG_HOME/socket $*" try
+  as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" status >/dev/null && pg_stop
+  for try in 1 2 3; do
+    as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -l "$PG_HOME/server.log" -w -t 30 -o "$options" start && return 0
+    sleep "$try"
+  done
+  tail -n 3 "$PG_HOME/server.log" 2>/dev/null
+  return 1
+}
+
+pg_stop() { as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -m fast -w stop >/dev/null 2>&1; }
+
+pg_url() { printf 'postgres://kippen:%s@127.0.0.1:%s/%s' "$(cat "$PG_HOME/password")" "$PG_PORT" "$1"; }
+
+pg_database() {
+  PGPASSWORD=$(cat "$PG_HOME/password") psql -X -q -h 127.0.0.1 -p "$PG_PORT" -U kippen -d postgres -tAc \
+    "SELECT 1 FROM pg_database WHERE datname = '$1'" | grep -q 1 && return 0
+  PGPASSWORD=$(cat "$PG_HOME/password") psql -X -q -h 127.0.0.1 -p "$PG_PORT" -U kippen -d postgres -c "CREATE DATABASE $1"
+}

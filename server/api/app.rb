@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # The API: parse, call, render. Errors become problem details here and nowhere else.
+    class App < Sinatra::Base
+      # Until there are accounts, whoever stands at the desk is this.
+      AUTHOR = "Specialist"
+
+      set :environment, :production
+      set :show_exceptions, false
+      set :raise_errors, false
+      set :dump_errors, false
+      set :logging, false
+      set :static, false
+      # Who may ask is settled before a request comes here, see rack.rb.
+      set :host_authorization, {}
+      set :protection, false
+
+      register ClientRoutes
+      register LaneRoutes
+      register RevisionRoutes
+      register ListenerRoutes
+      register BenchRoutes
+
+      before { headers "cache-control" => "no-store" }
+
+      helpers do
+        def database = settings.database
+        def clients = Store::Clients.new(database)
+        def revisions = Store::Revisions.new(database)
+        def listeners = Store::Listeners.new(database)
+        def streams = Store::Streams.new(database)
+        def author = AUTHOR
+
+        # The request's body as the contract's check has read it.
+        def sent = env[OpenapiFirst::REQUEST].body
+
+        def json(value)
+          content_type "application/json"
+          JSON.generate(value)
+        end
+
+        def known(list, id, always, what)
+          return id if id == always || list.any? { |item| item.id == id }
+
+          raise Store::Missing, "no #{what} #{Faults.show(id)}"
+        end
+
+        def problem(status, detail, **more)
+          halt Problem.response(status, detail, **more)
+        end
+      end
+
+      error(Store::Missing) { |e| problem(404, e.message) }
+      error(Store::Streams::Full) { |e| problem(429, "#{e.message}; begin a new one") }
+      error(Store::Conflict) do |e|
+        problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved", newest: Render.revision(e.newest))
+      end
+      error(Invalid) { |e| problem(422, "#{e.faults.size} thing#{"s" if e.faults.size > 1} to put right; nothing was changed", faults: e.faults) }
+      error(Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError) do
+        problem(503, "Nothing was changed; try again in a moment")
+      end
+      error(Sinatra::NotFound) { problem(404, "There is nothing at #{request.path_info.slice(0, 120)}") }
+      error do |e|
+        warn "#{e.class}: #{e.message}\n  #{e.backtrace&.first(8)&.join("\n  ")}"
+        problem(500, "It has been written to the server's log; nothing was changed")
+      end
+    end
+  end
+end

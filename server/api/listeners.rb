@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Browsers that listen, and what each source they hear stands for.
+    module ListenerRoutes
+      def self.registered(app)
+        app.post("/api/clients/:client/listeners") do
+          listener = listeners.add(params["client"], sent["name"])
+          status 201
+          json(ListenerRoutes.render(listener, {}))
+        end
+
+        app.get("/api/listeners/:listener") do
+          listener = listeners.find(params["listener"])
+          json(ListenerRoutes.render(listener, listeners.bindings(listener[:id])))
+        end
+
+        app.put("/api/listeners/:listener/bindings") do
+          listener = listeners.find(params["listener"])
+          fitting, = revisions.fitting(listener[:client_id])
+          bindings = ListenerRoutes.read(sent["bindings"], fitting)
+          listeners.bind(listener[:id], bindings)
+          json(ListenerRoutes.render(listener, bindings))
+        end
+      end
+
+      # Returns { heard => button }. Raises Invalid with every unknown button.
+      def self.read(list, fitting)
+        faults = Faults.new
+        list.each_with_index do |item, index|
+          known = fitting.button(item["button"])
+          faults.add("/bindings/#{index}/button", "unknown button #{Faults.show(item["button"])}") unless known
+        end
+        faults.raise_any
+        list.to_h { |item| [item["heard"], item["button"]] }
+      end
+
+      def self.render(listener, bindings)
+        { "id" => listener[:id], "client" => listener[:client_id], "name" => listener[:name],
+          "bindings" => bindings.map { |heard, button| { "heard" => heard, "button" => button } } }
+      end
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # The built front end. Every address that isn't a file shows the desk.
+    class Pages
+      FILES = File.join(ROOT, "web", "dist")
+      # What the pages may load: only what ships with the application. Ant Design puts
+      # its styles in the page as it draws, hence 'unsafe-inline' for styles.
+      POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; " \
+               "frame-ancestors 'none'; base-uri 'none'; form-action 'self'"
+
+      def initialize(files = FILES)
+        @files = Rack::Files.new(files)
+        @index = File.join(files, "index.html")
+        @folder = files
+      end
+
+      def call(env)
+        path = env["PATH_INFO"]
+        return page(env) unless asset?(path)
+
+        status, headers, body = @files.call(env)
+        headers["cache-control"] = "public, max-age=31536000, immutable" if path.start_with?("/assets/")
+        [status, headers, body]
+      end
+
+      private
+
+      def asset?(path)
+        return false if path == "/" || path.include?("..") || path.include?("\0")
+
+        File.file?(File.join(@folder, path))
+      end
+
+      def page(env)
+        return Problem.response(405, "Pages can only be looked at") unless %w[GET HEAD].include?(env["REQUEST_METHOD"])
+        return Problem.response(404, "The pages have not been built; bin/start builds them") unless File.file?(@index)
+
+        headers = { "content-type" => "text/html; charset=utf-8", "cache-control" => "no-cache",
+                    "content-security-policy" => POLICY, "x-content-type-options" => "nosniff", "referrer-policy" => "same-origin" }
+        [200, headers, [File.read(@index)]]
+      end
+    end
+  end
+end

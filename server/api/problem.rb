@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Errors as problem details (RFC 9457); the only place that knows HTTP status codes of errors.
+    module Problem
+      TYPE = "application/problem+json"
+      TITLES = {
+        400 => "The request can't be understood", 404 => "Not found", 405 => "Not possible here",
+        409 => "Somebody else has saved in between", 413 => "Too large", 415 => "Not a form Kippen reads",
+        422 => "The fitting would not be valid", 429 => "Too many", 500 => "Kippen made a mistake",
+        503 => "The database can't be reached"
+      }.freeze
+
+      # faults – Kippen::Fault; more – further members. Returns a Hash.
+      def self.of(status, detail, faults: [], **more)
+        problem = { "type" => "about:blank", "title" => TITLES.fetch(status), "status" => status, "detail" => detail }
+        problem["faults"] = faults.map { |fault| { "where" => fault.where, "message" => fault.message } } unless faults.empty?
+        problem.merge(more.transform_keys(&:to_s))
+      end
+
+      # As a Rack response.
+      def self.response(status, detail, **more)
+        [status, { "content-type" => TYPE, "cache-control" => "no-store" }, [JSON.generate(of(status, detail, **more))]]
+      end
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # A bench view as the JSON of the contract: one tile a burst or ignored contact.
+    class RenderBench
+      MOST_TILES = 40
+
+      def initialize(fitting)
+        @fitting = fitting
+        @telling = Press::Telling.new(fitting, CATALOGUE)
+      end
+
+      # stream – its id; messages – those the view was made of
+      def view(stream, view, messages)
+        { "stream" => stream, "received" => messages.size, "heard_through" => heard_through(messages),
+          "next_us" => view.next_us, "now_us" => view.now_us,
+          "waiting" => view.waiting.map { |item| { "button" => item.button, "for" => item.for, "due_us" => item.due_us } },
+          "tiles" => view.stories.last(MOST_TILES).reverse.map { |story| tile(stream, story) } }
+      end
+
+      private
+
+      # The highest number up to which no message is missing.
+      def heard_through(messages)
+        messages.map(&:number).sort.each_with_index.take_while { |number, index| number == index + 1 }.size
+      end
+
+      def tile(stream, story)
+        { "key" => "#{stream}/#{story.button.ref}/#{story.began_us}/#{story.touches.first.verdict == "stray" ? "stray" : "press"}",
+          "button" => story.button.ref, "button_name" => story.button.name || story.button.id,
+          "began_us" => story.began_us, "over" => story.over, "long_us" => story.choice&.long && story.long_us,
+          "touches" => story.touches.map { |touch| touch(touch) },
+          "results" => story.rows.map { |row| result(story, row) }, "sentences" => @telling.sentences(story) }
+      end
+
+      def touch(touch)
+        { "began_us" => touch.began_us, "ended_us" => touch.ended_us, "gaps" => touch.gaps, "verdict" => touch.verdict }
+      end
+
+      def result(story, row)
+        outcome = row.outcome
+        wait = @telling.wait_us(story, row)
+        { "at_us" => outcome.at_us, "phase" => outcome.phase, "gesture" => outcome.gesture,
+          "gesture_name" => outcome.gesture ? Words::GESTURES.fetch(outcome.gesture) : "ignored",
+          "action_name" => @telling.action_name(outcome), "effect" => effect(outcome), "reason" => outcome.reason,
+          "wait_us" => wait, "wait" => wait && (wait.zero? ? Words.say(:wait_now) : Words.say(:wait_release, ms: Words.ms(wait))) }
+      end
+
+      def effect(outcome)
+        return unless %w[fire start].include?(outcome.phase)
+        return CATALOGUE.effect(outcome.action) unless outcome.action.nil? || outcome.action["kind"] == "builtin"
+
+        @fitting.button(outcome.button).builtin&.then { |builtin| "#{builtin}: the button's own doing." }
+      end
+    end
+  end
+end

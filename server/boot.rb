@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require "bundler/setup"
+require "json"
+require "sinatra/base"
+require "sequel"
+require "openapi_first"
+require_relative "../core/lib/kippen"
+
+module Kippen
+  # The web server's side: routes parse, call the core and the store, and render.
+  module Server
+    ROOT = File.expand_path("..", __dir__)
+    CONTRACT = File.join(__dir__, "contract", "openapi.yaml")
+    CATALOGUE = Catalogue.read(File.read(File.join(ROOT, "core", "data", "actions.json")))
+  end
+end
+
+require_relative "store/database"
+require_relative "store/clients"
+require_relative "store/revisions"
+require_relative "store/listeners"
+require_relative "store/streams"
+require_relative "api/problem"
+require_relative "api/body_limit"
+require_relative "api/contract_errors"
+require_relative "api/render"
+require_relative "api/render_bench"
+require_relative "api/clients"
+require_relative "api/lanes"
+require_relative "api/revisions"
+require_relative "api/listeners"
+require_relative "api/bench"
+require_relative "api/app"
+require_relative "api/pages"

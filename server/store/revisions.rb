@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    module Store
+      # Saved states of a client's fitting: unchangeable, numbered from 1, each on its parent.
+      class Revisions
+        ABOUT = %i[number parent author note created_at].freeze
+
+        def initialize(database) = @database = database
+
+        # The newest revision: { number:, parent:, author:, note:, created_at:, document: }.
+        # Raises Missing for an unknown client.
+        def newest(client)
+          of(client).reverse(:number).select(*ABOUT, :document).first || raise(Missing, "no client #{client}")
+        end
+
+        # The Fitting in force and what is known of its revision.
+        def fitting(client)
+          row = newest(client)
+          [Fitting.read(row.delete(:document).to_hash), row]
+        end
+
+        # Saves a fitting on its parent's number (nil for the first). Returns the new
+        # revision without its document. Raises Conflict where the parent isn't the newest:
+        # asked first, and held by the database where two save at the same moment.
+        def add(client, parent, fitting, author:, note:)
+          @database.transaction(savepoint: true) do
+            newest = newest(client).except(:document) if parent
+            raise Conflict, newest unless newest.nil? || newest[:number] == parent
+
+            insert(client, parent, fitting, author, note)
+          end
+        rescue Sequel::UniqueConstraintViolation
+          raise Conflict, newest(client).except(:document)
+        end
+
+        private
+
+        def insert(client, parent, fitting, author, note)
+          document = Sequel.pg_jsonb(fitting.document)
+          @database[:revisions].returning(*ABOUT)
+                               .insert(client_id: client, number: (parent || 0) + 1, parent:, author:, note:, document:).first
+        end
+
+        def of(client) = @database[:revisions].where(client_id: Store.uuid(client, "client"))
+      end
+    end
+  end
+end

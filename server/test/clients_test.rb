@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  class ClientsTest < ServerTest
+    def test_a_client_comes_in_with_a_fitting_file_and_goes_out_as_one
+      desk = add_client.then { answer }
+
+      assert_equal ["Bram Oduya-Lisle", "left thumb · lets go slowly"], desk.values_at("name", "about")
+      assert_equal [1, nil, "Taken in from a file"], desk["revision"].values_at("number", "parent", "note")
+      assert_equal ["Edge key", "Volume up", "Volume down"], desk["hosts"][0]["devices"][0]["buttons"].map { |button| button["name"] }
+      assert_equal DEMO, ask("/api/clients/#{@client}/fitting")
+    end
+
+    def test_the_list_tells_the_newest_revision
+      add_client
+      assign("long_press", ANSWER)
+
+      row = ask("/api/clients")["clients"].find { |client| client["id"] == @client }
+      assert_equal ["Bram Oduya-Lisle", 2], row.values_at("name", "revision")
+    end
+
+    def test_a_bad_fitting_is_refused_with_every_fault
+      send_json(:post, "/api/clients", DEMO.merge("follow" => "nose", "timing" => { "tap_gap_ms" => 20 }))
+
+      assert_problem 422, ["/timing/tap_gap_ms", "is 20, must be 50 to 3000 ms"],
+                     ["/follow", 'is "nose", must be one of pointer, focus']
+      assert_equal 0, DATABASE[:clients].where { created_at > Sequel.lit("now() - interval '1 hour'") }.count
+    end
+
+    def test_a_key_that_stands_twice_is_refused
+      send_json(:post, "/api/clients", '{"kippen": "fitting/1", "follow": "pointer", "follow": "focus"}')
+      assert_problem 422, ["file", 'key "follow" stands twice in one object']
+    end
+
+    def test_five_megabytes_of_junk_are_one_clear_error
+      send_json(:post, "/api/clients", "x" * 5_000_000)
+
+      assert_problem 413
+      assert_equal "A request may have 2000000 bytes; nothing was changed.", answer["detail"]
+    end
+
+    def test_unknown_things_are_not_found
+      ["/api/clients/#{"0" * 36}", "/api/clients/nobody/lanes", "/api/listeners/x", "/api/nothing"].each do |path|
+        ask(path)
+        assert_problem 404
+      end
+    end
+
+    def test_an_unknown_place_or_mode_is_not_found
+      add_client
+      ask("/api/clients/#{@client}/lanes", place: "nowhere")
+      assert_problem 404
+      assert_equal 'no place "nowhere"', answer["detail"]
+    end
+
+    def test_a_page_elsewhere_can_not_reach_in
+      header "Host", "elsewhere.example"
+      get "/api/clients"
+      assert_equal 403, status
+
+      header "Host", "localhost"
+      header "Origin", "http://elsewhere.example"
+      post "/api/clients", JSON.generate(DEMO), "CONTENT_TYPE" => "application/json"
+      assert_equal 403, status
+    end
+
+    def test_lanes_come_computed
+      add_client
+      lane = ask("/api/clients/#{@client}/lanes")["lanes"][0]
+
+      assert_equal [["builtin", "Wake the screen", "now", true]],
+                   lane["chips"].map { |chip| chip.values_at("gesture", "name", "wait", "kept") }
+      assert_equal [["long_press", ["tap acts when let go"]], ["double_tap", ["tap waits 300 ms more"]]],
+                   lane["empties"].map { |empty| empty.values_at("gesture", "costs") }
+      assert_equal [["long_press_ms", 500, 100, 5000], ["tap_gap_ms", 300, 50, 3000]],
+                   lane["boundaries"].map { |boundary| boundary.values_at("setting", "value_ms", "from_ms", "to_ms") }
+    end
+  end
+end

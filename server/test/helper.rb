@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+ENV["RACK_ENV"] = "test"
+require_relative "../rack"
+require "minitest/autorun"
+require "rack/test"
+
+module Kippen
+  # A test that talks to the whole application; every answer is held against the
+  # contract. Whatever it saves is rolled back.
+  class ServerTest < Minitest::Test
+    include Rack::Test::Methods
+
+    DATABASE = Server::Store.connect(ENV.fetch("DATABASE_URL"))
+    Server::Store.migrate(DATABASE)
+    APP = Server.rack(DATABASE, check_responses: true)
+    DEMO = JSON.parse(File.read(File.join(Server::ROOT, "demo", "bram.fitting.json")))
+    EDGE = "pocket-phone/edge"
+    ANSWER = { "kind" => "app", "app" => "hearthcall", "command" => "answer" }.freeze
+    MARK = { "kind" => "app", "app" => "packetry", "command" => "mark" }.freeze
+
+    def app = APP
+    def default_host = "localhost"
+
+    def run
+      result = nil
+      DATABASE.transaction(rollback: :always, savepoint: true, auto_savepoint: true) { result = super }
+      result
+    end
+
+    def send_json(method, path, value)
+      public_send(method, path, value.is_a?(String) ? value : JSON.generate(value), "CONTENT_TYPE" => "application/json")
+      answer
+    end
+
+    def ask(path, query = {})
+      get(path, query)
+      answer
+    end
+
+    def answer = JSON.parse(last_response.body)
+
+    def status = last_response.status
+
+    def add_client(fitting = DEMO)
+      send_json(:post, "/api/clients", fitting)
+      assert_equal 201, status, answer
+      @client = answer["id"]
+    end
+
+    def change(change, parent: 1)
+      send_json(:post, "/api/clients/#{@client}/revisions", "parent" => parent, "change" => change)
+    end
+
+    def assign(gesture, action, parent: 1) = change({ "kind" => "assign", "button" => EDGE, "gesture" => gesture, "action" => action }, parent:)
+
+    def assert_problem(expected, *faults)
+      assert_equal expected, status, last_response.body
+      assert_equal "application/problem+json", last_response.content_type
+      assert_equal faults, (answer["faults"] || []).map { |fault| fault.values_at("where", "message") } unless faults.empty?
+    end
+  end
+end

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  class RevisionsTest < ServerTest
+    def setup = add_client
+
+    def fitting = ask("/api/clients/#{@client}/fitting")
+
+    def test_a_change_becomes_the_next_revision_on_its_parent
+      saved = assign("long_press", ANSWER)["revision"]
+
+      assert_equal [2, 1, "Specialist"], saved.values_at("number", "parent", "author")
+      assert_equal [["tap", { "kind" => "builtin" }], ["long_press", ANSWER]],
+                   fitting["assignments"].map { |item| item.values_at("gesture", "action") }
+    end
+
+    def test_members_the_core_does_not_know_survive_a_change
+      assign("long_press", ANSWER)
+
+      assert_equal DEMO["client"], fitting["client"]
+      assert_equal "phone", fitting["devices"][0]["looks"]
+    end
+
+    def test_a_stale_parent_is_a_conflict_and_nothing_is_lost
+      assign("long_press", ANSWER)
+      problem = assign("double_tap", MARK, parent: 1)
+
+      assert_problem 409
+      assert_equal [2, 1], problem["newest"].values_at("number", "parent")
+      assert_equal %w[tap long_press], fitting["assignments"].map { |item| item["gesture"] }
+    end
+
+    def test_a_parent_that_does_not_exist_yet_is_refused
+      assign("long_press", ANSWER, parent: 7)
+
+      assert_problem 409
+      assert_empty fitting["assignments"]
+    end
+
+    def test_a_saved_revision_can_not_be_changed_in_the_database
+      error = assert_raises(Sequel::DatabaseError) do
+        DATABASE.transaction(savepoint: true) { DATABASE[:revisions].where(client_id: @client).update(note: "other") }
+      end
+      assert_match(/a saved revision is never changed/, error.message)
+    end
+
+    def test_what_the_core_refuses_is_told_with_its_place_and_changes_nothing
+      change({ "kind" => "timing", "button" => EDGE, "setting" => "long_press_ms", "value" => 99 })
+      assert_problem 422, ["/button_timing/pocket-phone~1edge/long_press_ms", "is 99, must be 100 to 5000 ms"]
+
+      change({ "kind" => "assign", "button" => "pocket-phone/none", "gesture" => "tap", "action" => ANSWER })
+      assert_problem 422, ["/change/button", 'unknown button "pocket-phone/none"']
+
+      change({ "kind" => "clear", "button" => EDGE, "gesture" => "tap" })
+      assert_problem 422, ["/assignments", "no tap is assigned to pocket-phone/edge there"]
+      assert_equal DEMO, fitting
+    end
+
+    def test_a_request_outside_the_contract_is_refused
+      change({ "kind" => "explode", "button" => EDGE })
+      assert_problem 400
+
+      send_json(:post, "/api/clients/#{@client}/revisions", "{ not json")
+      assert_problem 400
+
+      post("/api/clients/#{@client}/revisions", "parent=1", "CONTENT_TYPE" => "text/plain")
+      assert_problem 415
+    end
+
+    def test_clearing_the_last_added_gesture_leaves_the_button_as_it_came
+      assign("long_press", ANSWER)
+      change({ "kind" => "clear", "button" => EDGE, "gesture" => "long_press" }, parent: 2)
+
+      assert_equal 201, status
+      assert_empty fitting["assignments"]
+    end
+
+    def test_a_preview_tells_every_wait_and_saves_nothing
+      send_json(:post, "/api/clients/#{@client}/previews",
+                "change" => { "kind" => "assign", "button" => EDGE, "gesture" => "double_tap", "action" => MARK })
+
+      assert_equal 200, status
+      assert_equal [["builtin", "now", nil], ["tap", nil, "+300 ms"], ["double_tap", nil, "now"]],
+                   answer["waits"].map { |wait| wait.values_at("gesture", "before", "after") }
+      assert_equal 1, ask("/api/clients/#{@client}")["revision"]["number"]
+    end
+  end
+end
