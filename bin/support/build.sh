@@ -22,7 +22,7 @@ need_npm_packages() {
 # Builds the pages where anything they are made from has changed since.
 need_pages() {
   local stamp
-  stamp=$(cd "$ROOT/web" && find src public index.html vite.config.ts package-lock.json -type f 2>/dev/null | LC_ALL=C sort | xargs sha256sum | sha256sum | cut -d ' ' -f 1)
+  stamp=$(cd "$ROOT/web" && find src index.html vite.config.ts package-lock.json -type f | LC_ALL=C sort | xargs sha256sum | sha256sum | cut -d ' ' -f 1)
   if [ -f "$ROOT/web/dist/index.html" ] && [ "$(cat "$ROOT/web/dist/.kippen-stamp" 2>/dev/null)" = "$stamp" ]; then return 0; fi
   need_npm_packages
   step "Building the pages" "$LOGS/build.log" npm run --prefix "$ROOT/web" build

@@ -72,7 +72,7 @@ module Kippen
 
       assert_equal [["builtin", "Wake the screen", "now", true]],
                    lane["chips"].map { |chip| chip.values_at("gesture", "name", "wait", "kept") }
-      assert_equal [["long_press", ["tap acts when let go"]], ["double_tap", ["tap waits 300 ms more"]]],
+      assert_equal [["long_press", ["tap acts when let go"]], ["double_tap", ["tap +300 ms"]]],
                    lane["empties"].map { |empty| empty.values_at("gesture", "costs") }
       assert_equal [["long_press_ms", 500, 100, 5000], ["tap_gap_ms", 300, 50, 3000]],
                    lane["boundaries"].map { |boundary| boundary.values_at("setting", "value_ms", "from_ms", "to_ms") }

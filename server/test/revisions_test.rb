@@ -82,7 +82,7 @@ module Kippen
                 "change" => { "kind" => "assign", "button" => EDGE, "gesture" => "double_tap", "action" => MARK })
 
       assert_equal 200, status
-      assert_equal [["builtin", "now", nil], ["tap", nil, "+300 ms"], ["double_tap", nil, "now"]],
+      assert_equal [["tap", "now", "+300 ms"], ["double_tap", nil, "now"]],
                    answer["waits"].map { |wait| wait.values_at("gesture", "before", "after") }
       assert_equal 1, ask("/api/clients/#{@client}")["revision"]["number"]
     end

@@ -48,8 +48,8 @@ module Kippen
       wait_release: "+%{ms} ms",
       wait_press: "%{ms} ms after the press",
       wait_long: "at %{ms} ms",
-      cost_more: "%{gesture} waits %{ms} ms more",
-      cost_less: "%{gesture} waits %{ms} ms less",
+      cost_more: "%{gesture} +%{ms} ms",
+      cost_less: "%{gesture} −%{ms} ms",
       cost_release: "%{gesture} acts when let go"
     }.freeze
 

@@ -55,9 +55,12 @@ module Kippen
       end
 
       # What a change does to this lane's waits: [[gesture, Wait before or nil, after or nil]].
+      # What an untouched button does counts as its tap, where a tap stands there afterwards.
       # later – the Lane of the same button after the change.
       def differences(later)
-        (@waits.keys | later.waits.keys).map { |gesture| [gesture, @waits[gesture], later.waits[gesture]] }
+        before = @waits
+        before = { "tap" => before.fetch("builtin") } if before.key?("builtin") && later.waits.key?("tap")
+        (before.keys | later.waits.keys).map { |gesture| [gesture, before[gesture], later.waits[gesture]] }
       end
 
       private

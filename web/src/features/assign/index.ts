@@ -1,0 +1,2 @@
+export { AssignSheet } from './AssignSheet'
+export type { Chosen } from './chosen'

@@ -1,0 +1,56 @@
+import { Button } from 'antd'
+import { useState } from 'react'
+import { Bindings } from './Bindings'
+import { useBench } from './benchContext'
+import { Pending } from './Pending'
+import { Story } from './Story'
+import { TileRow } from './TileRow'
+import styles from './bench.module.css'
+
+/** Where presses are tried and explained. Always there. */
+export function Bench() {
+  const bench = useBench()
+  const [large, setLarge] = useState(false)
+  const [chosen, setChosen] = useState<string>()
+  const { tiles, mode } = bench
+  const shown = tiles.find(({ tile }) => tile.key === chosen) ?? tiles[0]
+
+  return (
+    <section
+      className={large ? styles.benchLarge : styles.bench}
+      data-pane
+      tabIndex={-1}
+      aria-label="Bench"
+      data-listening={mode.kind === 'on'}
+    >
+      <div className={styles.left}>
+        <Bindings />
+      </div>
+      <div className={styles.presses}>
+        <Pending />
+        {bench.trouble && <p role="alert">{bench.trouble}</p>}
+        {tiles.length === 0 && !bench.loading && (
+          <p className={styles.none}>
+            No press yet. Say on the left which key or button stands for which, start listening, and press it.
+          </p>
+        )}
+        <ol className={styles.tiles} aria-label="Presses, newest first">
+          {tiles.map((one) => (
+            <li key={one.tile.key}>
+              <TileRow
+                shown={one}
+                chosen={one === shown}
+                onChoose={() => setChosen(one.tile.key === chosen ? undefined : one.tile.key)}
+              />
+            </li>
+          ))}
+        </ol>
+      </div>
+      <Story shown={shown}>
+        <Button type="text" aria-expanded={large} onClick={() => setLarge(!large)}>
+          {large ? 'Smaller bench' : 'Larger bench'}
+        </Button>
+      </Story>
+    </section>
+  )
+}

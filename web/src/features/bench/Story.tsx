@@ -1,0 +1,36 @@
+import type { ReactNode } from 'react'
+import type { ShownTile } from './tiles'
+import styles from './bench.module.css'
+
+/** The whole story of one press, in sentences. */
+export function Story({ shown, children }: { shown: ShownTile | undefined; children: ReactNode }) {
+  if (!shown) {
+    return (
+      <div className={styles.story}>
+        <div className={styles.storyHead}>
+          <h3>Why?</h3>
+          {children}
+        </div>
+        <p>Every press tells here what was heard, what it became, and why.</p>
+      </div>
+    )
+  }
+  const { tile } = shown
+  const main = tile.results.find((result) => result.phase !== 'end' && result.phase !== 'repeat')
+  const effects = tile.results.map((result) => result.effect).filter((effect) => effect !== null)
+  return (
+    // Scrolls when the story is long: reachable by keyboard.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+    <section className={styles.story} aria-label="Why" tabIndex={0}>
+      <h3>
+        {main ? `Why ${main.phase === 'ignored' ? 'ignored' : `a ${main.gesture_name}`}?` : 'Not decided yet'}
+      </h3>
+      <p>{tile.sentences.join(' ')}</p>
+      {effects.map((effect, index) => (
+        <p key={index} className={styles.effect}>
+          {effect}
+        </p>
+      ))}
+    </section>
+  )
+}

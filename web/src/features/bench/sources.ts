@@ -1,0 +1,24 @@
+const POINTER: Record<string, string> = {
+  0: 'left',
+  1: 'middle',
+  2: 'right',
+  3: 'back',
+  4: 'forward',
+  5: 'eraser',
+}
+const PEN: Record<string, string> = { ...POINTER, 0: 'tip', 2: 'side button' }
+
+/** A heard source in words. Unknown numbers are kept as they are. */
+export function sourceName(source: string): string {
+  const [kind, first = '', , last = ''] = source.split(':')
+  if (kind === 'key') return `key ${first.replace(/^(Key|Digit)(?=.$)/, '')}`
+  if (kind === 'pointer') return `mouse ${POINTER[first] ?? `button ${first}`}`
+  if (kind === 'pen') return `pen ${PEN[first] ?? `button ${first}`}`
+  if (kind === 'touch') return 'touch'
+  return `gamepad ${String(Number(first) + 1)}, button ${last}`
+}
+
+/** The press that also works the page itself: it is heard only where that is asked for. */
+export function isPrimary(source: string): boolean {
+  return source === 'pointer:0' || source === 'pen:0' || source === 'touch:0'
+}

@@ -1,0 +1,115 @@
+import { Refused, type BenchView, type Message } from '../../shared/api'
+
+const RETRY_MS = 500
+const MOST_AT_ONCE = 200
+
+export interface SenderPorts {
+  begin: () => Promise<string>
+  send: (stream: string, messages: Message[]) => Promise<BenchView>
+  onView: (view: BenchView) => void
+  /** In words what goes wrong just now, or undefined when all is well again. */
+  onTrouble: (words: string | undefined) => void
+  nowMs: () => number
+}
+
+/**
+ * One numbered stream of what was heard. Messages are kept until the server has them, sent
+ * again where an answer is missing, and the time is told when the server asked for it.
+ */
+export class StreamSender {
+  private kept: Message[] = []
+  private number = 0
+  private stream: Promise<string> | undefined
+  private received = -1
+  private readonly down = new Set<string>()
+  private finished = false
+  private retry: ReturnType<typeof setTimeout> | undefined
+  private tell: ReturnType<typeof setTimeout> | undefined
+
+  constructor(private readonly ports: SenderPorts) {}
+
+  hear(button: string, edge: 'down' | 'up', timeMs: number): void {
+    if (edge === 'down') this.down.add(button)
+    else this.down.delete(button)
+    this.add({ source: button, kind: edge, t_us: Math.round(timeMs * 1000) })
+  }
+
+  /** No more is heard. Time runs on for what is decided without another press. */
+  finish(): void {
+    this.finished = true
+    // Nobody knows when a button that is still down is let go.
+    if (this.down.size > 0) clearTimeout(this.tell)
+  }
+
+  /** Gives up at once. */
+  close(): void {
+    this.finished = true
+    clearTimeout(this.tell)
+    clearTimeout(this.retry)
+    this.kept = []
+  }
+
+  private add(message: Omit<Message, 'number'>): void {
+    this.number += 1
+    this.kept.push({ number: this.number, ...message })
+    void this.flush()
+  }
+
+  private async flush(): Promise<void> {
+    clearTimeout(this.retry)
+    const messages = this.kept.slice(0, MOST_AT_ONCE)
+    if (messages.length === 0) return
+    try {
+      this.stream ??= this.ports.begin()
+      const view = await this.ports.send(await this.stream, messages)
+      this.ports.onTrouble(undefined)
+      this.take(view)
+    } catch (error) {
+      this.failed(error, messages)
+    }
+  }
+
+  private take(view: BenchView): void {
+    this.kept = this.kept.filter((message) => message.number > view.heard_through)
+    // Answers may overtake each other: one that knows less than another is left.
+    if (view.received <= this.received) return
+    this.received = view.received
+    this.ports.onView(view)
+    this.planTell(view.next_us)
+    if (this.kept.length > 0) this.retryLater()
+  }
+
+  private planTell(nextUs: number | null): void {
+    clearTimeout(this.tell)
+    if (nextUs === null || (this.finished && this.down.size > 0)) return
+    const left = nextUs / 1000 - this.ports.nowMs()
+    this.tell = setTimeout(() => this.add({ source: '', kind: 'told', t_us: nextUs }), Math.max(0, left))
+  }
+
+  private failed(error: unknown, messages: Message[]): void {
+    const status = error instanceof Refused ? error.status : 0
+    if (status === 429) return this.beginAnew()
+    if (status === 0 || status >= 500) {
+      this.stream = this.received < 0 ? undefined : this.stream
+      this.ports.onTrouble('Kippen’s server does not answer. Presses are kept and sent again.')
+      return this.retryLater()
+    }
+    const gone = new Set(messages)
+    this.kept = this.kept.filter((message) => !gone.has(message))
+    this.ports.onTrouble(error instanceof Error ? error.message : 'A press could not be taken.')
+  }
+
+  /** The stream is full: what is kept goes into a new one. */
+  private beginAnew(): void {
+    this.kept = this.kept.map((message, index) => ({ ...message, number: index + 1 }))
+    this.number = this.kept.length
+    this.received = -1
+    this.stream = undefined
+    this.retryLater()
+  }
+
+  private retryLater(): void {
+    clearTimeout(this.retry)
+    this.retry = setTimeout(() => void this.flush(), RETRY_MS)
+  }
+}

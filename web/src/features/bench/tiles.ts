@@ -1,0 +1,59 @@
+import type { BenchView, Tile } from '../../shared/api'
+
+/** A tile as shown, and what it said before it was decided anew. */
+export interface ShownTile {
+  tile: Tile
+  was: string | undefined
+}
+
+export interface TilesState {
+  /** Views by stream, newest stream first. */
+  views: readonly BenchView[]
+  /** What each finished tile said, in which revision. */
+  said: Readonly<Record<string, { words: string; revision: number }>>
+  was: Readonly<Record<string, string>>
+}
+
+export const NO_TILES: TilesState = { views: [], said: {}, was: {} }
+
+/** What a tile came to, in a few words. */
+export function tileWords(tile: Tile): string {
+  const main = tile.results.find((result) => result.phase !== 'end' && result.phase !== 'repeat')
+  if (!main) return 'not decided yet'
+  if (main.phase === 'ignored') return `ignored, ${main.reason ?? ''}`
+  return `${main.gesture_name} → ${main.action_name ?? 'nothing'}`
+}
+
+/** Puts a stream's newest view in place; an older one changes nothing. Notes what changed sides. */
+export function takeView(state: TilesState, view: BenchView): TilesState {
+  const before = state.views.find((one) => one.stream === view.stream)
+  if (before && (view.received < before.received || view.revision < before.revision)) return state
+  const views = before
+    ? state.views.map((one) => (one.stream === view.stream ? view : one))
+    : [view, ...state.views]
+  const said = { ...state.said }
+  const was = { ...state.was }
+  for (const tile of view.tiles.filter((one) => one.over || one.results.length > 0)) {
+    const words = tileWords(tile)
+    const last = said[tile.key]
+    if (last && last.words !== words) {
+      was[tile.key] =
+        last.revision === view.revision ? last.words : `${last.words} in revision ${String(last.revision)}`
+    }
+    said[tile.key] = { words, revision: view.revision }
+  }
+  return { views, said, was }
+}
+
+/** Views of the past, newest first, behind those that are live. */
+export function takeHistory(state: TilesState, views: BenchView[]): TilesState {
+  const known = new Set(state.views.map((view) => view.stream))
+  const taken = views.filter((view) => known.has(view.stream)).reduce(takeView, state)
+  const older = views.filter((view) => !known.has(view.stream))
+  const withOlder = older.reduce(takeView, { ...taken, views: [] })
+  return { ...withOlder, views: [...taken.views, ...older] }
+}
+
+export function shownTiles(state: TilesState): ShownTile[] {
+  return state.views.flatMap((view) => view.tiles).map((tile) => ({ tile, was: state.was[tile.key] }))
+}

@@ -1,0 +1,33 @@
+import { useEffect } from 'react'
+
+/**
+ * Listening ends when the page loses focus, or by Esc pressed twice with nothing in
+ * between, however long that takes. Choosing a binding ends by Esc once.
+ */
+export function useListeningEnds(mode: 'off' | 'on' | 'binding', stop: () => void): void {
+  useEffect(() => {
+    if (mode === 'off') return
+    let escapes = 0
+    const onKey = (event: KeyboardEvent) => {
+      if (event.repeat) return
+      escapes = event.key === 'Escape' ? escapes + 1 : 0
+      if (escapes >= (mode === 'on' ? 2 : 1)) stop()
+    }
+    const onOther = () => {
+      escapes = 0
+    }
+    const onHidden = () => {
+      if (document.hidden) stop()
+    }
+    window.addEventListener('keydown', onKey, true)
+    window.addEventListener('pointerdown', onOther, true)
+    window.addEventListener('blur', stop)
+    document.addEventListener('visibilitychange', onHidden)
+    return () => {
+      window.removeEventListener('keydown', onKey, true)
+      window.removeEventListener('pointerdown', onOther, true)
+      window.removeEventListener('blur', stop)
+      document.removeEventListener('visibilitychange', onHidden)
+    }
+  }, [mode, stop])
+}

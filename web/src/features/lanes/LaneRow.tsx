@@ -1,0 +1,71 @@
+import { useState } from 'react'
+import type { Lane, LaneGesture } from '../../shared/api'
+import { usePreview, useSaving } from '../../shared/fitting'
+import { useAnnounce } from '../../shared/ui'
+import type { Chosen } from '../assign'
+import { useLive } from '../bench'
+import type { BoundaryDraft } from './BoundaryHandle'
+import { StretchStrip } from './StretchStrip'
+import type { Scales } from './scale'
+import styles from './lanes.module.css'
+
+interface Props {
+  client: string
+  revision: number
+  lane: Lane
+  scales: Scales
+  chosen: LaneGesture | undefined
+  onChoose: (chosen: Chosen) => void
+}
+
+/** One button's whole behaviour on one time line. */
+export function LaneRow({ client, revision, lane, scales, chosen, onChoose }: Props) {
+  const [draft, setDraft] = useState<BoundaryDraft>()
+  const { save } = useSaving()
+  const announce = useAnnounce()
+  const live = useLive(lane.button.ref)
+  const { ref, name, print } = lane.button
+
+  const change = draft && {
+    kind: 'timing' as const,
+    button: ref,
+    setting: draft.setting,
+    value: draft.valueMs,
+  }
+  const preview = usePreview(client, change, revision)
+  const shown = (draft && preview.data?.lane) ?? lane
+
+  const commit = async (done: BoundaryDraft) => {
+    try {
+      const saved = await save({ kind: 'timing', button: ref, setting: done.setting, value: done.valueMs })
+      announce(`Saved as revision ${String(saved.number)}.`)
+    } catch {
+      // The desk keeps the change and says why it was not saved.
+    }
+    setDraft((now) => (now === done ? undefined : now))
+  }
+
+  return (
+    <section className={live.down ? styles.laneDown : styles.lane} aria-label={name} data-button={ref}>
+      <div className={styles.label}>
+        <h3>{name}</h3>
+        {print && <p>print: {print}</p>}
+        {live.down && <p className={styles.down}>down</p>}
+      </div>
+      {(['held', 'apart'] as const).map((stretch) => (
+        <StretchStrip
+          key={stretch}
+          stretch={stretch}
+          lane={shown}
+          scale={scales[stretch]}
+          chosen={chosen}
+          live={live}
+          draft={draft}
+          onDraft={setDraft}
+          onCommit={(done) => void commit(done)}
+          onChoose={onChoose}
+        />
+      ))}
+    </section>
+  )
+}

@@ -1,0 +1,99 @@
+import { Radio, Select, Spin } from 'antd'
+import { useState } from 'react'
+import type { Button, Desk } from '../../shared/api'
+import { useLanes, type Spot } from '../../shared/fitting'
+import type { Chosen } from '../assign'
+import { Axis } from './Axis'
+import { LaneRow } from './LaneRow'
+import { LanesTable } from './LanesTable'
+import { scalesFor } from './scale'
+import styles from './lanes.module.css'
+
+interface Props {
+  desk: Desk
+  buttons: Button[]
+  spot: Spot
+  onSpot: (spot: Spot) => void
+  chosen: Chosen | undefined
+  onChoose: (chosen: Chosen) => void
+}
+
+function SpotPicker({ desk, spot, onSpot }: Pick<Props, 'desk' | 'spot' | 'onSpot'>) {
+  const options = (list: Desk['places']) => list.map((item) => ({ value: item.id, label: item.name }))
+  return (
+    <p className={styles.spot}>
+      <span id="lanes-where">Where:</span>
+      {desk.places.length > 1 ? (
+        <Select
+          aria-labelledby="lanes-where"
+          value={spot.place}
+          options={options(desk.places)}
+          onChange={(place) => onSpot({ ...spot, place })}
+        />
+      ) : (
+        <strong>everywhere</strong>
+      )}
+      <span id="lanes-mode">Mode:</span>
+      {desk.modes.length > 1 ? (
+        <Select
+          aria-labelledby="lanes-mode"
+          value={spot.mode}
+          options={options(desk.modes)}
+          onChange={(mode) => onSpot({ ...spot, mode })}
+        />
+      ) : (
+        <strong>base</strong>
+      )}
+    </p>
+  )
+}
+
+/** What each button does: as lanes to scale, or the same as a plain table. */
+export function Lanes({ desk, buttons, spot, onSpot, chosen, onChoose }: Props) {
+  const [view, setView] = useState<'lanes' | 'table'>('lanes')
+  const answer = useLanes(desk.id, spot)
+  const shown = new Set(buttons.map((button) => button.ref))
+  const lanes = answer.data?.lanes.filter((lane) => shown.has(lane.button.ref))
+
+  return (
+    <section aria-labelledby="lanes-title">
+      <div className={styles.head}>
+        <h2 id="lanes-title">What each button does</h2>
+        <SpotPicker desk={desk} spot={spot} onSpot={onSpot} />
+        <Radio.Group
+          aria-label="Show as"
+          optionType="button"
+          buttonStyle="solid"
+          value={view}
+          onChange={(event) => setView(event.target.value as 'lanes' | 'table')}
+          options={[
+            { value: 'lanes', label: 'Lanes' },
+            { value: 'table', label: 'Table' },
+          ]}
+        />
+      </div>
+      {answer.error && <p role="alert">{answer.error.message}</p>}
+      {!lanes && !answer.error && <Spin />}
+      {lanes?.length === 0 && <p className={styles.none}>Choose a device on the left to see its buttons.</p>}
+      {lanes && lanes.length > 0 && view === 'table' && (
+        <LanesTable client={desk.id} lanes={lanes} onChoose={onChoose} />
+      )}
+      {lanes && lanes.length > 0 && view === 'lanes' && (
+        <div className={styles.lanes}>
+          <Axis scales={scalesFor(lanes)} />
+          {lanes.map((lane) => (
+            <LaneRow
+              key={lane.button.ref}
+              client={desk.id}
+              revision={answer.data?.revision ?? 0}
+              lane={lane}
+              scales={scalesFor(lanes)}
+              chosen={chosen?.button.ref === lane.button.ref ? chosen.gesture : undefined}
+              onChoose={onChoose}
+            />
+          ))}
+        </div>
+      )}
+    </section>
+  )
+}

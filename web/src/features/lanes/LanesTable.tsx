@@ -1,0 +1,113 @@
+import { Button, InputNumber, Table } from 'antd'
+import { useState } from 'react'
+import type { Boundary, Gesture, Lane } from '../../shared/api'
+import { useSaving } from '../../shared/fitting'
+import { GestureMark } from '../../shared/ui'
+import type { Chosen } from '../assign'
+import styles from './lanes.module.css'
+
+const COLUMNS: { gesture: Gesture; title: string }[] = [
+  { gesture: 'tap', title: 'tap' },
+  { gesture: 'double_tap', title: 'double-tap' },
+  { gesture: 'triple_tap', title: 'triple-tap' },
+  { gesture: 'long_press', title: 'held' },
+]
+const STANDS_FOR: Record<string, Gesture> = { builtin: 'tap', hold: 'long_press' }
+
+function Cell({
+  lane,
+  gesture,
+  onChoose,
+}: {
+  lane: Lane
+  gesture: Gesture
+  onChoose: (chosen: Chosen) => void
+}) {
+  const chip = lane.chips.find((one) => (STANDS_FOR[one.gesture] ?? one.gesture) === gesture)
+  const empty = lane.empties.find((one) => one.gesture === gesture)
+  if (!chip && !empty && gesture !== 'tap') return <span className={styles.cellNone}>–</span>
+  const chosen: Gesture = chip && chip.gesture !== 'builtin' ? chip.gesture : gesture
+  const name = chip ? chip.name : 'Add'
+  return (
+    <>
+      <Button
+        className={styles.cell}
+        type={chip ? 'default' : 'dashed'}
+        aria-label={`${lane.button.name}, ${gesture.replace('_', '-')}: ${name}`}
+        onClick={(event) => onChoose({ button: lane.button, gesture: chosen, returnTo: event.currentTarget })}
+      >
+        {chip?.off ? <s>{name}</s> : name}
+      </Button>
+      <small>
+        {chip ? [chip.kept && 'built-in', chip.wait].filter(Boolean).join(', ') : empty?.costs.join(', ')}
+      </small>
+    </>
+  )
+}
+
+function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefined }) {
+  const { save } = useSaving()
+  const [value, setValue] = useState<number | null>()
+  if (!boundary) return <span className={styles.cellNone}>–</span>
+  const commit = async () => {
+    if (value == null || value === boundary.value_ms) return
+    // A refusal is told by the desk, with the change.
+    await save({ kind: 'timing', button: lane.button.ref, setting: boundary.setting, value }).catch(
+      () => undefined,
+    )
+    setValue(undefined)
+  }
+  return (
+    <InputNumber
+      aria-label={`${boundary.setting === 'long_press_ms' ? 'Long-press time' : 'Tap gap'} of ${lane.button.name}, ms`}
+      min={boundary.from_ms}
+      max={boundary.to_ms}
+      step={10}
+      suffix="ms"
+      value={value === undefined ? boundary.value_ms : value}
+      onChange={setValue}
+      onBlur={() => void commit()}
+      onPressEnter={() => void commit()}
+    />
+  )
+}
+
+/** The same content and the same changes as the lanes, for those who can't see or don't want the picture. */
+export function LanesTable(props: { client: string; lanes: Lane[]; onChoose: (chosen: Chosen) => void }) {
+  const { lanes, onChoose } = props
+  const settingColumn = (setting: string, title: string) => ({
+    title,
+    key: setting,
+    render: (_: unknown, lane: Lane) => (
+      <Setting lane={lane} boundary={lane.boundaries.find((one) => one.setting === setting)} />
+    ),
+  })
+  return (
+    <Table<Lane>
+      className={styles.table}
+      rowKey={(lane) => lane.button.ref}
+      dataSource={lanes}
+      pagination={false}
+      scroll={{ x: 'max-content' }}
+      columns={[
+        {
+          title: 'Button',
+          key: 'button',
+          rowScope: 'row',
+          render: (_, lane) => <strong>{lane.button.name}</strong>,
+        },
+        ...COLUMNS.map(({ gesture, title }) => ({
+          key: gesture,
+          title: (
+            <>
+              <GestureMark gesture={gesture} /> {title}
+            </>
+          ),
+          render: (_: unknown, lane: Lane) => <Cell lane={lane} gesture={gesture} onChoose={onChoose} />,
+        })),
+        settingColumn('long_press_ms', 'long-press time'),
+        settingColumn('tap_gap_ms', 'tap gap'),
+      ]}
+    />
+  )
+}

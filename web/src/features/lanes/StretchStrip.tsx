@@ -1,0 +1,107 @@
+import type { Gesture, Lane, LaneGesture, Region, Stretch } from '../../shared/api'
+import type { Chosen } from '../assign'
+import type { Live } from '../bench'
+import { BoundaryHandle, type BoundaryDraft } from './BoundaryHandle'
+import { ChipButton, EmptyButton } from './ChipButton'
+import { GrowingPress } from './GrowingPress'
+import type { StretchScale } from './scale'
+import styles from './lanes.module.css'
+
+const ROW_PX = 64
+
+/** In which region of its stretch a gesture stands. */
+const REGION_OF: Record<LaneGesture, Region['kind']> = {
+  tap: 'counts',
+  builtin: 'counts',
+  long_press: 'long',
+  hold: 'long',
+  double_tap: 'joins',
+  triple_tap: 'joins',
+}
+
+const REGION_WORDS: Partial<Record<Region['kind'], string>> = {
+  new: 'a new press',
+  bridged: 'same press',
+  ignored: 'ignored',
+}
+
+interface Props {
+  stretch: Stretch
+  lane: Lane
+  scale: StretchScale
+  chosen: LaneGesture | undefined
+  live: Live
+  draft: BoundaryDraft | undefined
+  onDraft: (draft: BoundaryDraft | undefined) => void
+  onCommit: (draft: BoundaryDraft) => void
+  onChoose: (chosen: Chosen) => void
+}
+
+/** From milliseconds to the left edge and width of something on the picture. */
+function span(scale: StretchScale, region: Region) {
+  const from = scale.percent(region.from_us / 1000)
+  const to = region.to_us === null ? 100 : scale.percent(region.to_us / 1000)
+  return { left: `${String(from)}%`, width: `${String(Math.max(to - from, 0))}%` }
+}
+
+export function StretchStrip(props: Props) {
+  const { stretch, lane, scale, chosen, live, draft, onDraft, onCommit, onChoose } = props
+  const regions = lane.regions.filter((region) => region.stretch === stretch)
+  const inRegion = (kind: Region['kind']) => ({
+    chips: lane.chips.filter((chip) => chip.stretch === stretch && REGION_OF[chip.gesture] === kind),
+    // A third tap is offered in the side sheet and the table; here there is no room to tell it apart.
+    empties: lane.empties.filter(
+      (empty) =>
+        empty.stretch === stretch && REGION_OF[empty.gesture] === kind && empty.gesture !== 'triple_tap',
+    ),
+  })
+  const rows = Math.max(
+    1,
+    ...regions.map(({ kind }) => inRegion(kind).chips.length + inRegion(kind).empties.length),
+  )
+  const choose = (gesture: LaneGesture, element: HTMLElement) => {
+    const assigned: Gesture = gesture === 'builtin' ? 'tap' : gesture
+    onChoose({ button: lane.button, gesture: assigned, returnTo: element })
+  }
+
+  return (
+    <div className={stretch === 'held' ? styles.held : styles.apart}>
+      <div className={styles.strip} style={{ height: rows * ROW_PX + 8 }}>
+        {regions.map((region) => {
+          const { chips, empties } = inRegion(region.kind)
+          const words = chips.length + empties.length === 0 ? REGION_WORDS[region.kind] : undefined
+          return (
+            <div
+              key={region.kind}
+              className={styles.region}
+              data-kind={region.kind}
+              style={span(scale, region)}
+            >
+              {words && <span className={styles.regionWords}>{words}</span>}
+              {chips.map((chip) => (
+                <ChipButton key={chip.gesture} chip={chip} chosen={chosen} onChoose={choose} />
+              ))}
+              {empties.map((empty) => (
+                <EmptyButton key={empty.gesture} empty={empty} chosen={chosen} onChoose={choose} />
+              ))}
+            </div>
+          )
+        })}
+        <GrowingPress stretch={stretch} live={live} scale={scale} />
+      </div>
+      {lane.boundaries
+        .filter((boundary) => boundary.stretch === stretch)
+        .map((boundary) => (
+          <BoundaryHandle
+            key={boundary.setting}
+            boundary={boundary}
+            buttonName={lane.button.name}
+            scale={scale}
+            draft={draft?.setting === boundary.setting ? draft : undefined}
+            onDraft={onDraft}
+            onCommit={onCommit}
+          />
+        ))}
+    </div>
+  )
+}

@@ -1,0 +1,42 @@
+import { scaleLinear } from 'd3-scale'
+import type { Lane, Stretch } from '../../shared/api'
+
+/** Where times lie on the picture: one scale for each stretch, shared by all lanes. */
+export interface StretchScale {
+  maxMs: number
+  ticks: number[]
+  /** Milliseconds to percent of the width, kept on the picture. */
+  percent: (ms: number) => number
+  /** A share of the width (0..1) back to milliseconds. */
+  ms: (share: number) => number
+}
+
+export type Scales = Record<Stretch, StretchScale>
+
+const LEAST_MS: Record<Stretch, number> = { held: 1500, apart: 600 }
+const ROOM: Record<Stretch, number> = { held: 1.5, apart: 1.6 }
+
+/** Few enough ticks that their figures stand apart on a narrow picture too. */
+const TICKS = 3
+
+function stretchScale(maxMs: number): StretchScale {
+  const scale = scaleLinear().domain([0, maxMs]).range([0, 100]).clamp(true)
+  return {
+    maxMs,
+    ticks: scale.ticks(TICKS),
+    percent: (ms) => scale(ms),
+    ms: (share) => scale.invert(share * 100),
+  }
+}
+
+/** Wide enough for every boundary of the lanes, with room behind it. */
+export function scalesFor(lanes: Lane[]): Scales {
+  const widest = (stretch: Stretch) => {
+    const values = lanes.flatMap((lane) =>
+      lane.boundaries.filter((one) => one.stretch === stretch).map((one) => one.value_ms),
+    )
+    const needed = Math.max(0, ...values) * ROOM[stretch]
+    return Math.max(LEAST_MS[stretch], Math.ceil(needed / 100) * 100)
+  }
+  return { held: stretchScale(widest('held')), apart: stretchScale(widest('apart')) }
+}

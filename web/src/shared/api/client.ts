@@ -1,0 +1,56 @@
+import createClient from 'openapi-fetch'
+import type { paths } from './schema'
+import type { Problem } from './types'
+
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request) => fetch(request),
+})
+
+/** What the server refused, with its reasons. Status 0: it could not be reached. */
+export class Refused extends Error {
+  constructor(readonly problem: Problem) {
+    super(
+      [problem.detail, ...(problem.faults ?? []).map((fault) => `${fault.where}: ${fault.message}`)].join(
+        ' ',
+      ),
+    )
+  }
+
+  get status(): number {
+    return this.problem.status
+  }
+}
+
+interface Answer<T> {
+  data?: T
+  error?: unknown
+  response: Response
+}
+
+function problemOf(error: unknown, status: number): Problem {
+  if (typeof error === 'object' && error !== null && 'detail' in error) return error as Problem
+  return {
+    type: 'about:blank',
+    title: 'Not possible',
+    status,
+    detail: `The server answered ${String(status)}.`,
+  }
+}
+
+/** The data of an answer; throws Refused where there is none. */
+export async function must<T>(asked: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>
+  try {
+    answer = await asked
+  } catch {
+    throw new Refused({
+      type: 'about:blank',
+      title: 'Not reached',
+      status: 0,
+      detail: 'Kippen’s server can’t be reached. Is it still running?',
+    })
+  }
+  if (answer.data === undefined) throw new Refused(problemOf(answer.error, answer.response.status))
+  return answer.data
+}

@@ -1,0 +1,2 @@
+export { api, must, Refused } from './client'
+export type * from './types'

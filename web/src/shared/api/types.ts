@@ -1,0 +1,24 @@
+import type { components } from './schema'
+
+type Schemas = components['schemas']
+
+export type Client = Schemas['Client']
+export type Desk = Schemas['Desk']
+export type Device = Desk['hosts'][number]['devices'][number]
+export type Button = Schemas['Button']
+export type Lane = Schemas['Lane']
+export type Region = Lane['regions'][number]
+export type Chip = Lane['chips'][number]
+export type Empty = Lane['empties'][number]
+export type Boundary = Lane['boundaries'][number]
+export type Stretch = Schemas['Stretch']
+export type Gesture = Schemas['Gesture']
+export type LaneGesture = Schemas['LaneGesture']
+export type Change = Schemas['Change']
+export type CatalogueAction = Schemas['CatalogueAction']
+export type Revision = Schemas['Revision']
+export type Listener = Schemas['Listener']
+export type Message = Schemas['Message']
+export type BenchView = Schemas['BenchView'] & { revision: number }
+export type Tile = Schemas['Tile']
+export type Problem = Schemas['Problem'] & { newest?: Revision }

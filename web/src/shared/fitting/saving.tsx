@@ -1,0 +1,69 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { createContext, useCallback, useContext, useMemo, type ReactNode } from 'react'
+import { api, must, Refused, type Change, type Revision } from '../api'
+
+/** Where a change stands: the trail says "saved" only when the server has. */
+export type SaveState =
+  | { kind: 'saved' }
+  | { kind: 'saving' }
+  | { kind: 'conflict'; change: Change; newest: Revision }
+  | { kind: 'failed'; change: Change; why: string }
+
+interface Saving {
+  state: SaveState
+  /** Saves one change on the revision shown. Resolves to the new revision; rejects with Refused. */
+  save: (change: Change, onRevision?: number) => Promise<Revision>
+  dismiss: () => void
+}
+
+const SavingContext = createContext<Saving | undefined>(undefined)
+
+export function useSaving(): Saving {
+  const saving = useContext(SavingContext)
+  if (!saving) throw new Error('useSaving stands outside SavingProvider')
+  return saving
+}
+
+interface Order {
+  change: Change
+  parent: number
+}
+
+function stateOf(mutation: { isPending: boolean; error: Error | null; variables?: Order }): SaveState {
+  const { isPending, error, variables } = mutation
+  if (isPending) return { kind: 'saving' }
+  if (!error || !variables) return { kind: 'saved' }
+  const newest = error instanceof Refused ? error.problem.newest : undefined
+  if (newest) return { kind: 'conflict', change: variables.change, newest }
+  return { kind: 'failed', change: variables.change, why: error.message }
+}
+
+export function SavingProvider(props: { client: string; revision: number; children: ReactNode }) {
+  const { client, revision, children } = props
+  const queries = useQueryClient()
+  const mutation = useMutation({
+    // One after another: a change made while one is on its way is saved on top of it.
+    scope: { id: `save-${client}` },
+    mutationFn: async ({ change, parent }: Order) => {
+      const answer = await must(
+        api.POST('/api/clients/{client}/revisions', {
+          params: { path: { client } },
+          body: { parent, change },
+        }),
+      )
+      return answer.revision
+    },
+    onSettled: () =>
+      Promise.all(
+        ['desk', 'lanes', 'bench', 'clients'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
+      ),
+  })
+  const { mutateAsync, reset } = mutation
+  const save = useCallback(
+    (change: Change, onRevision?: number) => mutateAsync({ change, parent: onRevision ?? revision }),
+    [mutateAsync, revision],
+  )
+  const state = stateOf(mutation)
+  const value = useMemo(() => ({ state, save, dismiss: reset }), [state, save, reset])
+  return <SavingContext.Provider value={value}>{children}</SavingContext.Provider>
+}

@@ -1,0 +1,2 @@
+export { colours } from './colours'
+export { theme } from './theme'

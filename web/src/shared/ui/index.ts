@@ -1,0 +1,2 @@
+export { Announcer, useAnnounce } from './Announcer'
+export { GestureMark } from './GestureMark'
