@@ -7,4 +7,5 @@ Gem::Specification.new do |spec|
   spec.authors = ["Kippen"]
   spec.files = Dir["lib/**/*.rb", "data/**/*"]
   spec.required_ruby_version = ">= 3.1"
+  spec.metadata["rubygems_mfa_required"] = "true"
 end

@@ -8,7 +8,7 @@ database = Kippen::Server::Store.connect(ENV.fetch("DATABASE_URL"))
 Kippen::Server::Store.migrate(database)
 
 if ARGV.include?("--demo") && database[:clients].empty?
-  Dir[File.join(Kippen::Server::ROOT, "demo", "*.fitting.json")].sort.each do |file|
+  Dir[File.join(Kippen::Server::ROOT, "demo", "*.fitting.json")].each do |file|
     fitting = Kippen::Formats::FittingJson.read(File.read(file))
     Kippen::Server::Store::Clients.new(database).add(fitting, author: "Saltmarsh Row", note: "Demo")
   end

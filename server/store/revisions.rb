@@ -40,7 +40,7 @@ module Kippen
         def insert(client, parent, fitting, author, note)
           document = Sequel.pg_jsonb(fitting.document)
           @database[:revisions].returning(*ABOUT)
-                               .insert(client_id: client, number: (parent || 0) + 1, parent:, author:, note:, document:).first
+            .insert(client_id: client, number: (parent || 0) + 1, parent:, author:, note:, document:).first
         end
 
         def of(client) = @database[:revisions].where(client_id: Store.uuid(client, "client"))

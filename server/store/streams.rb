@@ -18,14 +18,14 @@ module Kippen
         # { id:, client_id: } Raises Missing.
         def find(id)
           @database[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => Store.uuid(id, "stream"))
-                             .select(Sequel[:streams][:id], :client_id).first || raise(Missing, "no stream #{id}")
+            .select(Sequel[:streams][:id], :client_id).first || raise(Missing, "no stream #{id}")
         end
 
         # The latest streams of a client in which something was heard, newest first.
         def latest(client, count)
           heard = @database[:messages].where(stream_id: Sequel[:streams][:id]).exclude(kind: Press::Bench::TOLD).select(1)
           @database[:streams].join(:listeners, id: :listener_id).where(client_id: client).where(heard.exists)
-                             .order(Sequel.desc(:started_at)).limit(count).select_map(Sequel[:streams][:id])
+            .order(Sequel.desc(:started_at)).limit(count).select_map(Sequel[:streams][:id])
         end
 
         # Keeps messages that are new, passes over those it has; then all messages of the
@@ -45,7 +45,7 @@ module Kippen
         # Every Press::Bench::Message of a stream.
         def messages(id)
           @database[:messages].where(stream_id: id).order(:number).select(:number, :time_us, :source, :kind, :value)
-                              .map { |row| Press::Bench::Message.new(**row) }
+            .map { |row| Press::Bench::Message.new(**row) }
         end
       end
     end

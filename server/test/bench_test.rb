@@ -84,7 +84,7 @@ module Kippen
       send_messages([1, 0, "down"], [2, 100, "up"])
       send_messages([1, 100, "told"], stream: begin_stream)
 
-      assert_equal [@stream], ask("/api/clients/#{@client}/bench")["streams"].map { |stream| stream["stream"] }
+      assert_equal([@stream], ask("/api/clients/#{@client}/bench")["streams"].map { |stream| stream["stream"] })
     end
 
     def test_what_can_not_be_is_refused_whole

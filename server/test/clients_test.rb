@@ -9,7 +9,7 @@ module Kippen
 
       assert_equal ["Bram Oduya-Lisle", "left thumb · lets go slowly"], desk.values_at("name", "about")
       assert_equal [1, nil, "Taken in from a file"], desk["revision"].values_at("number", "parent", "note")
-      assert_equal ["Edge key", "Volume up", "Volume down"], desk["hosts"][0]["devices"][0]["buttons"].map { |button| button["name"] }
+      assert_equal(["Edge key", "Volume up", "Volume down"], desk["hosts"][0]["devices"][0]["buttons"].map { |button| button["name"] })
       assert_equal DEMO, ask("/api/clients/#{@client}/fitting")
     end
 
@@ -70,12 +70,12 @@ module Kippen
       add_client
       lane = ask("/api/clients/#{@client}/lanes")["lanes"][0]
 
-      assert_equal [["builtin", "Wake the screen", "now", true]],
-                   lane["chips"].map { |chip| chip.values_at("gesture", "name", "wait", "kept") }
-      assert_equal [["long_press", ["tap acts when let go"]], ["double_tap", ["tap +300 ms"]]],
-                   lane["empties"].map { |empty| empty.values_at("gesture", "costs") }
-      assert_equal [["long_press_ms", 500, 100, 5000], ["tap_gap_ms", 300, 50, 3000]],
-                   lane["boundaries"].map { |boundary| boundary.values_at("setting", "value_ms", "from_ms", "to_ms") }
+      assert_equal([["builtin", "Wake the screen", "now", true]],
+                   lane["chips"].map { |chip| chip.values_at("gesture", "name", "wait", "kept") })
+      assert_equal([["long_press", ["tap acts when let go"]], ["double_tap", ["tap +300 ms"]]],
+                   lane["empties"].map { |empty| empty.values_at("gesture", "costs") })
+      assert_equal([["long_press_ms", 500, 100, 5000], ["tap_gap_ms", 300, 50, 3000]],
+                   lane["boundaries"].map { |boundary| boundary.values_at("setting", "value_ms", "from_ms", "to_ms") })
     end
   end
 end

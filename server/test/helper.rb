@@ -57,7 +57,7 @@ module Kippen
     def assert_problem(expected, *faults)
       assert_equal expected, status, last_response.body
       assert_equal "application/problem+json", last_response.content_type
-      assert_equal faults, (answer["faults"] || []).map { |fault| fault.values_at("where", "message") } unless faults.empty?
+      assert_equal(faults, (answer["faults"] || []).map { |fault| fault.values_at("where", "message") }) unless faults.empty?
     end
   end
 end

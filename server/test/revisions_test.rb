@@ -12,8 +12,8 @@ module Kippen
       saved = assign("long_press", ANSWER)["revision"]
 
       assert_equal [2, 1, "Specialist"], saved.values_at("number", "parent", "author")
-      assert_equal [["tap", { "kind" => "builtin" }], ["long_press", ANSWER]],
-                   fitting["assignments"].map { |item| item.values_at("gesture", "action") }
+      assert_equal([["tap", { "kind" => "builtin" }], ["long_press", ANSWER]],
+                   fitting["assignments"].map { |item| item.values_at("gesture", "action") })
     end
 
     def test_members_the_core_does_not_know_survive_a_change
@@ -29,7 +29,7 @@ module Kippen
 
       assert_problem 409
       assert_equal [2, 1], problem["newest"].values_at("number", "parent")
-      assert_equal %w[tap long_press], fitting["assignments"].map { |item| item["gesture"] }
+      assert_equal(%w[tap long_press], fitting["assignments"].map { |item| item["gesture"] })
     end
 
     def test_a_parent_that_does_not_exist_yet_is_refused
@@ -82,8 +82,8 @@ module Kippen
                 "change" => { "kind" => "assign", "button" => EDGE, "gesture" => "double_tap", "action" => MARK })
 
       assert_equal 200, status
-      assert_equal [["tap", "now", "+300 ms"], ["double_tap", nil, "now"]],
-                   answer["waits"].map { |wait| wait.values_at("gesture", "before", "after") }
+      assert_equal([["tap", "now", "+300 ms"], ["double_tap", nil, "now"]],
+                   answer["waits"].map { |wait| wait.values_at("gesture", "before", "after") })
       assert_equal 1, ask("/api/clients/#{@client}")["revision"]["number"]
     end
   end

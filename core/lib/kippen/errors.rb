@@ -22,7 +22,7 @@ module Kippen
 
     def initialize(faults)
       @faults = faults.freeze
-      super(faults.map(&:to_s).join("\n"))
+      super(faults.join("\n"))
     end
 
     def self.at(where, message) = new([Fault.new(where, message)])
@@ -42,7 +42,7 @@ module Kippen
     def any? = @list.any?
 
     # Raises Invalid if anything was wrong.
-    def raise_any = @list.empty? || raise(Invalid.new(@list))
+    def raise_any = @list.empty? || raise(Invalid, @list)
 
     # How a wrong value is shown in a message: short, on one line, printable.
     def self.show(value)

@@ -19,9 +19,7 @@ module Kippen
       def assignments
         items = @document.fetch("assignments", [])
         return @faults.add("/assignments", "must be an array") || [] unless items.is_a?(Array)
-        if items.size > Limits::ASSIGNMENTS
-          return @faults.add("/assignments", "has #{items.size} items, at most #{Limits::ASSIGNMENTS} are taken") || []
-        end
+        return @faults.add("/assignments", "has #{items.size} items, at most #{Limits::ASSIGNMENTS} are taken") || [] if items.size > Limits::ASSIGNMENTS
 
         found = items.each_with_index.filter_map { |item, index| assignment(item, index) }
         one_at_a_spot(found)
@@ -69,9 +67,7 @@ module Kippen
 
       def mode_action(action, gesture, pointer)
         how = action["how"]
-        unless HOW.include?(how)
-          return @faults.add("#{pointer}/action/how", "is #{Faults.show(how)}, must be one of #{HOW.join(", ")}")
-        end
+        return @faults.add("#{pointer}/action/how", "is #{Faults.show(how)}, must be one of #{HOW.join(", ")}") unless HOW.include?(how)
 
         @faults.add("#{pointer}/action/how", "only a hold can keep a mode held") if how == "held" && gesture != "hold"
         mode_named(action, how, pointer)

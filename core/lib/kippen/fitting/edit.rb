@@ -62,7 +62,7 @@ module Kippen
         button = fitting.button(spot.button) or return false
         resolver = Press::Resolver.new(fitting)
         choice = resolver.choice(button, spot.mode, resolver.spot(where(fitting, spot.place)))
-        choice.kind == :builtin && button.kind != "notch" && !assignments(fitting).any? { |item| spot.at?(item) && item["gesture"] == "tap" }
+        choice.kind == :builtin && button.kind != "notch" && assignments(fitting).none? { |item| spot.at?(item) && item["gesture"] == "tap" }
       end
 
       # A place as pointer_in and focus_in tell it.

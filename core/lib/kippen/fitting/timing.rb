@@ -56,9 +56,7 @@ module Kippen
         from = setting.range.begin
         to = setting.range.end
         unit = setting.duration? ? " ms" : ""
-        unless value.between?(from, to)
-          return "is #{Faults.show(value)}, must be #{from} to #{to}#{unit}"
-        end
+        return "is #{Faults.show(value)}, must be #{from} to #{to}#{unit}" unless value.between?(from, to)
 
         "has more than three decimals" if setting.duration? && microseconds(value).nil?
       end

@@ -19,6 +19,7 @@ module Kippen
       # Raises Invalid at the first row that is not as it must be.
       def each
         header = record or bad("the file is empty, its first row must be #{HEADER.join(",")}")
+        bad("begins with a byte order mark, which a trace must not have") if header.first&.start_with?("\uFEFF")
         bad("the first row must be #{HEADER.join(",")}, is #{Faults.show(header.join(","))}") unless header == HEADER
 
         last = 0
@@ -68,7 +69,7 @@ module Kippen
           bad("is longer than #{LONGEST_ROW} bytes") if text.bytesize > LONGEST_ROW
         end
         fields = text.chomp.scan(/\G(?:"((?:[^"]|"")*)"|([^",]*))(,|\z)/m)
-        bad("has a quote where none may be") unless fields.sum { |_, _, comma| comma.size } >= 0 && whole?(text.chomp, fields)
+        bad("has a quote where none may be") unless whole?(text.chomp, fields)
         fields.map { |inside, plain, _| inside ? inside.gsub('""', '"') : plain }[0, field_count(fields)]
       end
 

@@ -226,7 +226,7 @@ module Kippen
         second = burst_entry(contact, burst, opened) if burst
         return first || second unless first && second
 
-        first < second ? first : second
+        [first, second].min
       end
 
       def burst_entry(contact, burst, opened)
@@ -241,7 +241,7 @@ module Kippen
       end
 
       def due(time_us, kind, contact)
-        @schedule.entry(time_us < @now_us ? @now_us : time_us, kind, contact.index)
+        @schedule.entry([time_us, @now_us].max, kind, contact.index)
       end
     end
   end
