@@ -19,8 +19,8 @@ module Kippen
       end.to_app
       pages = Pages.new
       Rack::Builder.new do
-        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS
-        use Rack::Protection::HttpOrigin
+        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, logging: false
+        use Rack::Protection::HttpOrigin, logging: false
         run ->(env) { env["PATH_INFO"].start_with?("/api/") ? api.call(env) : pages.call(env) }
       end.to_app
     end

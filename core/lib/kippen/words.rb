@@ -74,7 +74,16 @@ module Kippen
       say(:cost_release, gesture: name) if after.after == "release" && before.after == "press"
     end
 
-    # Microseconds as milliseconds in words: "212", "8.5"; never more digits than a person reads.
+    # From this length on nobody reads a tenth of a millisecond.
+    WHOLE_FROM_US = 20_000
+
+    # A measured length in milliseconds. Cut, not rounded: what was let go just before
+    # 500 ms must not read as 500.
+    def self.measured(microseconds)
+      microseconds < WHOLE_FROM_US ? ms(microseconds) : (microseconds / 1000).to_s
+    end
+
+    # Microseconds of a setting or a wait as milliseconds: "300", "8.5".
     def self.ms(microseconds)
       tenths = (microseconds / 100.0).round
       (tenths % 10).zero? ? (tenths / 10).to_s : (tenths / 10.0).to_s

@@ -60,6 +60,11 @@ module Kippen
       define_method("test_#{name}") { assert_equal [expected], told(members.call(self), *rows) }
     end
 
+    def test_a_press_just_short_of_the_boundary_does_not_read_as_on_it
+      assert_match(/\AClosed for 499 ms\. Let go before 500 ms: a tap\./,
+                   told({ "assignments" => [assign("tap"), assign("long_press")] }, [0, "down"], [499.9, "up"], [900, "told"]).first)
+    end
+
     def test_a_bounce_is_a_story_of_its_own
       members = { "timing" => { "bounce_guard_ms" => 50 }, "assignments" => [assign("tap")] }
       assert_equal ["Closed for 20 ms. Nothing else is on this button, so the tap acts as soon as it is pressed. " \

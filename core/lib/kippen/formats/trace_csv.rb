@@ -5,6 +5,8 @@ module Kippen
     # A trace: raw button events with their times, as CSV (RFC 4180) with exactly
     # the columns t_us,source,kind,value. Read as it comes, row by row.
     class TraceCsv
+      include Enumerable
+
       HEADER = %w[t_us source kind value].freeze
       TIME = /\A\d{1,16}\z/
       LONGEST_ROW = 4 * Limits::TRACE_FIELD_CHARACTERS

@@ -56,20 +56,20 @@ module Kippen
         return if touch.verdict == "stray"
         return Words.say(:closed_still) unless touch.ended_us
 
-        length = Words.ms(touch.ended_us - touch.began_us)
+        length = Words.measured(touch.ended_us - touch.began_us)
         return Words.say(:closed, length:) if touch.gaps.empty?
 
-        gaps = touch.gaps.map { |from, to| Words.ms(to - from) }
+        gaps = touch.gaps.map { |from, to| Words.measured(to - from) }
         Words.say(gaps.size == 1 ? :closed_gaps_one : :closed_gaps_many, length:, gaps: list(gaps))
       end
 
       def list(words) = words.size < 2 ? words.join : "#{words[0..-2].join(", ")} and #{words.last}"
 
       def further_touch(touch, before)
-        apart = Words.ms(touch.began_us - before.ended_us)
+        apart = Words.measured(touch.began_us - before.ended_us)
         return Words.say(:again_still, apart:) unless touch.ended_us
 
-        Words.say(:again, apart:, length: Words.ms(touch.ended_us - touch.began_us))
+        Words.say(:again, apart:, length: Words.measured(touch.ended_us - touch.began_us))
       end
 
       def row(story, row)

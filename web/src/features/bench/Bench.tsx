@@ -11,9 +11,12 @@ import styles from './bench.module.css'
 export function Bench() {
   const bench = useBench()
   const [large, setLarge] = useState(false)
-  const [chosen, setChosen] = useState<string>()
+  const [chosen, setChosen] = useState<{ key: string; newest: string | undefined }>()
   const { tiles, mode } = bench
-  const shown = tiles.find(({ tile }) => tile.key === chosen) ?? tiles[0]
+  const newest = tiles[0]
+  // A choice holds until the next press: then that is what both want to see.
+  const kept = chosen?.newest === newest?.tile.key ? chosen : undefined
+  const shown = tiles.find(({ tile }) => tile.key === kept?.key) ?? newest
 
   return (
     <section
@@ -40,7 +43,7 @@ export function Bench() {
               <TileRow
                 shown={one}
                 chosen={one === shown}
-                onChoose={() => setChosen(one.tile.key === chosen ? undefined : one.tile.key)}
+                onChoose={() => setChosen({ key: one.tile.key, newest: newest?.tile.key })}
               />
             </li>
           ))}

@@ -50,6 +50,10 @@ export function BenchProvider({ client, buttons, children }: Props) {
     setTiles(takeHistory(tiles, history.data))
   }
 
+  useEffect(() => {
+    if (history.data) sender.current?.replan(history.data)
+  }, [history.data])
+
   const onView = useCallback(
     (view: BenchView) => {
       setTiles((state) => takeView(state, view))

@@ -66,6 +66,7 @@ export function TileRow({
 }) {
   const { tile, was } = shown
   const main = tile.results.find((result) => result.phase !== 'end' && result.phase !== 'repeat')
+  const beyond = tile.touches.filter((touch) => touch.verdict === 'beyond').length
   const repeats = tile.results.filter((result) => result.phase === 'repeat').length
   return (
     <button
@@ -81,6 +82,7 @@ export function TileRow({
         <strong>
           {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />} {tileWords(tile)}
           {repeats > 0 && `, repeated ${String(repeats)}×`}
+          {beyond > 0 && `, ${String(beyond)} more ignored`}
         </strong>
         {was && <em>decided anew; was {was}</em>}
       </span>

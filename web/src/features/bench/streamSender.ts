@@ -20,6 +20,7 @@ export class StreamSender {
   private kept: Message[] = []
   private number = 0
   private stream: Promise<string> | undefined
+  private id: string | undefined
   private received = -1
   private readonly down = new Set<string>()
   private finished = false
@@ -32,6 +33,12 @@ export class StreamSender {
     if (edge === 'down') this.down.add(button)
     else this.down.delete(button)
     this.add({ source: button, kind: edge, t_us: Math.round(timeMs * 1000) })
+  }
+
+  /** The stream's presses were decided anew, by a changed fitting: there may be more to wait for. */
+  replan(views: BenchView[]): void {
+    const view = views.find((one) => one.stream === this.id)
+    if (view && view.received >= this.received) this.planTell(view.next_us)
   }
 
   /** No more is heard. Time runs on for what is decided without another press. */
@@ -61,7 +68,8 @@ export class StreamSender {
     if (messages.length === 0) return
     try {
       this.stream ??= this.ports.begin()
-      const view = await this.ports.send(await this.stream, messages)
+      this.id = await this.stream
+      const view = await this.ports.send(this.id, messages)
       this.ports.onTrouble(undefined)
       this.take(view)
     } catch (error) {

@@ -34,7 +34,8 @@ interface Props {
 export function BoundaryHandle({ boundary, buttonName, scale, draft, onDraft, onCommit }: Props) {
   const [typed, setTyped] = useState('')
   const rest = useRef<number>(undefined)
-  const dragging = useRef(false)
+  /** What the drag has come to; state may not have been drawn yet when the pointer goes up. */
+  const dragged = useRef<BoundaryDraft | 'nowhere'>(undefined)
   const value = draft?.valueMs ?? boundary.value_ms
   const name = `${NAMES[boundary.setting] ?? boundary.setting} of ${buttonName}`
 
@@ -88,16 +89,18 @@ export function BoundaryHandle({ boundary, buttonName, scale, draft, onDraft, on
   }
   const onPointerDown = (event: PointerEvent<HTMLElement>) => {
     if (event.button !== 0) return
-    dragging.current = true
+    dragged.current = 'nowhere'
     event.currentTarget.setPointerCapture(event.pointerId)
   }
   const onPointerMove = (event: PointerEvent<HTMLElement>) => {
-    if (dragging.current) move(msAt(event))
+    if (dragged.current) dragged.current = move(msAt(event))
   }
   const onPointerUp = () => {
-    if (!dragging.current) return
-    dragging.current = false
-    if (draft && draft.valueMs !== boundary.value_ms) commit(draft)
+    const done = dragged.current
+    dragged.current = undefined
+    if (!done || done === 'nowhere') return
+    if (done.valueMs === boundary.value_ms) drop()
+    else commit(done)
   }
 
   return (
@@ -116,7 +119,10 @@ export function BoundaryHandle({ boundary, buttonName, scale, draft, onDraft, on
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
-      onPointerCancel={drop}
+      onPointerCancel={() => {
+        dragged.current = undefined
+        drop()
+      }}
       onBlur={() => commit(typed ? move(Number(typed)) : draft)}
     >
       <span className={styles.boundaryValue}>{typed ? `${typed}▏` : value}</span>

@@ -57,6 +57,7 @@ export function LaneRow({ client, revision, lane, scales, chosen, onChoose }: Pr
           key={stretch}
           stretch={stretch}
           lane={shown}
+          boundaries={lane.boundaries}
           scale={scales[stretch]}
           chosen={chosen}
           live={live}

@@ -1,4 +1,4 @@
-import type { Gesture, Lane, LaneGesture, Region, Stretch } from '../../shared/api'
+import type { Boundary, Gesture, Lane, LaneGesture, Region, Stretch } from '../../shared/api'
 import type { Chosen } from '../assign'
 import type { Live } from '../bench'
 import { BoundaryHandle, type BoundaryDraft } from './BoundaryHandle'
@@ -28,6 +28,8 @@ const REGION_WORDS: Partial<Record<Region['kind'], string>> = {
 interface Props {
   stretch: Stretch
   lane: Lane
+  /** As saved; the lane may already show a boundary that is being moved. */
+  boundaries: Boundary[]
   scale: StretchScale
   chosen: LaneGesture | undefined
   live: Live
@@ -45,7 +47,7 @@ function span(scale: StretchScale, region: Region) {
 }
 
 export function StretchStrip(props: Props) {
-  const { stretch, lane, scale, chosen, live, draft, onDraft, onCommit, onChoose } = props
+  const { stretch, lane, boundaries, scale, chosen, live, draft, onDraft, onCommit, onChoose } = props
   const regions = lane.regions.filter((region) => region.stretch === stretch)
   const inRegion = (kind: Region['kind']) => ({
     chips: lane.chips.filter((chip) => chip.stretch === stretch && REGION_OF[chip.gesture] === kind),
@@ -89,7 +91,7 @@ export function StretchStrip(props: Props) {
         })}
         <GrowingPress stretch={stretch} live={live} scale={scale} />
       </div>
-      {lane.boundaries
+      {boundaries
         .filter((boundary) => boundary.stretch === stretch)
         .map((boundary) => (
           <BoundaryHandle

@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # The whole story: three jobs on one key, a key that stands for it, presses that explain
+  # themselves, a boundary that is moved, and all of it still there afterwards.
+  class FirstLightTest < SystemTest
+    def assign(add, search, action, put)
+      lane { click_button add }
+      fill_in "Find an action", with: search
+      choose action, allow_label_click: true
+      click_button put
+      assert_no_selector "aside"
+    end
+
+    def test_three_jobs_on_one_key
+      open_desk
+      assert_text "Revision 1, saved"
+      lane { assert_button "press: Wake the screen, built-in · now. Change" }
+      lane { click_button "Add a double-tap" }
+      fill_in "Find an action", with: "tick pack"
+      choose "Mark the packet", allow_label_click: true
+      within("section[aria-label='What this changes']") { assert_text "• tap\nnow → +300 ms" }
+      picture "assign-an-action"
+      click_button "Put it on the double-tap"
+      assign("Add a long-press", "answer phone", "Answer the call", "Put it on the long-press")
+
+      assert_text "Revision 3, saved"
+      lane do
+        assert_button "tap: Wake the screen, built-in · +300 ms. Change"
+        assert_button "double-tap: Mark the packet, now. Change"
+        assert_button "long-press: Answer the call, at 500 ms. Change"
+      end
+
+      bind_edge_to "F8"
+      listen
+      press_three_ways
+      assert_tiles "▬ long-press → Answer the call", "•• double-tap → Mark the packet", "• tap → Wake the screen"
+      assert_sentences
+
+      press_key("F8", 0.7)
+      assert_tiles "▬ long-press → Answer the call", "▬ long-press → Answer the call", "•• double-tap → Mark the packet", "• tap → Wake the screen"
+      move_boundary_to_900
+      moved = ["▬ long-press → Answer the call", "• tap → Wake the screen", "•• double-tap → Mark the packet", "• tap → Wake the screen"]
+      assert_the_same_press_is_a_tap
+
+      press_key("F8", 0.7)
+      now = ["• tap → Wake the screen", "• tap → Wake the screen", moved[0], moved[2], moved[3]]
+      assert_tiles(*now)
+      picture "bench-explains"
+
+      visit "/"
+      assert_tiles(*now)
+      lane { assert_selector "[role=slider][aria-valuetext='900 ms']" }
+      assert_text "Revision 4, saved"
+      assert_button "Edge key: key F8 stands for it. Change"
+    end
+
+    def press_three_ways
+      press_key("F8", 0.12)
+      assert_text "tap → Wake the screen"
+      began = Time.now.to_f
+      press_key("F8", 0.08, at: began)
+      press_key("F8", 0.08, at: began + 0.2005)
+      assert_text "double-tap → Mark the packet"
+      sleep 0.5 # past the tap gap, or the next press still belongs to the double-tap
+      press_key("F8", 1.2)
+      assert_text "long-press → Answer the call"
+    end
+
+    def assert_sentences
+      bench do
+        assert_text "Closed for 1200 ms. Still down at 500 ms: a long-press. Everywhere has for a long-press on this button: Answer the call. It did not wait."
+        assert_text "Hearthcall has answered the call."
+        find("li", text: "double-tap").click_button
+        assert_text "Closed for 80 ms. Pressed again 120 ms after letting go, for 80 ms. The second press makes it a double-tap"
+        find("li", text: "Wake the screen").click_button
+        assert_text "Everywhere keeps the built-in for a tap on this button: Wake the screen. It waited 300 ms."
+      end
+    end
+
+    # By dragging; the other ways are in boundary_test.rb.
+    def move_boundary_to_900
+      lane do
+        handle = find("[role=slider][aria-label='Long-press time of Edge key'] span")
+        strip = find("[role=slider][aria-label='Long-press time of Edge key']").find(:xpath, "..").native.rect
+        browser.action.move_to(handle.native).click_and_hold.move_by((400.0 / 1500 * strip.width).round, 0).release.perform
+        assert_selector "[role=slider][aria-valuetext='900 ms']"
+      end
+      assert_text "Revision 4, saved"
+    end
+
+    def assert_the_same_press_is_a_tap
+      bench do
+        newest = first("ol li")
+        assert_equal "Edge key\n• tap → Wake the screen\ndecided anew; was long-press → Answer the call in revision 3", newest.find("button span", match: :first).text
+        assert_text "Closed for 700 ms. Let go before 900 ms: not a long-press."
+      end
+    end
+  end
+end

@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+ENV["RACK_ENV"] = "test"
+require_relative "../../server/rack"
+require "minitest/autorun"
+require "capybara/minitest"
+require "selenium-webdriver"
+require "axe-capybara"
+require "axe/matchers/be_axe_clean"
+
+Capybara.register_driver(:chromium) do |app|
+  options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
+  %w[--headless=new --no-sandbox --disable-dev-shm-usage --disable-gpu --hide-scrollbars --force-device-scale-factor=1
+     --window-size=1280,800 --no-first-run --disable-background-networking --disable-component-update --disable-sync
+     --lang=en-GB].each { |argument| options.add_argument(argument) }
+  service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
+  Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:)
+end
+Capybara.default_driver = :chromium
+Capybara.server = :puma, { Silent: true }
+Capybara.server_host = "127.0.0.1"
+Capybara.enable_aria_label = true
+Capybara.default_max_wait_time = 10
+
+module Kippen
+  # A story in a real browser against the whole application. Cleans up what it made.
+  class SystemTest < Minitest::Test
+    include Capybara::DSL
+    include Capybara::Minitest::Assertions
+
+    DATABASE = Server::Store.connect(ENV.fetch("DATABASE_URL"))
+    Server::Store.migrate(DATABASE)
+    Capybara.app = Server.rack(DATABASE, check_responses: true)
+    DEMO = Formats::FittingJson.read(File.read(File.join(Server::ROOT, "demo", "bram.fitting.json")))
+    EDGE = "pocket-phone/edge"
+    PICTURES = File.join(Server::ROOT, "docs", "screenshots")
+    # Windows virtual key codes, which the browser's protocol asks for.
+    KEYS = { "F8" => 119, "F9" => 120, "KeyA" => 65 }.freeze
+    ACTIONS = {
+      "double_tap" => { "kind" => "app", "app" => "packetry", "command" => "mark" },
+      "long_press" => { "kind" => "app", "app" => "hearthcall", "command" => "answer" }
+    }.freeze
+
+    def setup
+      @client = Server::Store::Clients.new(DATABASE).add(DEMO, author: "Saltmarsh Row", note: "Demo")
+      resize(1280, 800)
+    end
+
+    def teardown
+      Capybara.reset_sessions!
+      DATABASE[:clients].delete
+    end
+
+    def browser = page.driver.browser
+
+    def resize(width, height)
+      browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1, mobile: false)
+    end
+
+    def open_desk
+      visit "/"
+      assert_selector "h2", text: "What each button does"
+      assert_selector "[data-button='#{EDGE}']"
+    end
+
+    # Bram's three jobs on the edge key, without the desk.
+    def give_three_jobs(**timing)
+      ACTIONS.each { |gesture, action| save { |fitting| Fitting::Edit.assign(fitting, button: EDGE, gesture:, action:) } }
+      timing.each { |setting, value| save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: setting.to_s, value:) } }
+    end
+
+    def save
+      revisions = Server::Store::Revisions.new(DATABASE)
+      fitting, row = revisions.fitting(@client)
+      revisions.add(@client, row[:number], yield(fitting), author: "Another specialist", note: "")
+    end
+
+    def lane(&) = within("[data-button='#{EDGE}']", &)
+
+    def bench(&) = within("section[aria-label='Bench']", &)
+
+    def bind_edge_to(code = "F8")
+      click_button "Edge key: press what shall stand for it"
+      assert_text "Press what shall stand for Edge key"
+      press_key(code, 0.05)
+      assert_button "Edge key: key #{code} stands for it. Change"
+    end
+
+    def listen
+      click_button "Start listening"
+      assert_selector "h2", text: "Listening"
+    end
+
+    # Real key events, stamped to the tenth of a millisecond, whatever the load of the machine.
+    def key(type, code, at)
+      browser.execute_cdp("Input.dispatchKeyEvent", type:, code:, key: code, windowsVirtualKeyCode: KEYS.fetch(code), timestamp: at)
+    end
+
+    # A little is added, for the browser cuts both stamps to tenths of a millisecond.
+    def press_key(code, seconds, at: Time.now.to_f)
+      key("keyDown", code, at)
+      pause(at + seconds)
+      key("keyUp", code, at + seconds + 0.0003)
+    end
+
+    # Lets the clock reach a moment, so that the page's own timers have run as well.
+    def pause(moment) = sleep([moment - Time.now.to_f, 0].max)
+
+    def tiles = bench { all("ol[aria-label='Presses, newest first'] strong").map(&:text) }
+
+    def assert_tiles(*expected)
+      assert_selector("ol[aria-label='Presses, newest first'] li", count: expected.size)
+      Timeout.timeout(10) { sleep 0.05 until tiles == expected }
+    rescue Timeout::Error
+      assert_equal expected, tiles
+    end
+
+    def assert_accessible
+      matcher = Axe::Matchers::BeAxeClean.new.according_to(:wcag2a, :wcag2aa, :wcag21a, :wcag21aa, :wcag22aa, :"best-practice")
+      assert matcher.matches?(page), -> { matcher.failure_message }
+    end
+
+    # Nothing may reach beyond the window's right edge.
+    def assert_fits
+      assert_operator page.evaluate_script("document.documentElement.scrollWidth"), :<=, page.evaluate_script("window.innerWidth")
+    end
+
+    # For docs/screenshots, when asked for with KIPPEN_PICTURES=1.
+    def picture(name)
+      page.save_screenshot(File.join(PICTURES, "#{name}.png")) if ENV["KIPPEN_PICTURES"]
+    end
+  end
+end
