@@ -17,7 +17,7 @@ module Kippen
     def test_three_jobs_on_one_key
       open_desk
       assert_text "Revision 1, saved"
-      lane { assert_button "press: Wake the screen, built-in · now. Change" }
+      lane { assert_button "press: Wake the screen, now · built-in. Change" }
       lane { click_button "Add a double-tap" }
       fill_in "Find an action", with: "tick pack"
       choose "Mark the packet", allow_label_click: true
@@ -28,7 +28,7 @@ module Kippen
 
       assert_text "Revision 3, saved"
       lane do
-        assert_button "tap: Wake the screen, built-in · +300 ms. Change"
+        assert_button "tap: Wake the screen, +300 ms · built-in. Change"
         assert_button "double-tap: Mark the packet, now. Change"
         assert_button "long-press: Answer the call, at 500 ms. Change"
       end
@@ -94,7 +94,8 @@ module Kippen
     def assert_the_same_press_is_a_tap
       bench do
         newest = first("ol li")
-        assert_equal "Edge key\n• tap → Wake the screen\ndecided anew; was long-press → Answer the call in revision 3", newest.find("button span", match: :first).text
+        assert_equal "Edge key\n• tap → Wake the screen\ndecided anew; was long-press → Answer the call in revision 3",
+                     newest.find("button span", match: :first).text
         assert_text "Closed for 700 ms. Let go before 900 ms: not a long-press."
       end
     end

@@ -4,6 +4,10 @@ import type { Button, Gesture } from '../../shared/api'
 export interface Chosen {
   button: Button
   gesture: Gesture
-  /** Where the focus goes back to when the sheet closes. */
-  returnTo?: HTMLElement
+}
+
+/** The name by which the place of a gesture is found on the page again (data-spot). */
+export function spotName(button: string, gesture: Gesture): string {
+  // hold and long-press share a place
+  return `${button} ${gesture === 'hold' ? 'long_press' : gesture}`
 }

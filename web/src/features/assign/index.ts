@@ -1,2 +1,2 @@
 export { AssignSheet } from './AssignSheet'
-export type { Chosen } from './chosen'
+export { spotName, type Chosen } from './chosen'

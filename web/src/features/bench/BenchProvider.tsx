@@ -124,15 +124,18 @@ export function BenchProvider({ client, buttons, children }: Props) {
     [change, without],
   )
 
+  const comesBetween = useListeningEnds(mode.kind, stop)
   // The ear is plugged in once for each mode; what it does follows the newest render.
   const onHeard = (heard: Heard) => {
     if (mode.kind === 'binding') {
-      if (heard.edge === 'up') return
+      if (heard.edge === 'down') return
+      // At the release, and after what the browser makes of it has been swallowed too.
+      setTimeout(() => setMode({ kind: 'off' }))
       const next = without(mode.button).set(heard.source, mode.button.ref)
-      setMode({ kind: 'off' })
       void change(next, `${sourceName(heard.source)} stands for ${mode.button.name}.`)
       return
     }
+    comesBetween()
     const button = bindings.get(heard.source)
     if (button === undefined) return
     sender.current?.hear(button, heard.edge, heard.timeMs)
@@ -155,8 +158,6 @@ export function BenchProvider({ client, buttons, children }: Props) {
       hear: (heard) => ear.current.hear(heard),
     })
   }, [hearing])
-
-  useListeningEnds(mode.kind, stop)
 
   const state = useMemo(
     () => ({

@@ -33,9 +33,13 @@ export function Bindings() {
                 <Button
                   disabled={loading}
                   onClick={() => bind(button)}
-                  aria-label={`${button.name}: ${source ? `${sourceName(source)} stands for it. Change` : 'press what shall stand for it'}`}
+                  aria-label={
+                    source
+                      ? `${button.name}: ${sourceName(source)} stands for it. Change`
+                      : `Bind ${button.name}`
+                  }
                 >
-                  {source ? sourceName(source) : 'Bind …'}
+                  {source ? sourceName(source) : 'Bind'}
                 </Button>
               )}
               {!on && source && (
@@ -44,7 +48,7 @@ export function Bindings() {
                   aria-label={`${sourceName(source)} no longer stands for ${button.name}`}
                   onClick={() => unbind(button)}
                 >
-                  ✕
+                  <span aria-hidden="true">✕</span>
                 </Button>
               )}
             </li>

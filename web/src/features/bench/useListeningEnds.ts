@@ -1,20 +1,22 @@
-import { useEffect } from 'react'
+import { useCallback, useEffect, useRef } from 'react'
 
 /**
  * Listening ends when the page loses focus, or by Esc pressed twice with nothing in
  * between, however long that takes. Choosing a binding ends by Esc once.
+ * Returns what is to be called for every press heard: it comes in between.
  */
-export function useListeningEnds(mode: 'off' | 'on' | 'binding', stop: () => void): void {
+export function useListeningEnds(mode: 'off' | 'on' | 'binding', stop: () => void): () => void {
+  const escapes = useRef(0)
   useEffect(() => {
     if (mode === 'off') return
-    let escapes = 0
+    escapes.current = 0
     const onKey = (event: KeyboardEvent) => {
       if (event.repeat) return
-      escapes = event.key === 'Escape' ? escapes + 1 : 0
-      if (escapes >= (mode === 'on' ? 2 : 1)) stop()
+      escapes.current = event.key === 'Escape' ? escapes.current + 1 : 0
+      if (escapes.current >= (mode === 'on' ? 2 : 1)) stop()
     }
     const onOther = () => {
-      escapes = 0
+      escapes.current = 0
     }
     const onHidden = () => {
       if (document.hidden) stop()
@@ -30,4 +32,7 @@ export function useListeningEnds(mode: 'off' | 'on' | 'binding', stop: () => voi
       document.removeEventListener('visibilitychange', onHidden)
     }
   }, [mode, stop])
+  return useCallback(() => {
+    escapes.current = 0
+  }, [])
 }

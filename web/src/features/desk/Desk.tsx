@@ -1,7 +1,7 @@
-import { useCallback, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import type { Desk as DeskData } from '../../shared/api'
 import { SavingProvider, type Spot } from '../../shared/fitting'
-import { AssignSheet, type Chosen } from '../assign'
+import { AssignSheet, spotName, type Chosen } from '../assign'
 import { Bench, BenchProvider } from '../bench'
 import { Lanes } from '../lanes'
 import { Rail } from './Rail'
@@ -23,10 +23,8 @@ export function Desk({ desk, onClient }: Props) {
   const [chosen, setChosen] = useState<Chosen>()
   usePaneKeys()
 
-  const close = useCallback(() => {
-    setChosen(undefined)
-    chosen?.returnTo?.focus()
-  }, [chosen])
+  const close = useCallback(() => setChosen(undefined), [])
+  useFocusReturns(chosen)
 
   const buttons = devices.filter((device) => shown.includes(device.id)).flatMap((device) => device.buttons)
   return (
@@ -60,4 +58,16 @@ export function Desk({ desk, onClient }: Props) {
       </BenchProvider>
     </SavingProvider>
   )
+}
+
+/** When the sheet closes, the focus goes back to the gesture it was about, whatever stands there now. */
+function useFocusReturns(chosen: Chosen | undefined) {
+  const last = useRef<Chosen>(undefined)
+  useEffect(() => {
+    if (!chosen && last.current) {
+      const spot = spotName(last.current.button.ref, last.current.gesture)
+      document.querySelector<HTMLElement>(`[data-spot="${spot}"]`)?.focus()
+    }
+    last.current = chosen
+  }, [chosen])
 }

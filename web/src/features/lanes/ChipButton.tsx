@@ -1,56 +1,68 @@
-import type { Chip, Empty, LaneGesture } from '../../shared/api'
+import type { Chip, Empty, Gesture, LaneGesture } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import styles from './lanes.module.css'
 
-type Choose = (gesture: LaneGesture, element: HTMLElement) => void
+/** What an untouched button does stands where its tap would. */
+export function gestureOf(chip: Chip): Gesture {
+  return chip.gesture === 'builtin' ? 'tap' : chip.gesture
+}
 
-function state(chip: Chip): string {
+export function chipState(chip: Chip): string {
   if (chip.off) return 'off'
   if (chip.origin === 'inherited') return `from ${chip.place ?? ''}`
   return chip.kept ? 'built-in' : ''
 }
 
+interface Props {
+  /** Where the focus finds it again when the side sheet closes. */
+  spot: string
+  chosen: LaneGesture | undefined
+  onChoose: () => void
+}
+
 /** A gesture's action, in the stretch that brings it about, with its wait. */
-export function ChipButton(props: { chip: Chip; chosen: LaneGesture | undefined; onChoose: Choose }) {
-  const { chip, chosen, onChoose } = props
-  const note = [state(chip), chip.wait].filter(Boolean).join(' · ')
+export function ChipButton({ chip, spot, chosen, onChoose }: Props & { chip: Chip }) {
+  const state = chipState(chip)
+  const note = [chip.wait, state].filter(Boolean).join(' · ')
   return (
     <button
       type="button"
       className={styles.chip}
+      data-spot={spot}
       data-origin={chip.off ? 'off' : chip.origin}
       data-kept={chip.kept}
-      aria-pressed={chosen === chip.gesture || (chosen === 'tap' && chip.gesture === 'builtin')}
+      aria-pressed={chosen === gestureOf(chip)}
       aria-label={`${chip.gesture_name}: ${chip.name}, ${note}. Change`}
-      onClick={(event) => onChoose(chip.gesture, event.currentTarget)}
+      onClick={onChoose}
     >
       <span className={styles.chipName}>
         <GestureMark gesture={chip.gesture} /> {chip.name}
-      </span>
+      </span>{' '}
       <span className={styles.chipNote}>
-        {state(chip) && <span className={styles.word}>{state(chip)} · </span>}
         {chip.wait}
+        {state && <span className={styles.word}> · {state}</span>}
       </span>
     </button>
   )
 }
 
 /** A stretch with nothing in it yet: a button to assign something. */
-export function EmptyButton(props: { empty: Empty; chosen: LaneGesture | undefined; onChoose: Choose }) {
-  const { empty, chosen, onChoose } = props
-  const note = empty.costs.join(', ')
+export function EmptyButton({ empty, spot, chosen, onChoose }: Props & { empty: Empty }) {
+  const note = empty.costs.join(', ') || 'nothing yet'
   return (
     <button
       type="button"
       className={styles.empty}
+      data-spot={spot}
       aria-pressed={chosen === empty.gesture}
-      aria-label={`Add a ${empty.gesture_name}${note ? `; ${note}` : ''}`}
-      onClick={(event) => onChoose(empty.gesture, event.currentTarget)}
+      aria-label={`Add a ${empty.gesture_name}; ${note}`}
+      onClick={onChoose}
     >
       <span className={styles.chipName}>
-        + <GestureMark gesture={empty.gesture} /> <span className={styles.word}>{empty.gesture_name}</span>
-      </span>
-      <span className={styles.chipNote}>{note || 'nothing yet'}</span>
+        <span aria-hidden="true">+ </span>
+        <GestureMark gesture={empty.gesture} /> <span className={styles.word}>{empty.gesture_name}</span>
+      </span>{' '}
+      <span className={styles.chipNote}>{note}</span>
     </button>
   )
 }

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { Boundary, Gesture, Lane } from '../../shared/api'
 import { useSaving } from '../../shared/fitting'
 import { GestureMark } from '../../shared/ui'
-import type { Chosen } from '../assign'
+import { spotName, type Chosen } from '../assign'
 import styles from './lanes.module.css'
 
 const COLUMNS: { gesture: Gesture; title: string }[] = [
@@ -34,7 +34,8 @@ function Cell({
         className={styles.cell}
         type={chip ? 'default' : 'dashed'}
         aria-label={`${lane.button.name}, ${gesture.replace('_', '-')}: ${name}`}
-        onClick={(event) => onChoose({ button: lane.button, gesture: chosen, returnTo: event.currentTarget })}
+        data-spot={spotName(lane.button.ref, chosen)}
+        onClick={() => onChoose({ button: lane.button, gesture: chosen })}
       >
         {chip?.off ? <s>{name}</s> : name}
       </Button>

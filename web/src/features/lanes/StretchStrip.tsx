@@ -1,8 +1,8 @@
 import type { Boundary, Gesture, Lane, LaneGesture, Region, Stretch } from '../../shared/api'
-import type { Chosen } from '../assign'
+import { spotName, type Chosen } from '../assign'
 import type { Live } from '../bench'
 import { BoundaryHandle, type BoundaryDraft } from './BoundaryHandle'
-import { ChipButton, EmptyButton } from './ChipButton'
+import { ChipButton, EmptyButton, gestureOf } from './ChipButton'
 import { GrowingPress } from './GrowingPress'
 import type { StretchScale } from './scale'
 import styles from './lanes.module.css'
@@ -61,10 +61,11 @@ export function StretchStrip(props: Props) {
     1,
     ...regions.map(({ kind }) => inRegion(kind).chips.length + inRegion(kind).empties.length),
   )
-  const choose = (gesture: LaneGesture, element: HTMLElement) => {
-    const assigned: Gesture = gesture === 'builtin' ? 'tap' : gesture
-    onChoose({ button: lane.button, gesture: assigned, returnTo: element })
-  }
+  const propsFor = (gesture: Gesture) => ({
+    spot: spotName(lane.button.ref, gesture),
+    chosen,
+    onChoose: () => onChoose({ button: lane.button, gesture }),
+  })
 
   return (
     <div className={stretch === 'held' ? styles.held : styles.apart}>
@@ -81,10 +82,10 @@ export function StretchStrip(props: Props) {
             >
               {words && <span className={styles.regionWords}>{words}</span>}
               {chips.map((chip) => (
-                <ChipButton key={chip.gesture} chip={chip} chosen={chosen} onChoose={choose} />
+                <ChipButton key={chip.gesture} chip={chip} {...propsFor(gestureOf(chip))} />
               ))}
               {empties.map((empty) => (
-                <EmptyButton key={empty.gesture} empty={empty} chosen={chosen} onChoose={choose} />
+                <EmptyButton key={empty.gesture} empty={empty} {...propsFor(empty.gesture)} />
               ))}
             </div>
           )

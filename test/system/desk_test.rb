@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require "tempfile"
+
+module Kippen
+  # The desk in all its states: accessible, nothing cut off, a word where there is nothing.
+  class DeskTest < SystemTest
+    def check(name = nil)
+      assert_fits
+      assert_accessible
+      picture(name) if name
+    end
+
+    def test_every_state_at_1280_by_800
+      give_three_jobs
+      open_desk
+      check "assign-lanes"
+      lane { click_button "Change", match: :first }
+      assert_text "What this changes" if choose("Louder", allow_label_click: true)
+      check
+      click_button "Close"
+      choose "Table", allow_label_click: true
+      check "assign-table"
+      click_button "Bind Edge key"
+      check "bench-binding"
+      press_key("F8", 0.05)
+      listen
+      press_key("F8", 0.7)
+      assert_text "long-press → Answer the call"
+      check
+      click_button "Larger bench"
+      check
+    end
+
+    def test_at_twice_the_size_and_on_a_narrow_window
+      give_three_jobs
+      open_desk
+      [[640, 400], [360, 740]].each do |width, height|
+        resize(width, height)
+        assert_fits
+        assert_accessible
+      end
+      lane { click_button "Change", match: :first }
+      assert_fits
+    end
+
+    # WCAG 2.5.5: targets of 44 px.
+    def test_targets_are_large_enough
+      give_three_jobs
+      open_desk
+      small = page.evaluate_script(<<~JS)
+        [...document.querySelectorAll("button, [role=slider] span, input:not([type=radio])")].map((e) => {
+          const box = e.getBoundingClientRect()
+          const after = getComputedStyle(e, "::after")
+          const grown = after.content === '""' ? -parseFloat(after.top) - parseFloat(after.bottom) : 0
+          return [e.getAttribute("aria-label") || e.textContent, Math.round(box.width), Math.round(box.height + grown)]
+        }).filter(([, width, height]) => width < 44 || height < 44)
+      JS
+      assert_empty small
+    end
+
+    def test_without_a_client_the_desk_says_what_to_do_and_takes_one_in
+      DATABASE[:clients].delete
+      visit "/"
+      assert_text "No client here yet"
+      assert_accessible
+      Tempfile.create(["bad", ".json"]) do |file|
+        file.write('{"kippen": "fitting/1", "follow": "nose"}')
+        file.flush
+        attach_file "Take in a fitting file", file.path
+        assert_text '/follow: is "nose", must be one of pointer, focus'
+      end
+      attach_file "Take in a fitting file", File.join(Server::ROOT, "demo", "bram.fitting.json")
+      assert_text "Bram Oduya-Lisle"
+    end
+
+    def test_somebody_else_saves_in_between
+      open_desk
+      lane { click_button "Add a long-press" }
+      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "long_press_ms", value: 800) }
+      fill_in "Find an action", with: "answer"
+      choose "Answer the call", allow_label_click: true
+      click_button "Put it on the long-press"
+
+      assert_text "Another specialist saved revision 2 in between. It is shown now; your change is kept here."
+      assert_text "Revision 2, your change is not saved"
+      click_button "Save mine on top of it"
+      assert_text "Revision 3, saved"
+      lane { assert_button "long-press: Answer the call, at 800 ms. Change" }
+    end
+
+    def test_a_gesture_is_taken_off_again
+      give_three_jobs
+      open_desk
+      lane { click_button "long-press: Answer the call" }
+      click_button "Take off “Answer the call”"
+      assert_text "Revision 4, saved"
+      lane { assert_button "Add a long-press" }
+    end
+
+    def test_no_device_chosen
+      open_desk
+      click_button "Pocket phone"
+      assert_text "Choose a device on the left to see its buttons."
+    end
+  end
+end

@@ -1,0 +1,136 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # Every step of the story without a pointer.
+  class KeyboardTest < SystemTest
+    def focused = browser.switch_to.active_element
+
+    def press(*keys) = focused.send_keys(*keys)
+
+    # Tab until the focus is on something with this name.
+    def tab_to(name, back: false)
+      80.times do
+        return if focused_name.start_with?(name)
+
+        back ? press(%i[shift tab]) : press(:tab)
+      end
+      flunk "no way by Tab to #{name.inspect}; the focus is on #{focused_name.inspect}"
+    end
+
+    def focused_name
+      page.evaluate_script(<<~JS)
+        (({ activeElement: e }) => e.getAttribute("aria-label") || e.labels?.[0]?.textContent || e.innerText || "")(document)
+      JS
+    end
+
+    def assert_focus_shows
+      style = page.evaluate_script("(() => { const s = getComputedStyle(document.activeElement); return s.outlineStyle + ' ' + s.outlineWidth })()")
+      assert_equal "solid 3px", style, "the focus on #{focused_name.inspect} can't be seen"
+    end
+
+    def test_the_story_by_keyboard_alone
+      open_desk
+      assign_by_keys("Add a double-tap", "packet mark")
+      assert_text "Revision 2, saved"
+      assert_equal "double-tap: Mark the packet, now. Change", focused_name
+      assign_by_keys("Add a long-press", "answer", back: true)
+      assert_text "Revision 3, saved"
+
+      tab_to "Bind Edge key"
+      assert_focus_shows
+      press(:enter)
+      assert_text "Press what shall stand for Edge key"
+      press_key("F9", 0.05)
+      assert_button "Edge key: key F9 stands for it. Change"
+      tab_to "Start listening"
+      press(:enter)
+      assert_selector "h2", text: "Listening"
+      press_key("F9", 0.7)
+      assert_tiles "▬ long-press → Answer the call"
+
+      move_boundary_by_keys
+      assert_tiles "• tap → Wake the screen"
+      tab_to "Why"
+      assert_focus_shows
+      press(:escape)
+      press(:escape)
+      assert_button "Start listening"
+    end
+
+    def assign_by_keys(add, words, back: false)
+      tab_to(add, back:)
+      press(:enter)
+      assert_selector "aside"
+      assert_equal "Find an action", focused_name
+      press(words)
+      press(:tab)
+      press(:space)
+      tab_to "Put it on the"
+      assert_focus_shows
+      press(:enter)
+      assert_no_selector "aside"
+    end
+
+    def move_boundary_by_keys
+      tab_to "Long-press time of Edge key", back: true
+      press("9", "0", "0", :enter)
+      assert_text "Revision 4, saved"
+      assert_equal "900 ms", focused["aria-valuetext"]
+      press(:arrow_left, :arrow_left)
+      assert_text "Revision 5, saved"
+      assert_equal "880 ms", focused["aria-valuetext"]
+    end
+
+    def test_escape_takes_back_a_boundary_and_closes_the_sheet_where_it_came_from
+      open_desk
+      tab_to "Long-press time of Edge key"
+      press(:page_up)
+      assert_equal "600 ms", focused["aria-valuetext"]
+      press(:escape)
+      assert_equal "500 ms", focused["aria-valuetext"]
+
+      tab_to "Add a long-press", back: true
+      press(:enter)
+      assert_selector "aside"
+      press(:escape)
+      assert_no_selector "aside"
+      assert_equal "Add a long-press; tap acts when let go", focused_name
+      assert_text "Revision 1, saved"
+    end
+
+    def test_what_is_typed_beyond_the_range_is_kept_within_it
+      open_desk
+      tab_to "Tap gap of Edge key"
+      press("9", "9", "9", "9", :enter)
+      assert_text "Revision 2, saved"
+      assert_equal "3000 ms", focused["aria-valuetext"]
+    end
+
+    def test_f6_goes_round_the_panes
+      open_desk
+      names = Array.new(5) do
+        press(:f6)
+        page.evaluate_script("document.activeElement.getAttribute('aria-label')")
+      end
+      assert_equal ["Trail", "Hosts and devices", "Assign", "Bench", "Trail"], names
+    end
+
+    def test_the_table_does_the_same
+      open_desk
+      tab_to "Lanes"
+      press(:arrow_right)
+      tab_to "Edge key, long-press: Add"
+      press(:enter)
+      press("answer", :tab, :space)
+      tab_to "Put it on the long-press"
+      press(:enter)
+      assert_text "Revision 2, saved"
+      tab_to "Long-press time of Edge key, ms"
+      press([:control, "a"], "900", :enter)
+      assert_text "Revision 3, saved"
+      assert_text "at 900 ms"
+    end
+  end
+end

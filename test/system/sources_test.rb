@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # Everything this browser can hear: mouse buttons, pen, keys, gamepads; and how listening ends.
+  class SourcesTest < SystemTest
+    def setup
+      super
+      give_three_jobs
+    end
+
+    def teardown
+      browser.execute_cdp("Page.removeScriptToEvaluateOnNewDocument", identifier: @script) if @script
+      super
+    end
+
+    def bind_by(words)
+      click_button "Bind Edge key"
+      assert_text "Press what shall stand for Edge key"
+      yield
+      assert_button "Edge key: #{words} stands for it. Change"
+    end
+
+    def press_mouse(button) = browser.action.pointer_down(button).pause(duration: 0.05).pointer_up(button).perform
+
+    def over_lanes = browser.action.move_to(find("h2", text: "What each button does").native).perform
+
+    { back: "mouse back", middle: "mouse middle", right: "mouse right" }.each do |button, words|
+      define_method("test_the #{words} button is heard and swallowed") do
+        visit "about:blank"
+        open_desk
+        over_lanes
+        bind_by(words) { press_mouse(button) }
+        listen
+        over_lanes
+        press_mouse(button)
+
+        assert_tiles "• tap → Wake the screen"
+        assert_equal "/", URI(page.current_url).path
+      end
+    end
+
+    def test_a_second_mouse_button_while_one_is_down
+      open_desk
+      over_lanes
+      bind_by("mouse right") { press_mouse(:right) }
+      listen
+      over_lanes
+      browser.action.pointer_down(:middle).pointer_down(:right).pause(duration: 0.05).pointer_up(:right).pointer_up(:middle).perform
+
+      assert_tiles "• tap → Wake the screen"
+    end
+
+    def test_the_left_button_is_taken_only_on_the_patch
+      open_desk
+      bind_by("mouse left") { browser.action.move_to(find("[data-hears-primary]").native).click.perform }
+      listen
+      over_lanes
+      browser.action.click.perform
+      assert_tiles "• tap → Wake the screen"
+
+      click_button "Stop (Esc, Esc)"
+      assert_button "Start listening"
+    end
+
+    def test_a_gamepad
+      @script = browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: <<~JS)["identifier"]
+        const pad = { index: 0, timestamp: 0, buttons: [0, 1, 2].map(() => ({ pressed: false, value: 0 })) }
+        window.pressPad = (button, pressed) => { pad.buttons[button] = { pressed, value: pressed ? 1 : 0 }; pad.timestamp = performance.now() }
+        navigator.getGamepads = () => [pad]
+      JS
+      open_desk
+      tap = lambda do
+        page.execute_script("pressPad(2, true)")
+        sleep 0.1
+        page.execute_script("pressPad(2, false)")
+      end
+      bind_by("gamepad 1, button 2", &tap)
+      listen
+      tap.call
+
+      assert_tiles "• tap → Wake the screen"
+    end
+
+    def test_keys_typed_into_a_field_are_left_alone
+      open_desk
+      bind_edge_to "KeyA"
+      listen
+      lane { click_button "tap: Wake the screen" }
+      find_field("Find an action").send_keys "a"
+
+      assert_field "Find an action", with: "a"
+      assert_no_selector "ol[aria-label='Presses, newest first'] li"
+    end
+
+    def test_escape_twice_ends_listening_but_not_with_something_between
+      open_desk
+      bind_edge_to
+      listen
+      find("body").send_keys :escape
+      press_key("F8", 0.05)
+      find("body").send_keys :escape
+      assert_selector "h2", text: "Listening"
+
+      find("body").send_keys :escape
+      assert_button "Start listening"
+      key("keyDown", "F8", Time.now.to_f)
+      key("keyUp", "F8", Time.now.to_f)
+      assert_tiles "• tap → Wake the screen"
+    end
+
+    def test_losing_the_focus_ends_listening
+      open_desk
+      bind_edge_to
+      listen
+      page.execute_script("window.dispatchEvent(new Event('blur'))")
+      assert_button "Start listening"
+    end
+
+    def test_a_pressed_button_is_marked_by_outline_and_word
+      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "long_press_ms", value: 5000) }
+      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "tap_gap_ms", value: 3000) }
+      open_desk
+      bind_edge_to
+      listen
+      key("keyDown", "F8", Time.now.to_f)
+      lane { assert_text "down", exact: false }
+      assert_text(/down; becomes long: \d+ of 5000 ms/)
+      key("keyUp", "F8", Time.now.to_f)
+      assert_text(/let go; waiting for a further press: \d+ of 3000 ms/)
+      lane { assert_no_text "down" }
+    end
+
+    def test_a_binding_can_be_taken_away
+      open_desk
+      bind_edge_to
+      click_button "key F8 no longer stands for Edge key"
+      assert_button "Bind Edge key"
+    end
+  end
+end
