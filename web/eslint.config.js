@@ -14,7 +14,10 @@ export default tseslint.config(
       ...reactHooks.configs.recommended.rules,
       '@typescript-eslint/no-explicit-any': 'error',
       // A feature is entered by its door only.
-      'no-restricted-imports': ['error', { patterns: [{ regex: '^\\.\\./(?!\\.\\.)[a-z]+/|features/[a-z]+/.' }] }],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: '^\\.\\./(?!\\.\\.)[a-z]+/|features/[a-z]+/.' }] },
+      ],
     },
   },
 )

@@ -51,11 +51,15 @@ module Kippen
     # As Ctrl+C does: the signal goes to everything in the foreground.
     def stop(process, signal = "INT")
       Process.kill(signal, -process)
-      Process.wait(process)
-      @running.delete(process)
-      $?.exitstatus
+      wait(process)
     rescue Errno::ESRCH, Errno::ECHILD
       @running.delete(process)
+    end
+
+    def wait(process)
+      _, status = Process.wait2(process)
+      @running.delete(process)
+      status.exitstatus
     end
 
     # Runs to its end; returns [status, what it said].
@@ -123,9 +127,7 @@ module Kippen
       sleep 0.05 until acknowledged > 20
       Process.kill("KILL", Integer(`pgrep -g #{process} -f puma`.lines.first, 10))
       saving.join
-      Process.wait(process)
-      @running.delete(process)
-      assert_equal 1, $?.exitstatus
+      assert_equal 1, wait(process)
 
       start
       revision = client["revision"]
@@ -153,17 +155,43 @@ module Kippen
       taken&.close
     end
 
-    # A Node that is too old, and none to be had in its place.
-    def test_a_wrong_node_is_told
+    # Puts programs of the test's own in front of the system's; returns the environment.
+    def instead_of(programs)
       bin = File.join(@data, "bin")
       FileUtils.mkdir_p(bin)
-      File.write(File.join(bin, "node"), "#!/bin/sh\necho v18.20.4\n")
-      File.write(File.join(bin, "npm"), "#!/bin/sh\nexit 1\n")
-      FileUtils.chmod(0o755, Dir[File.join(bin, "*")])
-      status, said = refused("--port", @port.to_s, env: { "PATH" => "#{bin}:#{ENV.fetch("PATH")}", "XDG_CACHE_HOME" => File.join(@data, "cache") })
+      programs.each { |name, script| File.write(File.join(bin, name), "#!/bin/sh\n#{script}\n", perm: 0o755) }
+      { "PATH" => "#{bin}:#{ENV.fetch("PATH")}", "XDG_CACHE_HOME" => File.join(@data, "cache") }
+    end
+
+    # A Node that is too old, and none to be had in its place.
+    def test_a_wrong_node_is_told
+      status, said = refused("--port", @port.to_s, env: instead_of("node" => "echo v18.20.4", "npm" => "exit 1"))
 
       assert_equal 1, status
       assert_equal "start: Node 20.19 or newer is needed to build the pages; found 18.20.4", said.lines.last.chomp
+    end
+
+    def test_a_full_disk_is_told_before_anything_is_begun
+      df = "echo Filesystem; echo /dev/full 1000000 900000 102400 90% /"
+      assert_equal [1, "start: only 100 MB free in #{@data}, 1500 MB are needed; nothing was begun\n"],
+                   refused("--port", @port.to_s, env: instead_of("df" => df))
+      refute_path_exists File.join(@data, "postgres")
+    end
+
+    # The disk fills up while something is being installed.
+    def test_a_disk_that_fills_up_on_the_way_is_told
+      status, said = refused("--port", @port.to_s, env: instead_of("bundle" => "echo 'No space left on device - write' >&2; exit 1"))
+
+      assert_equal 1, status
+      assert_match(/\Astart: the disk is full; free some space and start again \(log: /, said.lines.last)
+    end
+
+    # As a user who may not install: the one line to run.
+    def test_missing_packages_are_named_to_an_ordinary_user
+      status, said = refused("--port", @port.to_s, env: instead_of("id" => "echo 1000", "dpkg-query" => "exit 1"))
+
+      assert_equal 1, status
+      assert_match(/\Astart: packages are missing; run this once, then start again: sudo apt-get install -y ca-certificates ruby .*postgresql\n\z/, said)
     end
 
     def test_postgresql_that_does_not_start_is_told

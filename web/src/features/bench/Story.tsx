@@ -22,15 +22,20 @@ export function Story({ shown, children }: { shown: ShownTile | undefined; child
     // Scrolls when the story is long: reachable by keyboard.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
     <section className={styles.story} aria-label="Why" tabIndex={0}>
-      <h3>
-        {main ? `Why ${main.phase === 'ignored' ? 'ignored' : `a ${main.gesture_name}`}?` : 'Not decided yet'}
-      </h3>
-      <p>{tile.sentences.join(' ')}</p>
+      <div className={styles.storyHead}>
+        <h3>
+          {main
+            ? `Why ${main.phase === 'ignored' ? 'ignored' : `a ${main.gesture_name}`}?`
+            : 'Not decided yet'}
+        </h3>
+        {children}
+      </div>
       {effects.map((effect, index) => (
         <p key={index} className={styles.effect}>
           {effect}
         </p>
       ))}
+      <p>{tile.sentences.join(' ')}</p>
     </section>
   )
 }

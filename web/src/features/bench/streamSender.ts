@@ -102,9 +102,14 @@ export class StreamSender {
       this.ports.onTrouble('Kippen’s server does not answer. Presses are kept and sent again.')
       return this.retryLater()
     }
-    const gone = new Set(messages)
-    this.kept = this.kept.filter((message) => !gone.has(message))
     this.ports.onTrouble(error instanceof Error ? error.message : 'A press could not be taken.')
+    const refused = refusedOf(error, messages)
+    if (refused.size === 0) return this.close()
+    // The numbers must follow on each other: where a message can't be, the time is told instead.
+    this.kept = this.kept.map((one) =>
+      refused.has(one) ? { number: one.number, source: '', kind: 'told', t_us: one.t_us } : one,
+    )
+    void this.flush()
   }
 
   /** The stream is full: what is kept goes into a new one. */
@@ -120,4 +125,11 @@ export class StreamSender {
     clearTimeout(this.retry)
     this.retry = setTimeout(() => void this.flush(), RETRY_MS)
   }
+}
+
+/** Which messages the server named as those that can't be taken. */
+function refusedOf(error: unknown, messages: Message[]): Set<Message> {
+  const faults = error instanceof Refused ? (error.problem.faults ?? []) : []
+  const indexes = faults.map((fault) => Number(/^\/messages\/(\d+)/.exec(fault.where)?.[1] ?? NaN))
+  return new Set(messages.filter((message, index) => indexes.includes(index) && message.kind !== 'told'))
 }

@@ -1,0 +1,169 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { Refused, type BenchView, type Message } from '../../shared/api'
+import { StreamSender } from './streamSender'
+
+const view = (received: number, more: Partial<BenchView> = {}): BenchView => ({
+  stream: 's1',
+  revision: 1,
+  received,
+  heard_through: received,
+  next_us: null,
+  now_us: 0,
+  waiting: [],
+  tiles: [],
+  ...more,
+})
+
+const refused = (status: number, ...places: string[]) =>
+  new Refused({
+    type: 'about:blank',
+    title: '',
+    status,
+    detail: 'no',
+    faults: places.map((where) => ({ where, message: 'unknown' })),
+  })
+
+interface Bench {
+  sender: StreamSender
+  sent: Message[][]
+  views: BenchView[]
+  troubles: (string | undefined)[]
+  begun: () => number
+}
+
+/** A sender whose server answers in turn with what is given, then with all it has. */
+function bench(...answers: (Partial<BenchView> | Error)[]): Bench {
+  const sent: Message[][] = []
+  const views: BenchView[] = []
+  const troubles: (string | undefined)[] = []
+  const known = new Set<number>()
+  const begin = vi.fn(() => Promise.resolve('s1'))
+  const sender = new StreamSender({
+    begin,
+    send: (_stream, messages) => {
+      sent.push(messages)
+      const answer = answers.shift() ?? {}
+      if (answer instanceof Error) return Promise.reject(answer)
+      messages.forEach((message) => known.add(message.number))
+      return Promise.resolve(view(known.size, answer))
+    },
+    onView: (one) => views.push(one),
+    onTrouble: (words) => troubles.push(words),
+    nowMs: () => Date.now(),
+  })
+  return { sender, sent, views, troubles, begun: () => begin.mock.calls.length }
+}
+
+const settle = (ms = 0) => vi.advanceTimersByTimeAsync(ms)
+
+describe('StreamSender', () => {
+  beforeEach(() => {
+    vi.useFakeTimers({ now: 0 })
+  })
+  afterEach(() => {
+    vi.useRealTimers()
+  })
+
+  it('numbers what it hears and stamps it in whole microseconds', async () => {
+    const { sender, sent, begun } = bench()
+    sender.hear('phone/edge', 'down', 12.3)
+    await settle()
+    sender.hear('phone/edge', 'up', 99.95)
+    await settle()
+    expect(sent).toEqual([
+      [{ number: 1, source: 'phone/edge', kind: 'down', t_us: 12300 }],
+      [{ number: 2, source: 'phone/edge', kind: 'up', t_us: 99950 }],
+    ])
+    expect(begun()).toBe(1)
+  })
+
+  it('tells the time at the moment the server asked for', async () => {
+    const { sender, sent } = bench({ next_us: 500_000 })
+    sender.hear('phone/edge', 'down', 0)
+    await settle(499)
+    expect(sent).toHaveLength(1)
+    await settle(1)
+    expect(sent[1]).toEqual([{ number: 2, source: '', kind: 'told', t_us: 500_000 }])
+  })
+
+  it('keeps what had no answer and sends it again, with what came meanwhile', async () => {
+    const { sender, sent, troubles } = bench(refused(0), refused(503))
+    sender.hear('phone/edge', 'down', 1)
+    await settle()
+    sender.hear('phone/edge', 'up', 2)
+    await settle(600)
+    expect(sent.map((messages) => messages.map((message) => message.number))).toEqual([[1], [1, 2], [1, 2]])
+    expect(troubles.at(-1)).toBeUndefined()
+    expect(troubles[0]).toBe('Kippen’s server does not answer. Presses are kept and sent again.')
+  })
+
+  it('sends again what the server is missing', async () => {
+    const { sender, sent } = bench({ heard_through: 0 })
+    sender.hear('phone/edge', 'down', 1)
+    await settle(600)
+    expect(sent.map((messages) => messages.map((message) => message.number))).toEqual([[1], [1]])
+  })
+
+  it('tells the time in place of a message that can not be taken, and says why', async () => {
+    const { sender, sent, troubles } = bench(refused(422, '/messages/0'))
+    sender.hear('phone/gone', 'down', 1)
+    await settle()
+    sender.hear('phone/edge', 'down', 2)
+    await settle(1000)
+    expect(
+      sent.map((messages) => messages.map(({ number, source, kind }) => [number, source, kind])),
+    ).toEqual([[[1, 'phone/gone', 'down']], [[1, '', 'told']], [[2, 'phone/edge', 'down']]])
+    expect(troubles[0]).toBe('no /messages/0: unknown')
+  })
+
+  it('gives up where it is not said what is wrong', async () => {
+    const { sender, sent } = bench(refused(404))
+    sender.hear('phone/edge', 'down', 1)
+    await settle(2000)
+    expect(sent).toHaveLength(1)
+  })
+
+  it('begins a new stream where one is full, numbered anew', async () => {
+    const { sender, sent, begun } = bench({}, refused(429))
+    sender.hear('phone/edge', 'down', 1)
+    await settle()
+    sender.hear('phone/edge', 'up', 2)
+    await settle(600)
+    expect(sent.map((messages) => messages.map((message) => message.number))).toEqual([[1], [2], [1]])
+    expect(begun()).toBe(2)
+  })
+
+  it('leaves an answer that knows less than one before', async () => {
+    const { sender, views } = bench({ received: 5 }, { received: 3 })
+    sender.hear('phone/edge', 'down', 1)
+    sender.hear('phone/edge', 'up', 2)
+    await settle()
+    expect(views.map((one) => one.received)).toEqual([5])
+  })
+
+  it('lets time run on after listening, unless a button is still down', async () => {
+    const up = bench({}, { next_us: 300_000 })
+    up.sender.hear('phone/edge', 'down', 0)
+    up.sender.hear('phone/edge', 'up', 0)
+    await settle()
+    up.sender.finish()
+    await settle(300)
+    expect(up.sent.at(-1)?.at(-1)?.kind).toBe('told')
+
+    const down = bench({ next_us: 900_000 })
+    down.sender.hear('phone/edge', 'down', 300)
+    await settle()
+    down.sender.finish()
+    await settle(1000)
+    expect(down.sent).toHaveLength(1)
+  })
+
+  it('tells the time that a changed fitting asks for', async () => {
+    const { sender, sent } = bench()
+    sender.hear('phone/edge', 'down', 0)
+    await settle()
+    sender.replan([view(1, { next_us: 50_000 }), view(9, { stream: 's2', next_us: 1 })])
+    await settle(50)
+    expect(sent[1]?.[0]).toMatchObject({ kind: 'told', t_us: 50_000 })
+  })
+})

@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest'
+import type { BenchView, Tile } from '../../shared/api'
+import { NO_TILES, shownTiles, takeHistory, takeView, tileWords } from './tiles'
+
+const result = (gesture: string, action: string | null, phase: 'fire' | 'end' | 'ignored' = 'fire') => ({
+  at_us: 0,
+  phase,
+  gesture,
+  gesture_name: gesture,
+  action_name: action,
+  effect: null,
+  reason: phase === 'ignored' ? 'brush' : null,
+  wait_us: 0,
+  wait: 'now',
+})
+
+const tile = (key: string, ...results: ReturnType<typeof result>[]): Tile => ({
+  key,
+  button: 'phone/edge',
+  button_name: 'Edge key',
+  began_us: 0,
+  over: true,
+  long_us: null,
+  touches: [],
+  results,
+  sentences: [],
+})
+
+const view = (
+  stream: string,
+  received: number,
+  revision: number,
+  ...tiles: Tile[]
+): BenchView & { revision: number } => ({
+  stream,
+  revision,
+  received,
+  heard_through: received,
+  next_us: null,
+  now_us: 0,
+  waiting: [],
+  tiles,
+})
+
+const summary = (state: typeof NO_TILES) =>
+  shownTiles(state).map(({ tile: one, was }) => [tileWords(one), was])
+
+describe('tiles', () => {
+  it('says what a tile came to', () => {
+    expect(tileWords(tile('a', result('tap', 'Wake')))).toBe('tap → Wake')
+    expect(tileWords(tile('a', result('tap', null)))).toBe('tap → nothing')
+    expect(tileWords(tile('a', result('', null, 'ignored')))).toBe('ignored, brush')
+    expect(tileWords(tile('a'))).toBe('not decided yet')
+  })
+
+  it('takes newer views and leaves older ones', () => {
+    const first = takeView(NO_TILES, view('s', 3, 1, tile('a', result('tap', 'Wake'))))
+    expect(takeView(first, view('s', 2, 1))).toBe(first)
+    expect(takeView(first, view('s', 9, 0))).toBe(first)
+  })
+
+  it('notes what a late message has changed, and what a moved boundary has', () => {
+    let state = takeView(NO_TILES, view('s', 1, 1, tile('a', result('long', 'Call'))))
+    state = takeView(state, view('s', 2, 1, tile('a', result('tap', 'Wake'))))
+    expect(summary(state)).toEqual([['tap → Wake', 'long → Call']])
+    state = takeView(state, view('s', 2, 2, tile('a', result('long', 'Call'))))
+    expect(summary(state)).toEqual([['long → Call', 'tap → Wake in revision 1']])
+  })
+
+  it('puts what is new in front and what was before behind', () => {
+    const live = takeView(NO_TILES, view('live', 1, 1, tile('l', result('tap', 'Wake'))))
+    const state = takeHistory(live, [
+      view('live', 1, 2, tile('l', result('tap', 'Mark'))),
+      view('old', 4, 2, tile('o', result('tap', 'Wake'))),
+    ])
+    expect(summary(state)).toEqual([
+      ['tap → Mark', 'tap → Wake in revision 1'],
+      ['tap → Wake', undefined],
+    ])
+    expect(summary(takeView(state, view('newest', 1, 2, tile('n', result('tap', 'Call')))))[0]).toEqual([
+      'tap → Call',
+      undefined,
+    ])
+  })
+})
