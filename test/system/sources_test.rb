@@ -64,6 +64,20 @@ module Kippen
       assert_button "Start listening"
     end
 
+    def test_a_pen
+      open_desk
+      pen = Selenium::WebDriver::Interactions.pointer(:pen, name: "pen")
+      touch_down = lambda do |element|
+        browser.action(devices: [pen]).move_to(element.native, device: "pen").pointer_down(:left, device: "pen")
+          .pause(duration: 0.05, device: pen).pointer_up(:left, device: "pen").perform
+      end
+      bind_by("pen tip") { touch_down.call(find("[data-hears-primary]")) }
+      listen
+      touch_down.call(find("h2", text: "What each button does"))
+
+      assert_tiles "• tap → Wake the screen"
+    end
+
     def test_a_gamepad
       @script = browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: <<~JS)["identifier"]
         const pad = { index: 0, timestamp: 0, buttons: [0, 1, 2].map(() => ({ pressed: false, value: 0 })) }

@@ -3,6 +3,7 @@
 require_relative "fitting/ids"
 require_relative "fitting/timing"
 require_relative "fitting/parts"
+require_relative "fitting/members"
 require_relative "fitting/reader"
 require_relative "fitting/list_reader"
 require_relative "fitting/assignment_reader"

@@ -4,6 +4,8 @@ module Kippen
   class Fitting
     # Reads the assignments of a fitting against its buttons, modes and places.
     class AssignmentReader
+      include Members
+
       HOW = %w[held latch lock clear].freeze
       REPEAT_MS = { "after_ms" => 50..5000, "every_ms" => 10..2000 }.freeze
       CAN_REPEAT = %w[hold long_press].freeze
@@ -98,13 +100,6 @@ module Kippen
         return Timing.microseconds(value) unless fault
 
         @faults.add("#{pointer}/repeat/#{key}", fault)
-      end
-
-      def flag(item, key, pointer)
-        value = item.fetch(key, false)
-        return value if [true, false].include?(value)
-
-        @faults.add("#{pointer}/#{key}", "is #{Faults.show(value)}, must be true or false")
       end
 
       def notch_can(gesture, button, pointer)

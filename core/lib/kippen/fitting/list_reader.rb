@@ -5,6 +5,8 @@ module Kippen
     # Reads the lists of a fitting: hosts, devices with buttons, modes, places.
     # Tells every fault; a part with a fault in it may be missing from what is returned.
     class ListReader
+      include Members
+
       KINDS = %w[contact force notch].freeze
       OTHERWISE = %w[base builtin nothing].freeze
       THE_ONE_HOST = Host.new(id: "", name: nil).freeze
@@ -123,20 +125,6 @@ module Kippen
         return value if value.nil? || (value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS)
 
         @faults.add("#{pointer}/#{key}", "must be text of at most #{Limits::NAME_CHARACTERS} characters")
-      end
-
-      def choice(item, key, allowed, default, pointer)
-        value = item.fetch(key, default)
-        return value if allowed.include?(value)
-
-        @faults.add("#{pointer}/#{key}", "is #{Faults.show(value)}, must be one of #{allowed.join(", ")}") || default
-      end
-
-      def flag(item, key, pointer)
-        value = item.fetch(key, false)
-        return value if [true, false].include?(value)
-
-        @faults.add("#{pointer}/#{key}", "is #{Faults.show(value)}, must be true or false")
       end
 
       def unique(pointer, found)

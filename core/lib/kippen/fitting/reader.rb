@@ -5,6 +5,8 @@ module Kippen
     # Reads a fitting from its JSON object: shape first, then what refers to what.
     # Refuses it whole, with every fault, or returns a frozen Fitting.
     class Reader
+      include Members
+
       def initialize(document)
         @document = document
         @faults = Faults.new
@@ -20,7 +22,7 @@ module Kippen
         buttons = devices.flat_map(&:buttons).to_h { |button| [button.ref, button] }
         timings = read_timings(buttons)
         assignments = AssignmentReader.new(@document, @faults, buttons, modes, places).assignments
-        follow = choice("follow", FOLLOW, "pointer")
+        follow = choice(@document, "follow", FOLLOW, "pointer", "")
         check_client
         @faults.raise_any
         Fitting.new(document: deep_freeze(@document), follow:, hosts:, devices:, modes:, places:, assignments:, timings:)
@@ -46,13 +48,6 @@ module Kippen
 
           @faults.add("/client/#{key}", "must be text of 1 to #{Limits::NAME_CHARACTERS} characters")
         end
-      end
-
-      def choice(name, allowed, default)
-        value = @document.fetch(name, default)
-        return value if allowed.include?(value)
-
-        @faults.add("/#{name}", "is #{Faults.show(value)}, must be one of #{allowed.join(", ")}")
       end
 
       # The defaults, and for each button what it changes of them.
