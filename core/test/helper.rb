@@ -2,6 +2,7 @@
 
 require "minitest/autorun"
 require "stringio"
+require "tmpdir"
 require_relative "../lib/kippen"
 
 module Kippen

@@ -29,7 +29,7 @@ module Kippen
       def tile(stream, story)
         { "key" => "#{stream}/#{story.button.ref}/#{story.began_us}/#{story.touches.first.verdict == "stray" ? "stray" : "press"}",
           "button" => story.button.ref, "button_name" => story.button.name || story.button.id,
-          "began_us" => story.began_us, "over" => story.over, "long_us" => story.choice&.long && story.long_us,
+          "began_us" => story.began_us, "over" => story.over, "long_us" => story.choice&.long && @fitting.timing(story.button).long_press_us,
           "touches" => story.touches.map { |touch| touch(touch) },
           "results" => story.rows.map { |row| result(story, row) }, "sentences" => @telling.sentences(story) }
       end

@@ -76,7 +76,7 @@ module Kippen
         find("li", text: "double-tap").click_button
         assert_text "Closed for 80 ms. Pressed again 120 ms after letting go, for 80 ms. The second press makes it a double-tap"
         find("li", text: "Wake the screen").click_button
-        assert_text "Everywhere keeps the built-in for a tap on this button: Wake the screen. It waited 300 ms."
+        assert_text "Everywhere keeps the built-in for a tap on this button: Wake the screen. It waited 300 ms (tap gap)."
       end
     end
 

@@ -8,6 +8,7 @@ module Kippen
     USAGE = <<~TEXT
       bin/kippen replay --fitting F.json --trace T.csv   what every press of a trace does, one JSON object a line
       bin/kippen replay --cases FILE.json                the same for every case of a file of worked cases
+      bin/kippen explain --fitting F.json --trace T.csv  the account of every press: what was heard, filtered, looked at, and why
       "-" in place of a file reads standard input. A bad file: exit 2, one line a fault on standard error.
     TEXT
 
@@ -25,8 +26,9 @@ module Kippen
       command, *rest = arguments
       case command
       when "replay" then replay(options(rest))
+      when "explain" then explain(options(rest))
       when "--help", "help", nil then @output.puts USAGE
-      else raise Misuse, "unknown command #{command}, must be replay\n#{USAGE}"
+      else raise Misuse, "unknown command #{command}, must be replay or explain\n#{USAGE}"
       end
       0
     rescue Invalid => e
@@ -73,6 +75,15 @@ module Kippen
         Press::Replay.stream(fitting, Formats::TraceCsv.new(io)) { |outcome| lines << Formats::OutcomeJson.line(outcome) }
       end
       @output.puts lines
+    end
+
+    def explain(given)
+      raise Misuse, "explain takes --fitting and --trace\n#{USAGE}" unless given.keys.sort == %i[fitting trace]
+
+      fitting = Formats::FittingJson.read(text(given[:fitting], Limits::FITTING_BYTES))
+      stories = Press::Stories.new
+      open_file(given[:trace]) { |io| Press::Replay.stream(fitting, Formats::TraceCsv.new(io), recorder: stories) { nil } }
+      stories.stories.each { |story| @output.puts JSON.generate(Press::Account.of(fitting, story)) }
     end
 
     def text(file, limit) = open_file(file) { |io| io.read(limit + 1) || "" }

@@ -9,6 +9,9 @@ module Kippen
 
     COUNTS = { 2 => "second", 3 => "third" }.freeze
 
+    PARTS = { "brush_guard" => "brush guard", "gap_bridge" => "gap bridge", "press" => "the press itself", "tap_gap" => "tap gap",
+              "touch" => "a touch that might have become a press" }.freeze
+
     EN = {
       closed: "Closed for %{length} ms.",
       closed_still: "Closed, still down.",
@@ -17,8 +20,8 @@ module Kippen
       closed_gaps_many: "Closed for %{length} ms with drop-outs of %{gaps} ms, carried across by the gap bridge.",
       again: "Pressed again %{apart} ms after letting go, for %{length} ms.",
       again_still: "Pressed again %{apart} ms after letting go, still down.",
-      brush: "Shorter than the brush guard: ignored.",
-      bounce: "Came too soon after the press before, within the bounce guard: ignored.",
+      brush: "Shorter than the brush guard of %{needed} ms: ignored.",
+      bounce: "Came %{since} ms after the one before; the bounce guard is %{needed} ms: ignored.",
       beyond: "One press more than this button counts: ignored.",
       stray: "An edge that fits nothing heard before: ignored.",
       not_long: "Let go before %{long} ms: not a long-press.",
@@ -38,8 +41,10 @@ module Kippen
       rule: "%{place} has for a %{gesture} on this button: %{action}.",
       rule_none: "Nothing is assigned to a %{gesture} on this button.",
       fell_through: "%{place} has nothing for it.",
+      switched_off: "%{place} has something for it that is switched off.",
       waited_none: "It did not wait.",
-      waited: "It waited %{wait} ms.",
+      waited_for: "It waited %{wait} ms (%{what}).",
+      waited_parts: "It waited %{wait} ms: %{parts}.",
       pending_long: "At %{long} ms it becomes long.",
       pending_more: "Waiting for a further press.",
       everywhere: "Everywhere",

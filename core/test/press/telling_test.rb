@@ -30,13 +30,13 @@ module Kippen
         ->(t) { { "timing" => { "gap_bridge_ms" => 20 }, "assignments" => [t.assign("tap"), t.assign("long_press")] } },
         [[0, "down"], [50, "up"], [58, "down"], [120, "up"], [131, "down"], [212, "up"], [400, "told"]],
         "Closed for 212 ms with drop-outs of 8 and 11 ms, carried across by the gap bridge. Let go before 500 ms: a tap. " \
-        "Everywhere has for a tap on this button: Next page. It waited 20 ms."
+        "Everywhere has for a tap on this button: Next page. It waited 20 ms (gap bridge)."
       ],
       "the place that had nothing is told" => [
         ->(t) { { "places" => PLACES, "assignments" => [t.assign("tap"), t.assign("double_tap", place: "letters")] } },
         [[0, "pointer_in", "", "rookery"], [10, "down"], [110, "up"], [800, "told"]],
         "Closed for 100 ms. No second press came within the tap gap: a tap. In Rookery has nothing for it. " \
-        "Everywhere has for a tap on this button: Next page. It waited 300 ms."
+        "Everywhere has for a tap on this button: Next page. It waited 300 ms (tap gap)."
       ],
       "a double-tap" => [
         ->(t) { { "assignments" => [t.assign("double_tap")] } }, [[0, "down"], [80, "up"], [200, "down"], [260, "up"], [900, "told"]],
@@ -45,11 +45,23 @@ module Kippen
       ],
       "a gesture that nothing is assigned to" => [
         ->(t) { { "assignments" => [t.assign("double_tap")] } }, [[0, "down"], [80, "up"], [900, "told"]],
-        "Closed for 80 ms. No second press came within the tap gap: a tap. Nothing is assigned to a tap on this button. It waited 300 ms."
+        "Closed for 80 ms. No second press came within the tap gap: a tap. Nothing is assigned to a tap on this button. It waited 300 ms (tap gap)."
+      ],
+      "what is switched off is told" => [
+        ->(t) { { "places" => PLACES, "assignments" => [t.assign("tap"), t.assign("tap", place: "letters", off: true)] } },
+        [[0, "pointer_in", "", "rookery"], [10, "down"], [110, "up"], [800, "told"]],
+        "Closed for 100 ms. Nothing else is on this button, so the tap acts as soon as it is pressed. " \
+        "In Rookery has something for it that is switched off. Everywhere has for a tap on this button: Next page. It did not wait."
+      ],
+      "a wait in parts" => [
+        ->(t) { { "timing" => { "gap_bridge_ms" => 20 }, "assignments" => [t.assign("tap"), t.assign("double_tap")] } },
+        [[0, "down"], [100, "up"], [800, "told"]],
+        "Closed for 100 ms. No second press came within the tap gap: a tap. " \
+        "Everywhere has for a tap on this button: Next page. It waited 300 ms: 20 ms gap bridge and 280 ms tap gap."
       ],
       "a touch too short" => [
         ->(t) { { "timing" => { "brush_guard_ms" => 40 }, "assignments" => [t.assign("tap")] } }, [[0, "down"], [31, "up"]],
-        "Closed for 31 ms. Shorter than the brush guard: ignored."
+        "Closed for 31 ms. Shorter than the brush guard of 40 ms: ignored."
       ],
       "a press not decided yet" => [
         ->(t) { { "assignments" => [t.assign("long_press")] } }, [[0, "down"], [300, "told"]], "Closed, still down. At 500 ms it becomes long."
@@ -69,7 +81,7 @@ module Kippen
       members = { "timing" => { "bounce_guard_ms" => 50 }, "assignments" => [assign("tap")] }
       assert_equal ["Closed for 20 ms. Nothing else is on this button, so the tap acts as soon as it is pressed. " \
                     "Everywhere has for a tap on this button: Next page. It did not wait.",
-                    "Closed for 10 ms. Came too soon after the press before, within the bounce guard: ignored."],
+                    "Closed for 10 ms. Came 30 ms after the one before; the bounce guard is 50 ms: ignored."],
                    told(members, [0, "down"], [20, "up"], [30, "down"], [40, "up"])
     end
 

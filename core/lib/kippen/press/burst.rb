@@ -16,12 +16,14 @@ module Kippen
     #   :beyond  – a press down beyond the top count
     #   :holding – became long; lasts until the release
     class Burst
-      attr_reader :choice, :mode, :origin, :began_us
+      attr_reader :choice, :mode, :origin, :began_us, :spot
       attr_accessor :state, :count, :last_start_us, :last_release_us, :closed, :repeat_us, :told
 
       # origin – the Hold or :latch that the mode came from, nil otherwise
       # closed – no further press is waited for
-      def initialize(choice, mode, origin, began_us, closed)
+      # spot   – where pointer or focus was when it began
+      def initialize(choice, mode, origin, began_us, closed, spot)
+        @spot = spot
         @choice = choice
         @mode = mode
         @origin = origin

@@ -10,6 +10,7 @@ module Kippen
     class Engine
       include Gestures
       include Modes
+      include Saving
 
       # Time went back. Says which time came after which.
       class TimeRunsBackwards < Error; end
@@ -33,11 +34,13 @@ module Kippen
       def down(time_us, button)
         advance(time_us)
         close_contact(@contacts[button])
+        run_due(time_us)
       end
 
       def up(time_us, button)
         advance(time_us)
         open_contact(@contacts[button])
+        run_due(time_us)
       end
 
       # level – 0..1, in parts of full scale
@@ -49,11 +52,13 @@ module Kippen
         elsif level >= contact.press_at
           close_contact(contact)
         end
+        run_due(time_us)
       end
 
       def notch(time_us, button)
         advance(time_us)
         take_notch(@contacts[button])
+        run_due(time_us)
       end
 
       # where – "app", "app/part" or "" for nowhere; host – its id
@@ -76,8 +81,7 @@ module Kippen
       # What every button waits for next, in the fitting's order: an Array of Bench::Waiting.
       def waiting
         @contacts.filter_map do |contact|
-          entry = contact.entry or next
-          Bench::Waiting.new(contact.button.ref, Bench::FOR[@schedule.kind(entry)], @schedule.due_us(entry))
+          Bench::Waiting.new(contact.button.ref, Bench::FOR[contact.due_kind], contact.due_us) if contact.entry
         end
       end
 
@@ -100,18 +104,23 @@ module Kippen
       def advance(time_us)
         raise TimeRunsBackwards, "#{time_us} µs comes after #{@now_us} µs" if time_us < @now_us
 
-        while (entry = @schedule.take_due(time_us))
-          @now_us = @schedule.due_us(entry)
-          contact = @contacts[@schedule.button(entry)]
-          contact.entry = nil
-          run(@schedule.kind(entry), contact)
-          arm(contact)
-        end
+        run_due(time_us)
         @now_us = time_us
       end
 
-      def run(kind, contact)
-        case kind
+      # Runs what is due at or before the time, one after another; each may bring more.
+      def run_due(time_us)
+        while (index = @schedule.take_due(time_us))
+          contact = @contacts[index]
+          contact.entry = nil
+          @now_us = contact.due_us
+          run(contact)
+          arm(contact)
+        end
+      end
+
+      def run(contact)
+        case contact.due_kind
         when Schedule::RELEASE_KNOWN then release_known(contact)
         when Schedule::PRESS_KNOWN then press_known(contact)
         when Schedule::LONG_PRESS then become_long(contact)
@@ -206,7 +215,7 @@ module Kippen
       # Works out the button's next timer anew. What became possible only now is due now.
       def arm(contact)
         old = contact.entry
-        entry = next_entry(contact)
+        entry = next_timer(contact) ? @schedule.entry(contact.due_us, contact.due_kind, contact.index) : nil
         return if entry == old
 
         @schedule.remove(old) if old
@@ -214,34 +223,37 @@ module Kippen
         contact.entry = entry
       end
 
-      def next_entry(contact)
+      # Notes in the contact which of its timers comes next. Returns whether there is one.
+      def next_timer(contact)
         opened = contact.opened_us
-        first = due(opened + contact.gap_bridge, Schedule::RELEASE_KNOWN, contact) if opened
+        contact.due_kind = nil
+        due(contact, opened + contact.gap_bridge, Schedule::RELEASE_KNOWN) if opened
         if contact.verdict == :pending
-          return first if opened
-
-          return due(contact.began_us + contact.brush_guard, Schedule::PRESS_KNOWN, contact)
+          due(contact, contact.began_us + contact.brush_guard, Schedule::PRESS_KNOWN) unless opened
+        elsif (burst = contact.burst)
+          burst_timer(contact, burst, opened)
         end
-        burst = contact.burst
-        second = burst_entry(contact, burst, opened) if burst
-        return first || second unless first && second
-
-        [first, second].min
+        contact.due_kind
       end
 
-      def burst_entry(contact, burst, opened)
+      def burst_timer(contact, burst, opened)
         case burst.state
         when :first
-          due(burst.began_us + contact.long_press, Schedule::LONG_PRESS, contact) unless opened
+          due(contact, burst.began_us + contact.long_press, Schedule::LONG_PRESS) unless opened
         when :between, :after
-          due(burst.closed ? @now_us : burst.joins_before(contact), Schedule::TAP_GAP, contact)
+          due(contact, burst.closed ? @now_us : burst.joins_before(contact), Schedule::TAP_GAP)
         when :holding
-          due(burst.repeat_us, Schedule::REPEAT, contact) if burst.repeat_us
+          due(contact, burst.repeat_us, Schedule::REPEAT) if burst.repeat_us
         end
       end
 
-      def due(time_us, kind, contact)
-        @schedule.entry([time_us, @now_us].max, kind, contact.index)
+      # Kinds are tried in their order, so at the same time the first one stays.
+      def due(contact, time_us, kind)
+        time_us = @now_us if time_us < @now_us
+        return if contact.due_kind && contact.due_us <= time_us
+
+        contact.due_us = time_us
+        contact.due_kind = kind
       end
     end
   end

@@ -24,22 +24,22 @@ module Kippen
         wanted = KINDS[kind] or refuse("unknown kind #{Faults.show(kind)}, must be one of #{ALL.join(", ")}")
         button = @buttons[source] or refuse("unknown button #{Faults.show(source)}")
         refuse("#{source} is a #{button.kind} button and can't give #{kind}") unless button.kind == wanted
-        return [kind, button.index, level(value)] if kind == "level"
+        return [:level, button.index, level(value)] if kind == "level"
 
         refuse("#{kind} takes no value, has #{Faults.show(value)}") unless value.empty?
-        [kind, button.index, nil]
+        [kind.to_sym, button.index, nil]
       end
 
       # Takes an Engine, a time and what #read returned.
       def feed(engine, time_us, event)
         kind, target, value = event
         case kind
-        when "down" then engine.down(time_us, target)
-        when "up" then engine.up(time_us, target)
-        when "level" then engine.level(time_us, target, value)
-        when "notch" then engine.notch(time_us, target)
-        when "pointer_in" then engine.pointer_in(time_us, target, value)
-        when "focus_in" then engine.focus_in(time_us, target, value)
+        when :down then engine.down(time_us, target)
+        when :up then engine.up(time_us, target)
+        when :level then engine.level(time_us, target, value)
+        when :notch then engine.notch(time_us, target)
+        when :pointer_in then engine.pointer_in(time_us, target, value)
+        when :focus_in then engine.focus_in(time_us, target, value)
         else engine.tell(time_us)
         end
       end
@@ -53,12 +53,12 @@ module Kippen
         id = source.empty? && hosts.size == 1 ? hosts.first.id : source
         refuse("unknown host #{Faults.show(source)}") unless hosts.any? { |host| host.id == id }
         refuse("#{kind} takes app, app/part or nothing, has #{Faults.show(value)}") unless value.empty? || Fitting::Ids.spot?(value)
-        [kind, id, value]
+        [kind.to_sym, id, value]
       end
 
       def read_end(source, value)
         refuse("end takes no source and no value") unless source.empty? && value.empty?
-        ["end", nil, nil]
+        [:end, nil, nil]
       end
 
       def level(text)

@@ -21,9 +21,10 @@ module Kippen
 
       def start_burst(contact)
         mode, origin, closed = mode_for(contact)
-        choice = @resolver.choice(contact.button, mode, here(contact.host))
-        burst = contact.burst = Burst.new(choice, mode, origin, contact.began_us, closed)
-        @recorder&.burst(contact, burst, here(contact.host))
+        spot = here(contact.host)
+        choice = @resolver.choice(contact.button, mode, spot)
+        burst = contact.burst = Burst.new(choice, mode, origin, contact.began_us, closed, spot)
+        @recorder&.burst(contact, burst)
         begin_burst(contact, burst, choice)
       end
 
@@ -162,9 +163,10 @@ module Kippen
       def notch_known(contact)
         contact.began_us = @now_us
         mode, origin, = mode_for(contact)
-        choice = @resolver.choice(contact.button, mode, here(contact.host))
-        burst = Burst.new(choice, mode, origin, @now_us, false)
-        @recorder&.burst(contact, burst, here(contact.host))
+        spot = here(contact.host)
+        choice = @resolver.choice(contact.button, mode, spot)
+        burst = Burst.new(choice, mode, origin, @now_us, false, spot)
+        @recorder&.burst(contact, burst)
         contact.began_us = nil
         case choice.kind
         when :assigned then fire(contact, burst, choice.tap, :notch)

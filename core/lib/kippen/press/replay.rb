@@ -13,8 +13,8 @@ module Kippen
       end
 
       # trace – a Formats::TraceCsv. Yields Outcomes as they are decided.
-      def self.stream(fitting, trace, &block)
-        engine = Engine.new(fitting)
+      def self.stream(fitting, trace, recorder: nil, &block)
+        engine = Engine.new(fitting, recorder:)
         events = Events.new(fitting)
         trace.each do |time, source, kind, value, row|
           events.feed(engine, time, events.read(source, kind, value))

@@ -7,7 +7,8 @@ module Kippen
     # says that base holds otherwise. Every answer is worked out once and kept.
     class Resolver
       # Where a host's pointer or focus is: the places that hold there, closest first.
-      Spot = Struct.new(:app, :part, :places)
+      # choices – what has been worked out there: mode => [Choice by the button's index]
+      Spot = Struct.new(:where, :places, :choices)
 
       # What a button can do here and now.
       # kind – :assigned, :builtin or :blocked; the five gestures' assignments or nil
@@ -29,7 +30,7 @@ module Kippen
         @live = live_assignments
         @otherwise = fitting.modes.to_h { |mode| [mode.id, mode.otherwise] }
         @spots = {}
-        @choices = {}
+        @choices = Hash.new { |all, places| all[places] = {} }
       end
 
       # where – "app", "app/part" or "" for nowhere. A part not known counts as the app.
@@ -37,13 +38,14 @@ module Kippen
         @spots[where] ||= begin
           app, part = where.split("/", 2)
           closest = part && @places[[app, part]]
-          Spot.new(app, part, [closest, @places[[app, nil]], Fitting::EVERYWHERE].compact.freeze).freeze
+          at(where, [closest, @places[[app, nil]], Fitting::EVERYWHERE].compact)
         end
       end
 
       # Takes a Button, a mode's id and a Spot; returns a Choice.
       def choice(button, mode, spot)
-        @choices[[button.index, mode, spot.places]] ||= resolve(button, mode, spot)
+        by_button = spot.choices[mode] ||= []
+        by_button[button.index] ||= resolve(button, mode, spot)
       end
 
       # Does the mode itself, not what it falls back to, say anything about the button here?
@@ -53,6 +55,9 @@ module Kippen
       end
 
       private
+
+      # Where the same places hold, the same choices do: many spots may share them.
+      def at(where, places) = Spot.new(where, places.freeze, @choices[places]).freeze
 
       # button ref => { [mode, place] => { gesture => assignment } }, what is off left out
       def live_assignments

@@ -37,18 +37,16 @@ module Kippen
         @entries.delete_at(place_of(entry))
       end
 
-      # Takes off and returns the next entry due at or before the time, or nil.
+      # Takes off and returns the button of the next entry due at or before the time, or nil.
       def take_due(time_us)
         last = @entries.last
-        last && last < (time_us + 1) * @span ? @entries.pop : nil
+        return if last.nil? || last >= (time_us + 1) * @span
+
+        @entries.pop % @buttons
       end
 
       # When the next entry is due, in microseconds, or nil.
       def next_us = @entries.empty? ? nil : @entries.last / @span
-
-      def due_us(entry) = entry / @span
-      def kind(entry) = (entry % @span) / @buttons
-      def button(entry) = entry % @buttons
 
       private
 

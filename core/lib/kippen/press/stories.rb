@@ -6,12 +6,16 @@ module Kippen
     # what it was made of: the raw touches, what bridged them, and why each row was decided.
     class Stories
       # One touch as heard. verdict: "pending", "press", "bounce", "brush", "beyond", "stray"
-      Touch = Struct.new(:began_us, :ended_us, :gaps, :verdict, :known_us, keyword_init: true)
+      # bounce – [µs since the reference, µs the guard asks for], nil where no guard ran
+      # brush_us – what the brush guard asks for
+      Touch = Struct.new(:began_us, :ended_us, :gaps, :verdict, :known_us, :bounce, :brush_us, keyword_init: true)
       Row = Struct.new(:outcome, :why)
 
       # touches and rows in order; choice, mode, spot – what the burst took when it began
-      Story = Struct.new(:button, :touches, :rows, :choice, :mode, :spot, :over, :long_us, keyword_init: true) do
+      # origin – where the mode came from: "held", "latch", or nil for locked and base
+      Story = Struct.new(:button, :touches, :rows, :choice, :mode, :origin, :spot, :over, keyword_init: true) do
         def began_us = touches.first.began_us
+        def presses = touches.select { |touch| %w[press beyond].include?(touch.verdict) }
       end
 
       attr_reader :stories
@@ -23,7 +27,8 @@ module Kippen
       end
 
       def closed(contact, time_us)
-        touch = @touch[contact.index] = Touch.new(began_us: time_us, gaps: [], verdict: "pending")
+        bounce = [time_us - contact.bounce_ref, contact.bounce_guard] if contact.bounce_ref && contact.bounce_guard.positive?
+        touch = @touch[contact.index] = Touch.new(began_us: time_us, gaps: [], verdict: "pending", bounce:, brush_us: contact.brush_guard)
         @open[contact.index] ? nil : tell(contact, touch)
       end
 
@@ -51,12 +56,12 @@ module Kippen
         tell(contact, touch)
       end
 
-      def burst(contact, burst, spot)
+      def burst(contact, burst)
         story = @open[contact.index]
         story.choice = burst.choice
         story.mode = burst.mode
-        story.spot = spot
-        story.long_us = contact.long_press
+        story.spot = burst.spot
+        story.origin = burst.origin == :latch ? "latch" : burst.origin && "held"
       end
 
       def ignored(contact, outcome)

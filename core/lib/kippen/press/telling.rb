@@ -21,30 +21,14 @@ module Kippen
         @catalogue.name(outcome.action, @fitting.button(outcome.button).builtin)
       end
 
-      # Microseconds from the moment the person had done all of the gesture until it
-      # happened; nil where there is no such moment (a repeat, an end, an ignored row).
-      def wait_us(story, row)
-        outcome = row.outcome
-        return unless %w[fire start unassigned].include?(outcome.phase)
-
-        done = done_us(story, row)
-        done && [outcome.at_us - done, 0].max
-      end
+      # Microseconds that an outcome waited, or nil; see WaitParts.
+      def wait_us(story, row) = wait(story, row).total_us
 
       private
 
-      def done_us(story, row)
-        pressed = story.touches.select { |touch| %w[press beyond].include?(touch.verdict) }
-        case row.why
-        when :long_reached then story.began_us + story.long_us
-        when :let_go, :gap_over, :closed
-          row.outcome.gesture == "tap" ? pressed.first.ended_us : last_counted(pressed, row).began_us
-        when :top_reached then last_counted(pressed, row).began_us
-        when :press_known, :notch then story.began_us
-        end
-      end
+      def wait(story, row) = WaitParts.new(story, row, @fitting.timing(story.button))
 
-      def last_counted(pressed, row) = pressed[Resolver::TAPS.index(row.outcome.gesture)]
+      def long(story) = Words.ms(@fitting.timing(story.button).long_press_us)
 
       def touches(story)
         story.touches.each_with_index.map do |touch, index|
@@ -73,15 +57,24 @@ module Kippen
       end
 
       def row(story, row)
-        return [Words.say(row.why)] if row.outcome.phase == "ignored"
+        return [ignored(story, row)] if row.outcome.phase == "ignored"
         return [] if %w[repeat end].include?(row.outcome.phase)
 
         [*why(story, row), *rule(story, row.outcome), waited(story, row)]
       end
 
+      def ignored(story, row)
+        touch = story.touches.find { |one| one.began_us == row.outcome.began_us }
+        case row.why
+        when :bounce then Words.say(:bounce, since: Words.measured(touch.bounce[0]), needed: Words.ms(touch.bounce[1]))
+        when :brush then Words.say(:brush, needed: Words.ms(touch.brush_us))
+        else Words.say(row.why)
+        end
+      end
+
       def why(story, row)
         gesture = Words::GESTURES.fetch(row.outcome.gesture)
-        long = Words.ms(story.long_us)
+        long = long(story)
         case row.why
         when :let_go then let_go(story, row, gesture, long)
         when :long_reached then Words.say(:long_reached, long:, gesture:)
@@ -111,17 +104,28 @@ module Kippen
         end
       end
 
-      # Which assignment won, and what closer place had nothing.
+      # Which assignment won, and why those closer did not.
       def rule(story, outcome)
         return if outcome.gesture == "builtin"
 
         gesture = Words::GESTURES.fetch(outcome.gesture)
-        return Words.say(:rule_none, gesture:) unless outcome.place
+        [*passed(story, outcome), outcome.place ? won(outcome, gesture) : Words.say(:rule_none, gesture:)]
+      end
 
-        passed = story.spot.places.take_while { |place| place != outcome.place }
+      def won(outcome, gesture)
         key = outcome.action["kind"] == "builtin" ? :rule_kept : :rule
-        [*passed.map { |place| Words.say(:fell_through, place: place_name(place)) },
-         Words.say(key, place: place_name(outcome.place), gesture:, action: action_name(outcome))]
+        Words.say(key, place: place_name(outcome.place), gesture:, action: action_name(outcome))
+      end
+
+      # Closer places that had nothing, and what is kept but switched off.
+      def passed(story, outcome)
+        candidates = Candidates.of(@fitting, story.button, outcome.gesture, story.mode, story.spot)
+        off = candidates.select { |one| one.result == "off" && story.spot.places.include?(one.assignment.place) }.map { |one| one.assignment.place }
+        story.spot.places.take_while { |place| place != outcome.place }.filter_map do |place|
+          next Words.say(:switched_off, place: place_name(place)) if off.include?(place)
+
+          Words.say(:fell_through, place: place_name(place)) if outcome.place
+        end
       end
 
       def place_name(id)
@@ -132,8 +136,15 @@ module Kippen
       end
 
       def waited(story, row)
-        wait = wait_us(story, row) or return
-        wait.zero? ? Words.say(:waited_none) : Words.say(:waited, wait: Words.ms(wait))
+        wait = wait(story, row)
+        total = wait.total_us or return
+        return Words.say(:waited_none) if total.zero?
+
+        parts = wait.parts
+        return Words.say(:waited_for, wait: Words.ms(total), what: Words::PARTS.fetch(parts.keys.first)) if parts.size == 1
+
+        list = parts.map { |name, us| "#{Words.ms(us)} ms #{Words::PARTS.fetch(name)}" }
+        Words.say(:waited_parts, wait: Words.ms(total), parts: list(list))
       end
 
       # What an undecided burst is waiting for.
@@ -141,7 +152,7 @@ module Kippen
         return if story.over || story.choice.nil? || story.rows.any?
         return Words.say(:pending_more) if story.touches.last.ended_us
 
-        Words.say(:pending_long, long: Words.ms(story.long_us)) if story.choice.long
+        Words.say(:pending_long, long: long(story)) if story.choice.long
       end
     end
   end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Press
+    # An engine's state as plain JSON values, to be taken up again at any point, in
+    # another process too. Outcomes that haven't been taken are not part of it.
+    module Saving
+      FORMAT = "press-state/1"
+      CONTACT = %i[closed began_us opened_us verdict bounce_ref].freeze
+      BURST = %i[mode began_us closed state count last_start_us last_release_us repeat_us told].freeze
+
+      # Returns a Hash of Strings, Integers, booleans, Arrays and Hashes.
+      def save
+        holds = @hosts.values.flat_map(&:held) | @contacts.filter_map(&:hold_then) | @contacts.filter_map { |c| hold_of(c) }
+        { "kippen" => FORMAT, "now_us" => @now_us, "holds" => holds.map { |hold| [hold.mode, hold.button.index] },
+          "hosts" => @hosts.transform_values { |host| save_host(host, holds) },
+          "contacts" => @contacts.filter_map { |contact| save_contact(contact, holds) } }
+      end
+
+      # Takes up what #save gave, on the same fitting; for an engine that is new.
+      def resume(state)
+        raise Error, "this is no saved state: #{Faults.show(state["kippen"])}" unless state["kippen"] == FORMAT
+
+        @now_us = state.fetch("now_us")
+        holds = state.fetch("holds").map { |mode, index| HostState::Hold.new(mode, @contacts.fetch(index)) }
+        state.fetch("hosts").each { |id, saved| resume_host(@hosts.fetch(id), saved, holds) }
+        state.fetch("contacts").each { |saved| resume_contact(@contacts.fetch(saved.fetch("index")), saved, holds) }
+        @contacts.each { |contact| arm(contact) }
+        self
+      end
+
+      private
+
+      def hold_of(contact) = contact.burst&.origin.then { |origin| origin unless origin == :latch }
+
+      def save_host(host, holds)
+        { "pointer_in" => host.pointer_in.where, "focus_in" => host.focus_in.where, "latched" => host.latched,
+          "locked" => host.locked, "held" => host.held.map { |hold| holds.index(hold) } }
+      end
+
+      def resume_host(host, saved, holds)
+        host.pointer_in = @resolver.spot(saved.fetch("pointer_in"))
+        host.focus_in = @resolver.spot(saved.fetch("focus_in"))
+        host.latched = saved["latched"]
+        host.locked = saved["locked"]
+        host.held.replace(saved.fetch("held").map { |index| holds.fetch(index) })
+      end
+
+      # A contact on which nothing ever happened needs no word.
+      def save_contact(contact, holds)
+        return unless contact.closed || contact.began_us || contact.bounce_ref || contact.burst
+
+        saved = CONTACT.to_h { |name| [name.to_s, plain(contact.public_send(name))] }
+        saved["index"] = contact.index
+        saved["hold_then"] = contact.hold_then && holds.index(contact.hold_then)
+        saved["burst"] = save_burst(contact.burst, holds) if contact.burst
+        saved
+      end
+
+      def save_burst(burst, holds)
+        origin = burst.origin
+        origin = origin == :latch ? "latch" : holds.index(origin) if origin
+        BURST.to_h { |name| [name.to_s, plain(burst.public_send(name))] }.merge("origin" => origin, "where" => burst.spot.where)
+      end
+
+      def resume_contact(contact, saved, holds)
+        CONTACT.each { |name| contact.public_send("#{name}=", saved[name.to_s]) }
+        contact.verdict = saved["verdict"]&.to_sym
+        contact.hold_then = saved["hold_then"]&.then { |index| holds.fetch(index) }
+        contact.burst = resume_burst(contact, saved["burst"], holds) if saved["burst"]
+      end
+
+      def resume_burst(contact, saved, holds)
+        spot = @resolver.spot(saved.fetch("where"))
+        mode = saved.fetch("mode")
+        origin = saved["origin"]
+        origin = origin == "latch" ? :latch : holds.fetch(origin) if origin
+        burst = Burst.new(@resolver.choice(contact.button, mode, spot), mode, origin, saved.fetch("began_us"), saved["closed"], spot)
+        %i[count last_start_us last_release_us repeat_us told].each { |name| burst.public_send("#{name}=", saved[name.to_s]) }
+        burst.state = saved.fetch("state").to_sym
+        contact.host.poised << contact if burst.state == :first && burst.choice.held_mode
+        burst
+      end
+
+      def plain(value) = value.is_a?(Symbol) ? value.to_s : value
+    end
+  end
+end
