@@ -55,7 +55,12 @@ module Kippen
         { "button" => button(lane.button), "regions" => lane.regions.map { |region| region(region) },
           "chips" => lane.chips.map { |chip| chip(lane, chip) },
           "empties" => lane.empties.map { |empty| empty(empty) },
-          "boundaries" => lane.boundaries.map { |boundary| boundary(boundary) } }
+          "boundaries" => lane.boundaries.map { |boundary| boundary(boundary) },
+          "limits" => lane.limits.map { |limit| limit(lane, limit) } }
+      end
+
+      def limit(lane, limit)
+        { "gesture" => limit.gesture, "how" => limit.how, "words" => Words.limit(limit, lane.timing) }
       end
 
       def region(region)

@@ -66,6 +66,14 @@ module Kippen
       assert_equal 403, status
     end
 
+    def test_lanes_tell_what_can_not_happen
+      add_client(DEMO.merge("timing" => { "bounce_guard_ms" => 300, "bounce_guard_from" => "release" }))
+      assign("double_tap", MARK)
+
+      assert_equal([{ "gesture" => "double_tap", "how" => "impossible",
+                      "words" => "A double-tap can't happen: bounce guard 300 ms, tap gap 300 ms." }], ask("/api/clients/#{@client}/lanes")["lanes"][0]["limits"])
+    end
+
     def test_lanes_come_computed
       add_client
       lane = ask("/api/clients/#{@client}/lanes")["lanes"][0]

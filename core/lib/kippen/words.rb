@@ -53,6 +53,8 @@ module Kippen
       wait_release: "+%{ms} ms",
       wait_press: "%{ms} ms after the press",
       wait_long: "at %{ms} ms",
+      impossible: "A %{gesture} can't happen: %{reasons}.",
+      hardly: "A %{gesture} can hardly happen: %{reasons}.",
       cost_more: "%{gesture} +%{ms} ms",
       cost_less: "%{gesture} −%{ms} ms",
       cost_release: "%{gesture} acts when let go"
@@ -77,6 +79,15 @@ module Kippen
       return say(:cost_less, gesture: name, ms: ms(-grown)) if grown.negative?
 
       say(:cost_release, gesture: name) if after.after == "release" && before.after == "press"
+    end
+
+    # A Press::LimitsOfTiming::Limit with the figures that make it so; timing – the button's.
+    def self.limit(limit, timing)
+      figures = { "bounce_guard" => timing.bounce_guard_us, "gap_bridge" => timing.gap_bridge_us, "brush_guard" => timing.brush_guard_us,
+                  "long_press" => timing.long_press_us }
+      against = limit.gesture == "tap" ? [] : ["tap gap #{ms(timing.tap_gap_us)} ms"]
+      reasons = limit.reasons.map { |name| "#{name.tr("_", " ").sub("long press", "long-press at")} #{ms(figures.fetch(name))} ms" } + against
+      say(limit.how.to_sym, gesture: GESTURES.fetch(limit.gesture), reasons: reasons.join(", "))
     end
 
     # From this length on nobody reads a tenth of a millisecond.

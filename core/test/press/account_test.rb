@@ -48,7 +48,9 @@ module Kippen
       results = lambda do |mode|
         Press::Candidates.of(read, button, "tap", mode, spot).map { |one| [one.assignment.action["what"], one.result] }
       end
-      assert_equal [%w[two won], %w[one covered], %w[three place], %w[five mode], %w[four off]], results.call("base").sort_by { |_, r| %w[won covered place mode off].index(r) }
+      assert_equal([%w[two won], %w[one covered], %w[three place], %w[five mode], %w[four off]], results.call("base").sort_by do |_, r|
+        %w[won covered place mode off].index(r)
+      end)
       assert_equal [%w[five won], %w[two otherwise], %w[one otherwise]], results.call("quiet").first(3)
       assert_equal [%w[four off], %w[two won], %w[one covered]], results.call("calls").first(3)
     end

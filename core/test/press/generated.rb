@@ -31,7 +31,7 @@ module Kippen
     def self.assignment
       G.tuple(G.choose(0..5), pick(Fitting::GESTURES), pick(ACTIONS), pick(HELD), G.boolean, G.choose(0..9), pick(["base", "base", *MODES.map { |m| m["id"] }]),
               pick(%w[everywhere everywhere app part gone]))
-       .map do |button, gesture, action, held, takes_held, chance, mode, place|
+        .map do |button, gesture, action, held, takes_held, chance, mode, place|
         ref, kind = BUTTONS[button]
         gesture = "tap" if kind == "notch"
         item = { "button" => ref, "gesture" => gesture, "action" => takes_held && gesture == "hold" ? held : action, "mode" => mode, "place" => place }

@@ -13,7 +13,7 @@ module Kippen
       lane.regions.select { |region| region.stretch == stretch }.map { |region| [region.kind, region.from_us, region.to_us] }
     end
 
-    def waits(lane) = lane.waits.transform_values(&:to_a)
+    def waits(lane) = lane.waits.transform_values { |wait| [wait.after, wait.us] }
 
     def test_regions_of_a_plain_button
       assert_equal [["counts", 0, 500_000], ["long", 500_000, nil]], regions(lane, "held")
@@ -46,6 +46,11 @@ module Kippen
       WAITS.each { |gestures, expected| assert_equal expected, waits(lane(gestures.map { |gesture| assignment(gesture) })), gestures.inspect }
     end
 
+    def test_waits_tell_their_parts
+      parts = lane([assignment("tap"), assignment("double_tap")], timing: { "gap_bridge_ms" => 30, "brush_guard_ms" => 40 }).waits.transform_values(&:parts)
+      assert_equal({ "tap" => { "gap_bridge" => 30_000, "tap_gap" => 270_000 }, "double_tap" => { "brush_guard" => 40_000 } }, parts)
+    end
+
     def test_filters_make_gestures_wait
       filtered = lane([assignment("tap"), assignment("long_press")],
                       timing: { "gap_bridge_ms" => 30, "brush_guard_ms" => 620 })
@@ -73,7 +78,13 @@ module Kippen
     end
 
     def test_empties_tell_what_they_cost_the_others
-      costs = lane.empties.to_h { |empty| [empty.gesture, empty.costs.map { |gesture, before, after| [gesture, before.to_a, after.to_a] }] }
+      costs = lane.empties.to_h do |empty|
+        [empty.gesture, empty.costs.map do |gesture, before, after|
+          [gesture, *[before, after].map do |wait|
+            [wait.after, wait.us]
+          end]
+        end]
+      end
       assert_equal({ "long_press" => [["tap", ["press", 0], ["release", 0]]], "double_tap" => [["tap", ["press", 0], ["release", 300_000]]] }, costs)
     end
 

@@ -54,6 +54,9 @@ module Kippen
         [boundary("long_press_ms", "held"), boundary("tap_gap_ms", from_press?(:tap_gap_from) ? "held" : "apart")]
       end
 
+      # Gestures that this timing makes impossible or hardly possible: LimitsOfTiming::Limits.
+      def limits = LimitsOfTiming.of(@choice, @timing)
+
       # What a change does to this lane's waits: [[gesture, Wait before or nil, after or nil]].
       # What an untouched button does counts as its tap, where a tap stands there afterwards.
       # later – the Lane of the same button after the change.

@@ -8,12 +8,15 @@ module Kippen
       #         "release" (of that press) or "long_press" (start + long-press time)
       # us    – whole microseconds from there until the action happens; one that
       #         counts from the press can't come before the release is known
-      Wait = Struct.new(:after, :us)
+      # parts – what the time is spent on: { "brush_guard" | "gap_bridge" | "tap_gap" => µs }
+      Wait = Struct.new(:after, :us, :parts) do
+        def self.of(after, **parts) = new(after, parts.values.sum, parts.select { |_, us| us.positive? }.transform_keys(&:to_s))
+      end
 
       # Takes a Resolver::Choice and a Timing; returns { gesture => Wait } for what is
       # assigned, { "builtin" => Wait } where nothing is.
       def self.of(choice, timing)
-        return { "builtin" => Wait.new("press", timing.brush_guard_us) } if choice.kind != :assigned
+        return { "builtin" => known(timing) } if choice.kind != :assigned
 
         waits = {}
         waits["tap"] = tap(choice, timing) if choice.tap
@@ -23,30 +26,34 @@ module Kippen
         waits
       end
 
+      # As soon as the press is known.
+      def self.known(timing) = Wait.of("press", brush_guard: timing.brush_guard_us)
+
       def self.tap(choice, timing)
         sooner = choice.tap.at_once || choice.top == 1
         return gap(timing) unless sooner
 
-        choice.long ? Wait.new("release", timing.gap_bridge_us) : Wait.new("press", timing.brush_guard_us)
+        choice.long ? Wait.of("release", gap_bridge: timing.gap_bridge_us) : known(timing)
       end
 
       # The count that is the highest fires as soon as its press is known.
       def self.counted(choice, timing, count)
-        choice.top == count ? Wait.new("press", timing.brush_guard_us) : gap(timing)
+        choice.top == count ? known(timing) : gap(timing)
       end
 
       def self.gap(timing)
-        return Wait.new("press", timing.tap_gap_us) if timing.tap_gap_from == "press"
+        return Wait.of("press", tap_gap: timing.tap_gap_us) if timing.tap_gap_from == "press"
 
-        Wait.new("release", [timing.tap_gap_us, timing.gap_bridge_us].max)
+        bridge = timing.gap_bridge_us
+        Wait.of("release", gap_bridge: bridge, tap_gap: [timing.tap_gap_us - bridge, 0].max)
       end
 
       def self.long(choice, timing)
-        return Wait.new("press", timing.brush_guard_us) if choice.lone_hold?
+        return known(timing) if choice.lone_hold?
 
-        Wait.new("long_press", [timing.brush_guard_us - timing.long_press_us, 0].max)
+        Wait.of("long_press", brush_guard: [timing.brush_guard_us - timing.long_press_us, 0].max)
       end
-      private_class_method :tap, :counted, :gap, :long
+      private_class_method :known, :tap, :counted, :gap, :long
     end
   end
 end

@@ -96,6 +96,7 @@ describe('scalesFor', () => {
     regions: [],
     chips: [],
     empties: [],
+    limits: [],
     boundaries: [
       { ...boundary, value_ms: long },
       { ...boundary, setting: 'tap_gap_ms', stretch: 'apart' as const, value_ms: gap },

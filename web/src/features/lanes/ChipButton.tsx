@@ -1,4 +1,4 @@
-import type { Chip, Empty, Gesture, LaneGesture } from '../../shared/api'
+import type { Chip, Empty, Gesture, Lane, LaneGesture } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import styles from './lanes.module.css'
 
@@ -13,6 +13,14 @@ export function chipState(chip: Chip): string {
   return chip.kept ? 'built-in' : ''
 }
 
+type Limit = Lane['limits'][number]
+
+/** In a word, what stands on the chip; the whole reason is in the lane's table and its name. */
+const LIMIT_WORDS: Record<Limit['how'], string> = {
+  impossible: '✕ can’t happen',
+  hardly: '! hardly possible',
+}
+
 interface Props {
   /** Where the focus finds it again when the side sheet closes. */
   spot: string
@@ -21,9 +29,10 @@ interface Props {
 }
 
 /** A gesture's action, in the stretch that brings it about, with its wait. */
-export function ChipButton({ chip, spot, chosen, onChoose }: Props & { chip: Chip }) {
+export function ChipButton(props: Props & { chip: Chip; limit: Limit | undefined }) {
+  const { chip, limit, spot, chosen, onChoose } = props
   const state = chipState(chip)
-  const note = [chip.wait, state].filter(Boolean).join(' · ')
+  const note = limit ? LIMIT_WORDS[limit.how] : [chip.wait, state].filter(Boolean).join(' · ')
   return (
     <button
       type="button"
@@ -32,15 +41,16 @@ export function ChipButton({ chip, spot, chosen, onChoose }: Props & { chip: Chi
       data-origin={chip.off ? 'off' : chip.origin}
       data-kept={chip.kept}
       aria-pressed={chosen === gestureOf(chip)}
-      aria-label={`${chip.gesture_name}: ${chip.name}, ${note}. Change`}
+      aria-label={`${chip.gesture_name}: ${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}Change`}
+      data-limit={limit?.how}
       onClick={onChoose}
     >
       <span className={styles.chipName}>
         <GestureMark gesture={chip.gesture} /> {chip.name}
       </span>{' '}
       <span className={styles.chipNote}>
-        {chip.wait}
-        {state && <span className={styles.word}> · {state}</span>}
+        {limit ? note : chip.wait}
+        {!limit && state && <span className={styles.word}> · {state}</span>}
       </span>
     </button>
   )

@@ -67,6 +67,11 @@ export function LaneRow({ client, revision, lane, scales, chosen, onChoose }: Pr
           onChoose={onChoose}
         />
       ))}
+      {shown.limits.map((limit) => (
+        <p key={limit.gesture} className={styles.limits}>
+          {limit.words}
+        </p>
+      ))}
     </section>
   )
 }

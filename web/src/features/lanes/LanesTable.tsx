@@ -24,6 +24,7 @@ function Cell({
   onChoose: (chosen: Chosen) => void
 }) {
   const chip = lane.chips.find((one) => (STANDS_FOR[one.gesture] ?? one.gesture) === gesture)
+  const limit = lane.limits.find((one) => one.gesture === chip?.gesture)
   const empty = lane.empties.find((one) => one.gesture === gesture)
   if (!chip && !empty && gesture !== 'tap') return <span className={styles.cellNone}>–</span>
   const chosen: Gesture = chip && chip.gesture !== 'builtin' ? chip.gesture : gesture
@@ -39,6 +40,7 @@ function Cell({
       >
         {chip?.off ? <s>{name}</s> : name}
       </Button>
+      {limit && <small className={styles.cellLimit}>{limit.words}</small>}
       <small>
         {chip ? [chip.kept && 'built-in', chip.wait].filter(Boolean).join(', ') : empty?.costs.join(', ')}
       </small>

@@ -82,7 +82,12 @@ export function StretchStrip(props: Props) {
             >
               {words && <span className={styles.regionWords}>{words}</span>}
               {chips.map((chip) => (
-                <ChipButton key={chip.gesture} chip={chip} {...propsFor(gestureOf(chip))} />
+                <ChipButton
+                  key={chip.gesture}
+                  chip={chip}
+                  limit={lane.limits.find((one) => one.gesture === chip.gesture)}
+                  {...propsFor(gestureOf(chip))}
+                />
               ))}
               {empties.map((empty) => (
                 <EmptyButton key={empty.gesture} empty={empty} {...propsFor(empty.gesture)} />

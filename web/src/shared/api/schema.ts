@@ -387,6 +387,14 @@ export interface components {
                 from_ms: number;
                 to_ms: number;
             }[];
+            /** @description Gestures that this timing makes impossible or hardly possible */
+            limits: {
+                gesture: components["schemas"]["Gesture"];
+                /** @enum {unknown} */
+                how: "impossible" | "hardly";
+                /** @description With the reason */
+                words: string;
+            }[];
         };
         Change: {
             /** @constant */
