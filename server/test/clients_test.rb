@@ -71,7 +71,8 @@ module Kippen
       assign("double_tap", MARK)
 
       assert_equal([{ "gesture" => "double_tap", "how" => "impossible",
-                      "words" => "A double-tap can't happen: bounce guard 300 ms, tap gap 300 ms." }], ask("/api/clients/#{@client}/lanes")["lanes"][0]["limits"])
+                      "words" => "A double-tap can't happen: bounce guard 300 ms, tap gap 300 ms." }],
+                   ask("/api/clients/#{@client}/lanes")["lanes"][0]["limits"])
     end
 
     def test_lanes_come_computed

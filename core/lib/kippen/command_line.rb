@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "optparse"
+require_relative "spool"
 
 module Kippen
   # What bin/kippen does. Given its streams, so that tests can watch it.
@@ -66,15 +67,14 @@ module Kippen
       end
     end
 
-    # A fault may come in the last row, and then nothing may have been printed:
-    # so the rows are kept until the whole trace has been read.
+    # A fault may come in the last row, and then nothing may have been printed: so the
+    # rows go aside until the whole trace has been read, to a file once they are many.
     def replay_trace(fitting_file, trace_file)
       fitting = Formats::FittingJson.read(text(fitting_file, Limits::FITTING_BYTES))
-      lines = []
-      open_file(trace_file) do |io|
-        Press::Replay.stream(fitting, Formats::TraceCsv.new(io)) { |outcome| lines << Formats::OutcomeJson.line(outcome) }
+      json = Formats::OutcomeJson.new
+      Spool.open(@output) do |aside|
+        open_file(trace_file) { |io| Press::Replay.stream(fitting, io) { |outcome| aside.line(json.line(outcome)) } }
       end
-      @output.puts lines
     end
 
     def explain(given)
@@ -82,7 +82,7 @@ module Kippen
 
       fitting = Formats::FittingJson.read(text(given[:fitting], Limits::FITTING_BYTES))
       stories = Press::Stories.new
-      open_file(given[:trace]) { |io| Press::Replay.stream(fitting, Formats::TraceCsv.new(io), recorder: stories) { nil } }
+      open_file(given[:trace]) { |io| Press::Replay.stream(fitting, io, recorder: stories) { nil } }
       stories.stories.each { |story| @output.puts JSON.generate(Press::Account.of(fitting, story)) }
     end
 

@@ -6,9 +6,7 @@ module Kippen
   class TraceCsvTest < CoreTest
     HEADER = "t_us,source,kind,value\n"
 
-    def read(text)
-      Formats::TraceCsv.new(StringIO.new(text)).map { |*row| row }
-    end
+    def read(text) = Formats::TraceCsv.new(StringIO.new(text)).map { |time, fields| [time, *fields] }
 
     # Text → rows read, without their numbers.
     READ = {
@@ -22,7 +20,7 @@ module Kippen
     }.freeze
 
     def test_reads
-      READ.each { |text, rows| assert_equal rows, read(text).map { |row| row[0, 4] }, text.inspect }
+      READ.each { |text, rows| assert_equal rows, read(text), text.inspect }
     end
 
     # Text → the one fault.
@@ -42,6 +40,17 @@ module Kippen
       "#{HEADER}1,\xFF,down,\n" => ["row 2", "is not valid UTF-8"],
       "#{HEADER}#{"x" * 900}\n" => ["row 2", "is longer than 800 bytes"]
     }.freeze
+
+    # What follows the time is remembered from row to row; the time never is.
+    def test_rows_that_repeat
+      rows = (0..9).map { |time| "#{time},remote/ok,#{time.even? ? "down" : "up"}," }
+      assert_equal(rows, read("#{HEADER}#{rows.join("\n")}\n").map { |row| row.join(",") })
+      { "1_0" => "1_0", " 30" => " 30", "+30" => "+30", "0x9" => "0x9" }.each do |time, shown|
+        assert_equal([["row 4", "t_us must be a whole number from 0 to 9007199254740992, is #{shown.inspect}"]],
+                     faults { read("#{HEADER}1,,end,\n2,,end,\n#{time},,end,\n") })
+      end
+      assert_equal [1, 7, 12], read("#{HEADER}1,,end,\n007,,end,\n0000000000000012,,end,\n").map(&:first)
+    end
 
     def test_refuses
       REFUSED.each { |text, fault| assert_equal([fault], faults { read(text) }, text.inspect) }

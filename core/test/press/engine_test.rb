@@ -55,15 +55,17 @@ module Kippen
       assert_equal [[["press", 40_000]], [["long_press", 500_000]], [["release", 220_000]], [["tap_gap", 500_000]], []], seen
     end
 
-    def test_the_schedule_keeps_the_order_of_time_kind_and_button
-      schedule = Press::Schedule.new(3)
-      entries = [[20, 0, 0], [10, 3, 2], [10, 3, 1], [10, 1, 2], [5, 4, 0]].map { |due| schedule.entry(*due) }
-      entries.each { |entry| schedule.add(entry) }
-      schedule.remove(entries[2])
+    Timer = Struct.new(:index, :due_us, :due_kind)
 
-      assert_nil schedule.take_due(4)
-      assert_equal([[5, 0], [10, 2], [10, 2], [20, 0]], Array.new(4) { [schedule.next_us, schedule.take_due(20)] })
-      assert_nil schedule.next_us
+    def test_the_schedule_keeps_the_order_of_time_kind_and_button
+      schedule = Press::Schedule.new
+      timers = Array.new(5) { |index| Timer.new(index) }
+      [[20, 0], [10, 3], [10, 3], [10, 1], [5, 4]].each_with_index { |due, index| schedule.put(timers[index], *due) }
+      schedule.put(timers[0], 12, 2)
+      schedule.drop(timers[1])
+
+      assert_equal([[5, 4], [10, 3], [10, 2], [12, 0]], Array.new(4) { [schedule.due_us, schedule.take.index] })
+      assert_equal Press::Schedule::NEVER, schedule.due_us
     end
 
     # A closing that makes a decision possible makes it at that moment, also when nothing follows.

@@ -33,8 +33,10 @@ module Kippen
 
     # Timings in which guards, bridge, tap gap and long-press time meet and cross.
     def timing
-      G.tuple(*[[0, 20, 100, 300], [0, 50, 100, 300, 600], [0, 50, 200, 500], [100, 200, 500], [50, 100, 300]].map { |list| Generated.pick(list) },
-              Generated.pick(%w[press release]), Generated.pick(%w[press release]), G.boolean).map do |bridge, bounce, brush, long, gap, from, gap_from, has_long|
+      values = [[0, 20, 100, 300], [0, 50, 100, 300, 600], [0, 50, 200, 500], [100, 200, 500], [50, 100, 300]]
+      G.tuple(*values.map do |list|
+        Generated.pick(list)
+      end, Generated.pick(%w[press release]), Generated.pick(%w[press release]), G.boolean).map do |bridge, bounce, brush, long, gap, from, gap_from, has_long|
         [{ "gap_bridge_ms" => bridge, "bounce_guard_ms" => bounce, "brush_guard_ms" => brush, "long_press_ms" => long, "tap_gap_ms" => gap,
            "bounce_guard_from" => from, "tap_gap_from" => gap_from }, has_long]
       end

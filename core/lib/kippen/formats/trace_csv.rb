@@ -3,33 +3,48 @@
 module Kippen
   module Formats
     # A trace: raw button events with their times, as CSV (RFC 4180) with exactly
-    # the columns t_us,source,kind,value. Read as it comes, row by row.
+    # the columns t_us,source,kind,value. Read as it comes, row by row, in flat memory.
     class TraceCsv
       include Enumerable
 
       HEADER = %w[t_us source kind value].freeze
       TIME = /\A\d{1,16}\z/
       LONGEST_ROW = 4 * Limits::TRACE_FIELD_CHARACTERS
+      # Rows repeat what follows their time; this many different ones are remembered.
+      REMEMBERED = 4_096
+      # The smallest number of so many digits; beyond what a time can have, none is small enough.
+      SMALLEST = Array.new(LONGEST_ROW + 3) { |digits| digits.between?(1, 16) ? 10**(digits - 1) : 0 }.freeze
 
-      # io – anything with #gets(separator, limit); read to its end.
-      def initialize(io)
+      # io – anything with #gets(separator, limit), bytes; read to its end.
+      # read – makes of source, kind and value what is yielded; raises ArgumentError with
+      #        what is wrong. Asked once for each different one, so it must not depend on the row.
+      def initialize(io, read: ->(*fields) { fields })
         @io = io
+        @read = read
         @row = 0
+        @known = {}
       end
 
-      # Yields [t_us, source, kind, value] a row, with its number (the header is row 1).
-      # Raises Invalid at the first row that is not as it must be.
+      # Yields t_us and what +read+ made of the rest, row by row. Raises Invalid at the
+      # first row that is not as it must be, naming it (the header is row 1).
       def each
-        header = record or bad("the file is empty, its first row must be #{HEADER.join(",")}")
-        bad("begins with a byte order mark, which a trace must not have") if header.first&.start_with?("\uFEFF")
-        bad("the first row must be #{HEADER.join(",")}, is #{Faults.show(header.join(","))}") unless header == HEADER
-
+        check_header
         last = 0
-        while (fields = record)
-          time = time(fields)
+        @row = 2
+        while (line = @io.gets("\n", LONGEST_ROW + 2))
+          comma = line.index(",") || 0
+          rest = @known[line.byteslice(comma, LONGEST_ROW)]
+          if rest
+            # A number of exactly as many digits as there are bytes: nothing but digits stood there.
+            time = line.to_i
+            time = time(line.byteslice(0, comma)) unless time < SMALLEST[comma + 1] && time >= SMALLEST[comma]
+          else
+            time, rest = unknown(line)
+          end
           bad("time runs backwards: #{time} comes after #{last}") if time < last
           last = time
-          yield time, fields[1], fields[2], fields[3], @row
+          yield time, rest
+          @row += 1
         end
       end
 
@@ -37,48 +52,68 @@ module Kippen
 
       def bad(message) = raise(Invalid.at("row #{@row}", message))
 
-      def time(fields)
-        bad("has #{fields.size} columns, must have #{HEADER.size}") unless fields.size == HEADER.size
-        text = fields[0]
+      def check_header
+        @row = 1
+        line = @io.gets("\n", LONGEST_ROW + 2) or bad("the file is empty, its first row must be #{HEADER.join(",")}")
+        header = fields(line)
+        bad("begins with a byte order mark, which a trace must not have") if header.first&.start_with?("\uFEFF")
+        bad("the first row must be #{HEADER.join(",")}, is #{Faults.show(header.join(","))}") unless header == HEADER
+      end
+
+      def time(text)
         time = TIME.match?(text) ? Integer(text, 10) : nil
         return time if time && time <= Limits::LATEST_US
 
-        bad("t_us must be a whole number from 0 to #{Limits::LATEST_US}, is #{Faults.show(text)}")
+        bad("t_us must be a whole number from 0 to #{Limits::LATEST_US}, is #{Faults.show(text.dup.force_encoding(Encoding::UTF_8))}")
       end
 
-      def line
-        line = @io.gets("\n", LONGEST_ROW + 2) or return
+      # A row whose rest has not been met yet: read with all care, then remembered.
+      def unknown(line)
+        fields = fields(line)
+        bad("has #{fields.size} columns, must have #{HEADER.size}") unless fields.size == HEADER.size
+        time = time(fields[0])
+        read = @read.call(*fields.drop(1))
+        remember(line, read)
+        [time, read]
+      rescue ArgumentError => e
+        bad(e.message)
+      end
+
+      # Only rows without a quote before the rest can be told apart by it.
+      def remember(line, read)
+        return if line.include?('"')
+
+        @known.clear if @known.size >= REMEMBERED
+        @known[line.byteslice(line.index(","), LONGEST_ROW).b.freeze] = read
+      end
+
+      # A record's fields. Plain rows take the short way.
+      def fields(line)
+        line = checked(line)
+        line.include?('"') ? quoted(line) : line.chomp.split(",", -1)
+      end
+
+      def checked(line)
         bad("is longer than #{LONGEST_ROW} bytes") if line.bytesize > LONGEST_ROW
-        line.force_encoding(Encoding::UTF_8)
-        bad("is not valid UTF-8") unless line.valid_encoding?
-        line
-      end
-
-      # The next record's fields, or nil at the end. Plain rows take the short way.
-      def record
-        @row += 1
-        text = line or return
-        return text.chomp.split(",", -1) unless text.include?('"')
-
-        quoted(text)
+        text = line.dup.force_encoding(Encoding::UTF_8)
+        text.valid_encoding? ? text : bad("is not valid UTF-8")
       end
 
       # RFC 4180: a quoted field may hold commas, line breaks, and "" for a quote.
       def quoted(text)
         while text.count('"').odd?
-          more = line or bad("a quoted field is not closed")
-          text += more
-          bad("is longer than #{LONGEST_ROW} bytes") if text.bytesize > LONGEST_ROW
+          more = @io.gets("\n", LONGEST_ROW + 2) or bad("a quoted field is not closed")
+          text = checked(text + more.dup.force_encoding(Encoding::UTF_8))
         end
         fields = text.chomp.scan(/\G(?:"((?:[^"]|"")*)"|([^",]*))(,|\z)/m)
+        fields = fields[0, field_count(fields)]
         bad("has a quote where none may be") unless whole?(text.chomp, fields)
-        fields.map { |inside, plain, _| inside ? inside.gsub('""', '"') : plain }[0, field_count(fields)]
+        fields.map { |inside, plain, _| inside ? inside.gsub('""', '"') : plain }
       end
 
       # Does what was scanned cover the whole row?
       def whole?(row, fields)
-        rebuilt = fields[0, field_count(fields)].map { |inside, plain, comma| "#{inside ? "\"#{inside}\"" : plain}#{comma}" }.join
-        rebuilt == row
+        fields.map { |inside, plain, comma| "#{inside ? "\"#{inside}\"" : plain}#{comma}" }.join == row
       end
 
       # The scan may find one empty field more at the very end.

@@ -34,9 +34,19 @@ module Kippen
         @told = false
       end
 
-      # Up to when a further press joins, exclusive.
+      # Up to when a further press joins, exclusive: not beyond now where nothing more is waited for.
       def joins_before(contact)
+        return 0 if @closed
+
         (contact.gap_from_release ? @last_release_us : @last_start_us) + contact.tap_gap
+      end
+
+      # The timer that runs on while a contact is in a gap, or nil.
+      def timer_in_gap(contact)
+        case @state
+        when :holding then @repeat_us
+        when :between, :after then joins_before(contact)
+        end
       end
     end
   end

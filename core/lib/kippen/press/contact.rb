@@ -14,8 +14,8 @@ module Kippen
       # verdict    – :pending (brush guard runs), :press or :bounce
       # bounce_ref – from when the bounce guard counts, or nil
       # hold_then  – the Hold that led when this contact began, or nil
-      # entry      – in the schedule, or nil; due_us and due_kind say what it stands for
-      attr_accessor :closed, :began_us, :opened_us, :verdict, :bounce_ref, :hold_then, :burst, :entry, :due_us, :due_kind
+      # due_us, due_kind – its timer in the Schedule; due_us is nil where it has none
+      attr_accessor :closed, :began_us, :opened_us, :verdict, :bounce_ref, :hold_then, :burst, :due_us, :due_kind
 
       def initialize(button, timing, host)
         @button = button

@@ -25,7 +25,7 @@ module Kippen
         @follow_focus = fitting.follow == "focus"
         @hosts = fitting.hosts.to_h { |host| [host.id, HostState.new(@resolver.spot(""))] }
         @contacts = fitting.buttons.map { |button| contact_for(button) }
-        @schedule = Schedule.new(@contacts.size)
+        @schedule = Schedule.new
         @outcomes = []
         @now_us = 0
       end
@@ -34,13 +34,13 @@ module Kippen
       def down(time_us, button)
         advance(time_us)
         close_contact(@contacts[button])
-        run_due(time_us)
+        run_due(time_us) if @schedule.due_us <= time_us
       end
 
       def up(time_us, button)
         advance(time_us)
         open_contact(@contacts[button])
-        run_due(time_us)
+        run_due(time_us) if @schedule.due_us <= time_us
       end
 
       # level – 0..1, in parts of full scale
@@ -52,13 +52,13 @@ module Kippen
         elsif level >= contact.press_at
           close_contact(contact)
         end
-        run_due(time_us)
+        run_due(time_us) if @schedule.due_us <= time_us
       end
 
       def notch(time_us, button)
         advance(time_us)
         take_notch(@contacts[button])
-        run_due(time_us)
+        run_due(time_us) if @schedule.due_us <= time_us
       end
 
       # where – "app", "app/part" or "" for nowhere; host – its id
@@ -76,12 +76,12 @@ module Kippen
       def tell(time_us) = advance(time_us)
 
       # The next moment at which the engine needs to be told the time, or nil.
-      def next_us = @schedule.next_us
+      def next_us = @schedule.due_us == Schedule::NEVER ? nil : @schedule.due_us
 
       # What every button waits for next, in the fitting's order: an Array of Bench::Waiting.
       def waiting
         @contacts.filter_map do |contact|
-          Bench::Waiting.new(contact.button.ref, Bench::FOR[contact.due_kind], contact.due_us) if contact.entry
+          Bench::Waiting.new(contact.button.ref, Bench::FOR[contact.due_kind], contact.due_us) if contact.due_us
         end
       end
 
@@ -94,26 +94,20 @@ module Kippen
 
       private
 
-      def contact_for(button)
-        host = @hosts.fetch(button.host)
-        contact = Contact.new(button, @fitting.timing(button), host)
-        host.buttons << contact
-        contact
-      end
+      def contact_for(button) = Contact.new(button, @fitting.timing(button), @hosts.fetch(button.host))
 
       def advance(time_us)
         raise TimeRunsBackwards, "#{time_us} µs comes after #{@now_us} µs" if time_us < @now_us
 
-        run_due(time_us)
+        run_due(time_us) if @schedule.due_us <= time_us
         @now_us = time_us
       end
 
       # Runs what is due at or before the time, one after another; each may bring more.
       def run_due(time_us)
-        while (index = @schedule.take_due(time_us))
-          contact = @contacts[index]
-          contact.entry = nil
-          @now_us = contact.due_us
+        while (due = @schedule.due_us) <= time_us
+          @now_us = due
+          contact = @schedule.take
           run(contact)
           arm(contact)
         end
@@ -150,7 +144,7 @@ module Kippen
         @recorder&.closed(contact, @now_us)
         if contact.bounces?(@now_us)
           contact.verdict = :bounce
-        elsif contact.brush_guard.zero?
+        elsif contact.brush_guard == 0
           press_known(contact)
         else
           contact.verdict = :pending
@@ -163,7 +157,7 @@ module Kippen
         contact.closed = false
         contact.opened_us = @now_us
         @recorder&.opened(contact, @now_us)
-        release_known(contact) if contact.gap_bridge.zero?
+        release_known(contact) if contact.gap_bridge == 0
         arm(contact)
       end
 
@@ -213,47 +207,38 @@ module Kippen
       # --- timers -------------------------------------------------------------
 
       # Works out the button's next timer anew. What became possible only now is due now.
-      def arm(contact)
-        old = contact.entry
-        entry = next_timer(contact) ? @schedule.entry(contact.due_us, contact.due_kind, contact.index) : nil
-        return if entry == old
-
-        @schedule.remove(old) if old
-        @schedule.add(entry) if entry
-        contact.entry = entry
-      end
-
-      # Notes in the contact which of its timers comes next. Returns whether there is one.
-      def next_timer(contact)
-        opened = contact.opened_us
-        contact.due_kind = nil
-        due(contact, opened + contact.gap_bridge, Schedule::RELEASE_KNOWN) if opened
-        if contact.verdict == :pending
-          due(contact, contact.began_us + contact.brush_guard, Schedule::PRESS_KNOWN) unless opened
+      # One method, for it runs at every step.
+      def arm(contact) # rubocop:disable Metrics
+        due = nil
+        if (opened = contact.opened_us)
+          # In a gap: the release becomes known, unless the burst has something sooner. A burst
+          # that waits is not held up by a contact that the bounce guard ignores.
+          due = opened + contact.gap_bridge
+          kind = Schedule::RELEASE_KNOWN
+          other = contact.burst && contact.verdict != :pending && contact.burst.timer_in_gap(contact)
+          if other && other < due
+            due = other
+            kind = contact.burst.state == :holding ? Schedule::REPEAT : Schedule::TAP_GAP
+          end
+        elsif contact.verdict == :pending
+          due = contact.began_us + contact.brush_guard
+          kind = Schedule::PRESS_KNOWN
         elsif (burst = contact.burst)
-          burst_timer(contact, burst, opened)
+          case burst.state
+          when :first
+            due = burst.began_us + contact.long_press
+            kind = Schedule::LONG_PRESS
+          when :between, :after
+            due = burst.joins_before(contact)
+            kind = Schedule::TAP_GAP
+          when :holding
+            due = burst.repeat_us
+            kind = Schedule::REPEAT
+          end
         end
-        contact.due_kind
-      end
+        return @schedule.put(contact, due < @now_us ? @now_us : due, kind) if due
 
-      def burst_timer(contact, burst, opened)
-        case burst.state
-        when :first
-          due(contact, burst.began_us + contact.long_press, Schedule::LONG_PRESS) unless opened
-        when :between, :after
-          due(contact, burst.closed ? @now_us : burst.joins_before(contact), Schedule::TAP_GAP)
-        when :holding
-          due(contact, burst.repeat_us, Schedule::REPEAT) if burst.repeat_us
-        end
-      end
-
-      # Kinds are tried in their order, so at the same time the first one stays.
-      def due(contact, time_us, kind)
-        time_us = @now_us if time_us < @now_us
-        return if contact.due_kind && contact.due_us <= time_us
-
-        contact.due_us = time_us
-        contact.due_kind = kind
+        @schedule.drop(contact) if contact.due_us
       end
     end
   end

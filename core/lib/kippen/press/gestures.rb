@@ -24,6 +24,7 @@ module Kippen
         spot = here(contact.host)
         choice = @resolver.choice(contact.button, mode, spot)
         burst = contact.burst = Burst.new(choice, mode, origin, contact.began_us, closed, spot)
+        origin.followers[contact] = true if origin && origin != :latch
         @recorder&.burst(contact, burst)
         begin_burst(contact, burst, choice)
       end
@@ -77,7 +78,9 @@ module Kippen
         burst = contact.burst
         burst.last_release_us = ended
         case burst.state
-        when :through then over(contact) { say(contact, "builtin", "end", burst, nil, :let_go) }
+        when :through
+          say(contact, "builtin", "end", burst, nil, :let_go)
+          over(contact)
         when :spent then over(contact)
         when :holding then end_hold(contact, burst)
         when :first then let_go_first(contact, burst)
@@ -91,14 +94,14 @@ module Kippen
 
       def let_go_first(contact, burst)
         contact.host.poised.delete(contact)
-        return over(contact) { decide(contact, burst, :let_go) } if burst.choice.top <= 1
+        return decide_last(contact, burst, :let_go) if burst.choice.top <= 1
 
         tap_at_once(contact, burst, :let_go)
         wait_for_more(contact, burst)
       end
 
       def wait_for_more(contact, burst)
-        return over(contact) { decide(contact, burst, :closed) } if burst.closed
+        return decide_last(contact, burst, :closed) if burst.closed
 
         burst.state = :between
       end
@@ -108,7 +111,7 @@ module Kippen
       # Nobody pressed again in time.
       def count_over(contact)
         burst = contact.burst
-        over(contact) { decide(contact, burst, :gap_over) if burst.state == :between }
+        burst.state == :between ? decide_last(contact, burst, :gap_over) : over(contact)
       end
 
       # The gesture of the count so far.
@@ -154,9 +157,8 @@ module Kippen
 
       def end_hold(contact, burst)
         long = burst.choice.long
-        return over(contact) unless long.gesture == "hold"
-
-        over(contact) { say(contact, "hold", "end", burst, long, :let_go) }
+        say(contact, "hold", "end", burst, long, :let_go) if long.gesture == "hold"
+        over(contact)
         hold_ended(contact) if long.held_mode
       end
 
@@ -188,11 +190,15 @@ module Kippen
         @recorder&.decided(contact, burst, outcome, why)
       end
 
-      # The burst ends; what the block says still belongs to it.
+      # The gesture of the count so far, and the burst is over.
+      def decide_last(contact, burst, why)
+        decide(contact, burst, why)
+        over(contact)
+      end
+
       def over(contact)
         burst = contact.burst
         contact.burst = nil
-        yield if block_given?
         @recorder&.over(contact, burst)
       end
     end

@@ -5,7 +5,9 @@ module Kippen
     # What exists once for each host: its modes, and what is under pointer and focus.
     class HostState
       # One keeping of a mode by a held button; two holds are never the same Hold.
-      Hold = Struct.new(:mode, :button) do
+      # followers – contacts that have had a burst from exactly this hold (a Hash, for its keys)
+      Hold = Struct.new(:mode, :button, :followers) do
+        def initialize(mode, button) = super(mode, button, {}.compare_by_identity)
         def ==(other) = equal?(other)
       end
 
@@ -13,12 +15,11 @@ module Kippen
 
       # held   – Holds that are on, oldest first
       # poised – buttons whose first press is down, undecided and may become a held mode
-      attr_reader :held, :poised, :buttons
+      attr_reader :held, :poised
 
       def initialize(nowhere)
         @held = []
         @poised = []
-        @buttons = []
         @latched = nil
         @locked = nil
         @pointer_in = nowhere

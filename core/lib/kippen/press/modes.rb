@@ -69,7 +69,7 @@ module Kippen
         host = contact.host
         ended = host.held.find { |hold| hold.button == contact }
         host.held.delete(ended)
-        host.buttons.each { |other| close_burst(other) if other.burst&.origin == ended }
+        ended.followers.keys.sort_by(&:index).each { |other| close_burst(other) if other.burst&.origin.equal?(ended) }
       end
 
       def close_burst(contact)

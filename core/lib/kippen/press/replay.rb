@@ -4,6 +4,9 @@ module Kippen
   module Press
     # A whole trace in one go.
     module Replay
+      # Outcomes are handed on after this many rows.
+      BATCH = 512
+
       # rows – an Array of [t_us, event as Events#read gives it]; returns Outcomes.
       def self.run(fitting, rows, recorder: nil)
         engine = Engine.new(fitting, recorder:)
@@ -12,16 +15,17 @@ module Kippen
         engine.take
       end
 
-      # trace – a Formats::TraceCsv. Yields Outcomes as they are decided.
-      def self.stream(fitting, trace, recorder: nil, &block)
+      # io – a trace as CSV, read as it comes. Yields Outcomes in the order decided.
+      def self.stream(fitting, io, recorder: nil, &block)
         engine = Engine.new(fitting, recorder:)
         events = Events.new(fitting)
-        trace.each do |time, source, kind, value, row|
-          events.feed(engine, time, events.read(source, kind, value))
-          engine.take.each(&block)
-        rescue ArgumentError => e
-          raise Invalid.at("row #{row}", e.message)
+        rows = 0
+        Formats::TraceCsv.new(io, read: events.method(:read)).each do |time, event|
+          events.feed(engine, time, event)
+          rows += 1
+          engine.take.each(&block) if (rows % BATCH).zero?
         end
+        engine.take.each(&block)
       end
     end
   end

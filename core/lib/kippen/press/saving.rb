@@ -78,6 +78,7 @@ module Kippen
         burst = Burst.new(@resolver.choice(contact.button, mode, spot), mode, origin, saved.fetch("began_us"), saved["closed"], spot)
         %i[count last_start_us last_release_us repeat_us told].each { |name| burst.public_send("#{name}=", saved[name.to_s]) }
         burst.state = saved.fetch("state").to_sym
+        origin.followers[contact] = true if origin && origin != :latch
         contact.host.poised << contact if burst.state == :first && burst.choice.held_mode
         burst
       end

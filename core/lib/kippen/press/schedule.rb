@@ -2,55 +2,86 @@
 
 module Kippen
   module Press
-    # What is due next. At most one entry a button: the earliest of its timers.
-    #
-    # An entry is one Integer, (due, kind, button) in that order of weight, so that
-    # comparing two entries compares time first, then kind, then the fitting's order.
-    # The entries stand sorted, latest first, so that the next one is taken off the end.
+    # What is due next: the contacts that have a timer, each with its earliest one, in the
+    # order in which they act: time, then kind, then the fitting's order of buttons.
+    # They stand last first, so that the next one is taken off the end. The cost of a step
+    # grows with the logarithm of how many are waiting, not with how many buttons there are.
     class Schedule
       RELEASE_KNOWN = 0
       PRESS_KNOWN = 1
       LONG_PRESS = 2
       TAP_GAP = 3
       REPEAT = 4
-      KINDS = 5
 
-      def initialize(buttons)
-        @buttons = [buttons, 1].max
-        @span = @buttons * KINDS
-        @entries = []
+      # Later than any time: no trace goes beyond 2^53 µs, no timer beyond that by minutes.
+      NEVER = 2**60
+
+      # When the next one is due, NEVER where none is.
+      attr_reader :due_us
+
+      def initialize
+        @line = []
+        @due_us = NEVER
       end
 
-      # due_us in whole microseconds, kind one of the above, button its index.
-      def entry(due_us, kind, button) = (due_us * @span) + (kind * @buttons) + button
+      # Sets a contact's timer in place of the one it had.
+      def put(contact, due_us, kind)
+        if contact.due_us
+          return if contact.due_us == due_us && contact.due_kind == kind
 
-      def add(entry)
-        last = @entries.last
-        return @entries << entry if last.nil? || entry < last
-
-        @entries.insert(place_of(entry), entry)
+          remove(contact)
+        end
+        contact.due_us = due_us
+        contact.due_kind = kind
+        last = @line.last
+        if last.nil? || due_us < last.due_us || before?(contact, last)
+          @line << contact
+          @due_us = due_us
+        else
+          @line.insert(place_of(contact), contact)
+        end
       end
 
-      def remove(entry)
-        return @entries.pop if @entries.last == entry
-
-        @entries.delete_at(place_of(entry))
+      def drop(contact)
+        remove(contact)
+        contact.due_us = nil
+        note_next
       end
 
-      # Takes off and returns the button of the next entry due at or before the time, or nil.
-      def take_due(time_us)
-        last = @entries.last
-        return if last.nil? || last >= (time_us + 1) * @span
-
-        @entries.pop % @buttons
+      # Takes off and returns the contact that is next. Its due_kind says which timer it was.
+      def take
+        contact = @line.pop
+        contact.due_us = nil
+        note_next
+        contact
       end
-
-      # When the next entry is due, in microseconds, or nil.
-      def next_us = @entries.empty? ? nil : @entries.last / @span
 
       private
 
-      def place_of(entry) = @entries.bsearch_index { |other| other <= entry } || @entries.size
+      def note_next
+        last = @line.last
+        @due_us = last ? last.due_us : NEVER
+      end
+
+      def remove(contact)
+        if @line.last.equal?(contact)
+          @line.pop
+        else
+          @line.delete_at(place_of(contact))
+        end
+        note_next
+      end
+
+      # Does one act before the other?
+      def before?(one, other)
+        return one.due_us < other.due_us unless one.due_us == other.due_us
+        return one.due_kind < other.due_kind unless one.due_kind == other.due_kind
+
+        one.index < other.index
+      end
+
+      # Where a contact stands or would stand: before the first that acts no later.
+      def place_of(contact) = @line.bsearch_index { |other| other.equal?(contact) || before?(other, contact) } || @line.size
     end
   end
 end
