@@ -27,6 +27,18 @@ module Kippen
                    "\"place\":\"everywhere\",\"action\":{\"kind\":\"open\",\"what\":\"tap\"}}\n", output
     end
 
+    # More output than is held in memory goes through a temporary file and comes out the same.
+    def test_much_output_comes_out_whole_and_none_where_the_last_row_is_bad
+      fitting = JSON.generate(document("assignments" => [assignment("tap")]))
+      rows = (1..9000).map { |press| "#{press * 2000},remote/ok,down,\n#{(press * 2000) + 1000},remote/ok,up,\n" }
+      trace = "t_us,source,kind,value\n#{rows.join}"
+      status, output, = replay_files(fitting, trace)
+
+      assert_operator output.bytesize, :>, Spool::MOST_IN_MEMORY
+      assert_equal [0, (1..9000).map { |press| press * 2000 }], [status, output.lines.map { |line| JSON.parse(line)["at_us"] }]
+      assert_equal [2, "", "row 18002: time runs backwards: 1 comes after 18001000\n"], replay_files(fitting, "#{trace}1,,end,\n")
+    end
+
     # What is given → the lines on standard error; nothing on standard output, status 2.
     def test_bad_files_are_refused_with_a_line_a_fault
       good = JSON.generate(document)

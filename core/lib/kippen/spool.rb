@@ -39,7 +39,7 @@ module Kippen
     private
 
     def spill
-      @file ||= Tempfile.new("kippen").binmode
+      @file ||= Tempfile.new("kippen").tap(&:binmode)
       @file.write(@buffer)
       @buffer.clear
     end

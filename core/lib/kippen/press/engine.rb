@@ -199,7 +199,7 @@ module Kippen
       def stray(contact) = ignore(contact, "stray", @now_us, @now_us)
 
       def ignore(contact, reason, began, ended)
-        outcome = Outcome.ignored(@now_us, contact.button.ref, reason, began, ended)
+        outcome = Outcome::Ignored.new(@now_us, contact.button.ref, reason, began, ended)
         @outcomes << outcome
         @recorder&.ignored(contact, outcome)
       end

@@ -6,16 +6,25 @@ module Kippen
     # phase   – "fire", "start", "repeat", "end", "unassigned" or "ignored"
     # gesture – "builtin" where nothing is assigned; nil for an ignored contact
     # place, action – of the assignment that won; nil where there is none
-    # reason, ended_us – only for "ignored": "brush", "bounce", "beyond" or "stray"
-    Outcome = Struct.new(:at_us, :button, :gesture, :phase, :began_us, :mode, :place, :action, :reason, :ended_us) do
-      def self.ignored(at_us, button, reason, began_us, ended_us)
-        new(at_us, button, nil, "ignored", began_us, nil, nil, nil, reason, ended_us)
+    # A plain class, for many are made.
+    class Outcome
+      attr_reader :at_us, :button, :gesture, :phase, :began_us, :mode, :place, :action
+
+      def initialize(at_us, button, gesture, phase, began_us, mode, place, action)
+        @at_us = at_us
+        @button = button
+        @gesture = gesture
+        @phase = phase
+        @began_us = began_us
+        @mode = mode
+        @place = place
+        @action = action
       end
+
+      def reason = nil
 
       # The row as the JSON object that the command line and the vectors know.
       def to_h
-        return ignored_row if phase == "ignored"
-
         row = { "at_us" => at_us, "button" => button, "gesture" => gesture, "phase" => phase,
                 "began_us" => began_us, "mode" => mode }
         row["place"] = place if place
@@ -23,11 +32,21 @@ module Kippen
         row
       end
 
-      private
+      # A contact of which nothing came. reason – "brush", "bounce", "beyond" or "stray";
+      # began_us, ended_us – of that contact
+      class Ignored < Outcome
+        attr_reader :reason, :ended_us
 
-      def ignored_row
-        { "at_us" => at_us, "button" => button, "phase" => phase, "reason" => reason,
-          "began_us" => began_us, "ended_us" => ended_us }
+        def initialize(at_us, button, reason, began_us, ended_us)
+          super(at_us, button, nil, "ignored", began_us, nil, nil, nil)
+          @reason = reason
+          @ended_us = ended_us
+        end
+
+        def to_h
+          { "at_us" => at_us, "button" => button, "phase" => phase, "reason" => reason,
+            "began_us" => began_us, "ended_us" => ended_us }
+        end
       end
     end
   end
