@@ -25,12 +25,13 @@ module Kippen
           fitting, revision = revisions.fitting(stream[:client_id])
           messages = BenchRoutes.read(sent["messages"], fitting)
           all = streams.take(stream[:id], messages)
-          json("revision" => revision[:number], **BenchRoutes.view(fitting, stream[:id], all))
+          json("revision" => revision[:number], **BenchRoutes.view(fitting, stream[:id], all, from_us: messages.map(&:time_us).min))
         end
       end
 
-      def self.view(fitting, stream, messages)
-        RenderBench.new(fitting).view(stream, Press::Bench.view(fitting, messages), messages)
+      # from_us – tell only what messages from this time on can have changed; nil: everything
+      def self.view(fitting, stream, messages, from_us: nil)
+        RenderBench.new(fitting).view(stream, Press::Bench.view(fitting, messages), messages, from_us)
       end
 
       # Takes the contract's messages; returns Press::Bench::Messages. Raises Invalid with

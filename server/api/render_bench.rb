@@ -11,15 +11,20 @@ module Kippen
         @telling = Press::Telling.new(fitting, CATALOGUE)
       end
 
-      # stream – its id; messages – those the view was made of
-      def view(stream, view, messages)
-        { "stream" => stream, "received" => messages.size, "heard_through" => heard_through(messages),
+      # stream – its id; messages – those the view was made of; from_us – tiles that messages
+      # before this time have settled are left out; nil: none is
+      def view(stream, view, messages, from_us)
+        { "stream" => stream, "from_us" => from_us, "received" => messages.size, "heard_through" => heard_through(messages),
           "next_us" => view.next_us, "now_us" => view.now_us,
           "waiting" => view.waiting.map { |item| { "button" => item.button, "for" => item.for, "due_us" => item.due_us } },
-          "tiles" => view.stories.last(MOST_TILES).reverse.map { |story| tile(stream, story) } }
+          "tiles" => open_after(view.stories, from_us).last(MOST_TILES).reverse.map { |story| tile(stream, story) } }
       end
 
       private
+
+      def open_after(stories, from_us)
+        from_us ? stories.reject { |story| story.over && story.settled_us < from_us } : stories
+      end
 
       # The highest number up to which no message is missing.
       def heard_through(messages)

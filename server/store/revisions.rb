@@ -7,6 +7,33 @@ module Kippen
       class Revisions
         ABOUT = %i[number parent author note created_at].freeze
 
+        # Fittings read lately. A revision never changes, so what was read of it stays true.
+        class Read
+          MOST = 50
+
+          def initialize
+            @fittings = {}
+            @lock = Mutex.new
+          end
+
+          # Keyed by what a revision is; the block reads it where it isn't there.
+          def fetch(client, number)
+            key = [client, number]
+            @lock.synchronize { @fittings[key] } || yield.tap { |fitting| keep(key, fitting) }
+          end
+
+          private
+
+          def keep(key, fitting)
+            @lock.synchronize do
+              @fittings.delete(@fittings.first[0]) if @fittings.size >= MOST
+              @fittings[key] = fitting
+            end
+          end
+        end
+
+        READ = Read.new
+
         def initialize(database) = @database = database
 
         # The newest revision: { number:, parent:, author:, note:, created_at:, document: }.
@@ -17,8 +44,8 @@ module Kippen
 
         # The Fitting in force and what is known of its revision.
         def fitting(client)
-          row = newest(client)
-          [Fitting.read(row.delete(:document).to_hash), row]
+          row = of(client).reverse(:number).select(*ABOUT).first || raise(Missing, "no client #{client}")
+          [READ.fetch(client, row[:number]) { Fitting.read(document(client, row[:number])) }, row]
         end
 
         # Saves a fitting on its parent's number (nil for the first). Returns the new
@@ -36,6 +63,8 @@ module Kippen
         end
 
         private
+
+        def document(client, number) = of(client).where(number:).get(:document).to_hash
 
         def insert(client, parent, fitting, author, note)
           document = Sequel.pg_jsonb(fitting.document)

@@ -64,6 +64,17 @@ module Kippen
       assert_equal 4, answer["heard_through"]
     end
 
+    # Only what the messages sent can have changed is told; the whole is there for the asking.
+    def test_an_answer_tells_what_may_have_changed
+      send_messages([1, 0, "down"], [2, 100, "up"], [3, 400, "told"], [4, 1000, "down"], [5, 1100, "up"], [6, 1400, "told"])
+      assert_equal [0, 1_000_000], answer["tiles"].map { |tile| tile["began_us"] }.sort
+      view = send_messages([7, 2000, "down"])
+      assert_equal [2_000_000, [2_000_000]], [view["from_us"], view["tiles"].map { |tile| tile["began_us"] }]
+      view = send_messages([8, 1150, "down"], [9, 1200, "up"])
+      assert_equal([2_000_000, 1_000_000], view["tiles"].map { |tile| tile["began_us"] })
+      assert_equal 3, ask("/api/clients/#{@client}/bench")["streams"][0]["tiles"].size
+    end
+
     def test_499_and_501_ms_fall_on_either_side_of_500
       send_messages([1, 0, "down"], [2, 499, "up"], [3, 2000, "down"], [4, 2501, "up"], [5, 5000, "told"])
 
@@ -103,7 +114,7 @@ module Kippen
       DATABASE[:messages].multi_insert((1..Server::Store::Streams::MOST_MESSAGES).map do |number|
         { stream_id: @stream, number:, time_us: number, source: "", kind: "told", value: "" }
       end)
-      send_messages([4001, 10, "down"])
+      send_messages([1001, 10, "down"])
 
       assert_problem 429
       assert_equal Server::Store::Streams::MOST_MESSAGES, DATABASE[:messages].where(stream_id: @stream).count

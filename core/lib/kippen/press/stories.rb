@@ -15,6 +15,8 @@ module Kippen
       # origin – where the mode came from: "held", "latch", or nil for locked and base
       Story = Struct.new(:button, :touches, :rows, :choice, :mode, :origin, :spot, :over, keyword_init: true) do
         def began_us = touches.first.began_us
+        # From when on nothing of it changed.
+        def settled_us = [*touches.map { |touch| touch.ended_us || touch.began_us }, *rows.map { |row| row.outcome.at_us }].max
         def presses = touches.select { |touch| %w[press beyond].include?(touch.verdict) }
       end
 
@@ -46,7 +48,7 @@ module Kippen
         touch.verdict = "press"
         touch.known_us = time_us
         story = @open[contact.index]
-        story.touches << touch if story && !story.touches.include?(touch)
+        story.touches << touch if story && !story.touches.last.equal?(touch)
       end
 
       def release_known(contact, _began, ended, _time_us) = @touch[contact.index].ended_us = ended
@@ -71,7 +73,7 @@ module Kippen
         touch.verdict = outcome.reason
         touch.ended_us = outcome.ended_us
         open = @open[contact.index]
-        story = open if open&.touches&.include?(touch)
+        story = open if open&.touches&.last.equal?(touch)
         story ||= add(contact, touch)
         story.rows << Row.new(outcome, outcome.reason.to_sym)
         over(contact, nil) if story.equal?(open) && outcome.reason != "beyond"

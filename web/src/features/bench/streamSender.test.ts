@@ -7,6 +7,7 @@ const view = (received: number, more: Partial<BenchView> = {}): BenchView => ({
   revision: 1,
   received,
   heard_through: received,
+  from_us: null,
   next_us: null,
   now_us: 0,
   waiting: [],

@@ -36,6 +36,7 @@ const view = (
   revision,
   received,
   heard_through: received,
+  from_us: null,
   next_us: null,
   now_us: 0,
   waiting: [],
@@ -65,6 +66,20 @@ describe('tiles', () => {
     expect(summary(state)).toEqual([['tap → Wake', 'long → Call']])
     state = takeView(state, view('s', 2, 2, tile('a', result('long', 'Call'))))
     expect(summary(state)).toEqual([['long → Call', 'tap → Wake in revision 1']])
+  })
+
+  it('keeps what a view passes over, and lets go what is no longer there', () => {
+    const at = (key: string, began: number, action: string) => ({
+      ...tile(key, result('tap', action)),
+      began_us: began,
+    })
+    const before = takeView(NO_TILES, view('s', 3, 1, at('c', 30, 'C'), at('b', 20, 'B'), at('a', 10, 'A')))
+    const later = { ...view('s', 4, 1, at('d', 40, 'D'), at('b', 20, 'B anew')), from_us: 25 }
+    expect(summary(takeView(before, later)).map(([words]) => words)).toEqual([
+      'tap → D',
+      'tap → B anew',
+      'tap → A',
+    ])
   })
 
   it('puts what is new in front and what was before behind', () => {

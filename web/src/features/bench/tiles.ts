@@ -14,6 +14,9 @@ export interface TilesState {
   was: Readonly<Record<string, string>>
 }
 
+/** As many as the server tells of one stream. */
+const MOST_TILES = 40
+
 export const NO_TILES: TilesState = { views: [], said: {}, was: {} }
 
 /** What a tile came to, in a few words. */
@@ -24,13 +27,22 @@ export function tileWords(tile: Tile): string {
   return `${main.gesture_name} → ${main.action_name ?? 'nothing'}`
 }
 
+/** What a view tells in place of what stood there; what it passes over stays. */
+function mergedTiles(before: Tile[], { tiles, from_us: from }: BenchView): Tile[] {
+  if (from === null) return tiles
+  const told = new Set(tiles.map((tile) => tile.key))
+  const kept = before.filter((tile) => tile.began_us < from && !told.has(tile.key))
+  return [...tiles, ...kept].sort((one, other) => other.began_us - one.began_us).slice(0, MOST_TILES)
+}
+
 /** Puts a stream's newest view in place; an older one changes nothing. Notes what changed sides. */
 export function takeView(state: TilesState, view: BenchView): TilesState {
   const before = state.views.find((one) => one.stream === view.stream)
   if (before && (view.received < before.received || view.revision < before.revision)) return state
+  const whole = before ? { ...view, tiles: mergedTiles(before.tiles, view) } : view
   const views = before
-    ? state.views.map((one) => (one.stream === view.stream ? view : one))
-    : [view, ...state.views]
+    ? state.views.map((one) => (one.stream === view.stream ? whole : one))
+    : [whole, ...state.views]
   const said = { ...state.said }
   const was = { ...state.was }
   for (const tile of view.tiles.filter((one) => one.over || one.results.length > 0)) {

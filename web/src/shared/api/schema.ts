@@ -442,6 +442,8 @@ export interface components {
         BenchView: {
             /** Format: uuid */
             stream: string;
+            /** @description Tiles that began from here on are all told, earlier ones only where they may have changed; null - all are told */
+            from_us: number | null;
             /** @description Messages so far; a higher one is newer */
             received: number;
             /** @description No message up to this number is missing */
