@@ -17,7 +17,7 @@ module Kippen
           end
 
           # Keyed by what a revision is; the block reads it where it isn't there.
-          def fetch(client, number)
+          def read(client, number)
             key = [client, number]
             @lock.synchronize { @fittings[key] } || yield.tap { |fitting| keep(key, fitting) }
           end
@@ -45,7 +45,7 @@ module Kippen
         # The Fitting in force and what is known of its revision.
         def fitting(client)
           row = of(client).reverse(:number).select(*ABOUT).first || raise(Missing, "no client #{client}")
-          [READ.fetch(client, row[:number]) { Fitting.read(document(client, row[:number])) }, row]
+          [READ.read(client, row[:number]) { Fitting.read(document(client, row[:number])) }, row]
         end
 
         # Saves a fitting on its parent's number (nil for the first). Returns the new

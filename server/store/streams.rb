@@ -6,7 +6,7 @@ module Kippen
       # What a listener heard while it listened, message by message, as it was sent.
       class Streams
         # A stream is replayed whole at every message; past this a listener begins a new one.
-        MOST_MESSAGES = 1_000
+        MOST_MESSAGES = 600
 
         # The stream has as many messages as it may have.
         class Full < Kippen::Error; end

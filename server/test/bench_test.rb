@@ -114,7 +114,7 @@ module Kippen
       DATABASE[:messages].multi_insert((1..Server::Store::Streams::MOST_MESSAGES).map do |number|
         { stream_id: @stream, number:, time_us: number, source: "", kind: "told", value: "" }
       end)
-      send_messages([1001, 10, "down"])
+      send_messages([601, 10, "down"])
 
       assert_problem 429
       assert_equal Server::Store::Streams::MOST_MESSAGES, DATABASE[:messages].where(stream_id: @stream).count
