@@ -11,8 +11,11 @@ module Kippen
     TIMES = 20_400
     HANG_SECONDS = 2
     PLACE = %r{\A(?:/[^:]*|row \d+|file): .}
-    NASTY = ["", "\"", ",", "\n", "\r\n", "\uFEFF", "\x00", "\xFF", "NaN", "1e400", "-1", "9007199254740993", "0.5", "null", "true", "[]", "{}", "[[[[",
-             "{\"a\":", "\\u0000", "everywhere", "base", "held", "remote/ok", "t_us", "🦆", "-0", "1e3", "\"id\":\"x\",\"id\":\"x\"", "999999999999999999999"].freeze
+    NASTY = [
+      "", "\"", ",", "\n", "\r\n", "\uFEFF", "\x00", "\xFF", "NaN", "1e400", "-1", "9007199254740993", "0.5", "null", "true", "[]", "{}", "[[[[",
+      "{\"a\":", "\\u0000", "9007199254740992", "everywhere", "base", "held", "remote/ok", "t_us", "🦆", "-0", "1e3", "\"id\":\"x\",\"id\":\"x\"",
+      "999999999999999999999"
+    ].freeze
 
     FITTING = JSON.generate(
       "kippen" => "fitting/1", "follow" => "pointer", "devices" => REMOTE, "modes" => [{ "id" => "calls", "otherwise" => "builtin" }],

@@ -32,11 +32,16 @@ module Kippen
       end
 
       def tile(stream, story)
-        { "key" => "#{stream}/#{story.button.ref}/#{story.began_us}/#{story.touches.first.verdict == "stray" ? "stray" : "press"}",
-          "button" => story.button.ref, "button_name" => story.button.name || story.button.id,
+        repeats, rows = story.rows.partition { |row| row.outcome.phase == "repeat" }
+        { "key" => key(stream, story), "button" => story.button.ref, "button_name" => story.button.name || story.button.id,
           "began_us" => story.began_us, "over" => story.over, "long_us" => story.choice&.long && @fitting.timing(story.button).long_press_us,
           "touches" => story.touches.map { |touch| touch(touch) },
-          "results" => story.rows.map { |row| result(story, row) }, "sentences" => @telling.sentences(story) }
+          "results" => rows.map { |row| result(story, row) }, "repeats" => repeats.size, "sentences" => @telling.sentences(story) }
+      end
+
+      # The same for the same press, however it is decided.
+      def key(stream, story)
+        [stream, story.button.ref, story.began_us, story.touches.first.verdict == "stray" ? "stray" : "press"].join("/")
       end
 
       def touch(touch)

@@ -75,6 +75,13 @@ module Kippen
                    ask("/api/clients/#{@client}/lanes")["lanes"][0]["limits"])
     end
 
+    # Counted from the release a shorter wait is no gain: what it costs is that it comes with the release.
+    def test_what_a_gesture_costs_with_a_brush_guard
+      add_client(DEMO.merge("timing" => { "brush_guard_ms" => 40, "gap_bridge_ms" => 20 }))
+      empties = ask("/api/clients/#{@client}/lanes")["lanes"][0]["empties"]
+      assert_equal([["long_press", ["tap acts when let go"]], ["double_tap", ["tap +260 ms"]]], empties.map { |empty| empty.values_at("gesture", "costs") })
+    end
+
     def test_lanes_come_computed
       add_client
       lane = ask("/api/clients/#{@client}/lanes")["lanes"][0]

@@ -99,6 +99,22 @@ module Kippen
       lane { assert_button "Add a long-press" }
     end
 
+    def test_what_a_timing_makes_impossible_is_told_before_and_after
+      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "bounce_guard_from", value: "release") }
+      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "bounce_guard_ms", value: 300) }
+      open_desk
+      lane { click_button "Add a double-tap" }
+      choose "Louder", allow_label_click: true
+      words = "A double-tap can't happen: bounce guard 300 ms, tap gap 300 ms."
+      within("section[aria-label='What this changes']") { assert_text words }
+      click_button "Put it on the double-tap"
+      lane do
+        assert_text words
+        assert_button "double-tap: Louder, ✕ can’t happen. #{words} Change"
+      end
+      check "lanes-impossible"
+    end
+
     def test_no_device_chosen
       open_desk
       click_button "Pocket phone"

@@ -82,7 +82,7 @@ module Kippen
 
       fitting = Formats::FittingJson.read(text(given[:fitting], Limits::FITTING_BYTES))
       stories = Press::Stories.new
-      open_file(given[:trace]) { |io| Press::Replay.stream(fitting, io, recorder: stories) { nil } }
+      open_file(given[:trace]) { |io| Press::Replay.stream(fitting, io, recorder: stories, most_rows: Limits::EXPLAINED_ROWS) { nil } }
       stories.stories.each { |story| @output.puts JSON.generate(Press::Account.of(fitting, story)) }
     end
 

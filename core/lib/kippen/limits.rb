@@ -5,7 +5,7 @@ module Kippen
   # bounds are generous for a real client and small for a machine.
   module Limits
     FITTING_BYTES = 2_000_000
-    CASES_BYTES = 64_000_000
+    CASES_BYTES = 32_000_000
     JSON_DEPTH = 40
     HOSTS = 50
     DEVICES = 200
@@ -16,5 +16,10 @@ module Kippen
     NAME_CHARACTERS = 120
     TRACE_FIELD_CHARACTERS = 200
     LATEST_US = 2**53
+    # A hold or long-press that is kept down repeats so often and no more: time in a trace
+    # may leap by centuries.
+    REPEATS = 100_000
+    # An explanation keeps everything; a replay keeps nothing and takes any number of rows.
+    EXPLAINED_ROWS = 100_000
   end
 end

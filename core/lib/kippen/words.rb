@@ -76,9 +76,9 @@ module Kippen
       name = GESTURES.fetch(gesture)
       grown = after.us - before.us
       return say(:cost_more, gesture: name, ms: ms(grown)) if grown.positive?
-      return say(:cost_less, gesture: name, ms: ms(-grown)) if grown.negative?
+      return say(:cost_release, gesture: name) if after.after == "release" && before.after == "press"
 
-      say(:cost_release, gesture: name) if after.after == "release" && before.after == "press"
+      say(:cost_less, gesture: name, ms: ms(-grown)) if grown.negative?
     end
 
     # A Press::LimitsOfTiming::Limit with the figures that make it so; timing – the button's.

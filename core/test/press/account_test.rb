@@ -89,6 +89,9 @@ module Kippen
         status, output, = command("explain", "--fitting", path, "--trace", "-", input: "t_us,source,kind,value\n0,remote/ok,down,\n9,remote/ok,up,\n")
         assert_equal [0, ["press_known"]], [status, JSON.parse(output)["outcomes"].map { |one| one["why"] }]
         assert_equal 2, command("explain", "--fitting", path)[0]
+
+        many = "t_us,source,kind,value\n#{"5,,end,\n" * (Limits::EXPLAINED_ROWS + 1)}"
+        assert_equal [2, "", "row 100002: at most 100000 rows are taken here\n"], command("explain", "--fitting", path, "--trace", "-", input: many)
       end
     end
   end

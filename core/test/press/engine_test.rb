@@ -68,6 +68,13 @@ module Kippen
       assert_equal Press::Schedule::NEVER, schedule.due_us
     end
 
+    # Time may leap by centuries while a button is held.
+    def test_repeats_have_an_end
+      repeating = fitting("assignments" => [assignment("hold", repeat: { "after_ms" => 50, "every_ms" => 10 })])
+      rows = replay(repeating, [0, "down"], [Limits::LATEST_US / 1000, "up"])
+      assert_equal [Limits::REPEATS, %w[start end]], [rows.count { |row| row["phase"] == "repeat" }, rows.values_at(0, -1).map { |row| row["phase"] }]
+    end
+
     # A closing that makes a decision possible makes it at that moment, also when nothing follows.
     def test_what_becomes_possible_by_an_event_happens_with_it
       held = fitting("timing" => { "gap_bridge_ms" => 50, "brush_guard_ms" => 100 }, "assignments" => [assignment("tap")])

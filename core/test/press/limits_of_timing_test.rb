@@ -23,6 +23,10 @@ module Kippen
        [["double_tap", "hardly", %w[bounce_guard]], ["triple_tap", "hardly", %w[bounce_guard]]]],
       [{ "brush_guard_ms" => 500 }, %w[tap long_press], [["tap", "impossible", %w[brush_guard long_press]]]],
       [{ "brush_guard_ms" => 450 }, %w[tap long_press], [["tap", "hardly", %w[brush_guard long_press]]]],
+      [{ "bounce_guard_ms" => 300, "bounce_guard_from" => "release", "gap_bridge_ms" => 20, "brush_guard_ms" => 40 }, %w[tap double_tap long_press],
+       [["double_tap", "impossible", %w[bounce_guard]]]],
+      [{ "bounce_guard_ms" => 300, "bounce_guard_from" => "release", "gap_bridge_ms" => 300 }, %w[tap double_tap],
+       [["double_tap", "impossible", %w[bounce_guard gap_bridge]]]],
       [{ "tap_gap_from" => "press", "bounce_guard_ms" => 300 }, %w[double_tap], [["double_tap", "impossible", %w[bounce_guard]]]],
       [{ "tap_gap_from" => "press", "tap_gap_ms" => 100, "gap_bridge_ms" => 40 }, %w[double_tap], [["double_tap", "hardly", %w[gap_bridge]]]]
     ].freeze

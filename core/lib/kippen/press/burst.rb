@@ -17,7 +17,7 @@ module Kippen
     #   :holding – became long; lasts until the release
     class Burst
       attr_reader :choice, :mode, :origin, :began_us, :spot
-      attr_accessor :state, :count, :last_start_us, :last_release_us, :closed, :repeat_us, :told
+      attr_accessor :state, :count, :last_start_us, :last_release_us, :closed, :repeat_us, :repeats, :told
 
       # origin – the Hold or :latch that the mode came from, nil otherwise
       # closed – no further press is waited for
@@ -31,6 +31,7 @@ module Kippen
         @closed = closed
         @count = 1
         @last_start_us = began_us
+        @repeats = 0
         @told = false
       end
 

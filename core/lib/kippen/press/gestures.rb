@@ -152,7 +152,8 @@ module Kippen
         burst = contact.burst
         long = burst.choice.long
         say(contact, long.gesture, "repeat", burst, long, :repeat_due) unless contact.opened_us
-        burst.repeat_us += long.repeat.every_us
+        burst.repeats += 1
+        burst.repeat_us = burst.repeats < Limits::REPEATS ? burst.repeat_us + long.repeat.every_us : nil
       end
 
       def end_hold(contact, burst)

@@ -39,6 +39,14 @@ module Kippen
         high && high < low ? nil : [low, high]
       end
 
+      HOW = [nil, "hardly", "impossible"].freeze
+
+      # How bad it is for a further press: an index of HOW.
+      def severity
+        range = held_range or return 2
+        room_us(range) < HARDLY_ROOM_US || range[0] > HARDLY_HELD_US || (range[1] && range[1] < HARDLY_ROOM_US) ? 1 : 0
+      end
+
       # How soon after its release the next press may begin, for a press held this long.
       def soonest_us(held) = [@timing.gap_bridge_us, bounce_from_press? ? bounce - held : bounce].max
 
@@ -46,6 +54,9 @@ module Kippen
       def latest_us(held) = gap_from_release? ? gap : gap - held
 
       private
+
+      # Time to begin the next press in, at best.
+      def room_us(range) = range.compact.map { |held| latest_us(held) - soonest_us(held) }.max
 
       def bounce = @timing.bounce_guard_us
       def gap = @timing.tap_gap_us
@@ -74,20 +85,27 @@ module Kippen
         offered = %w[double_tap triple_tap].select { |gesture| @choice[gesture] }
         return [] if offered.empty?
 
+        how = HOW[severity] or return []
         range = held_range
-        return offered.map { |gesture| Limit.new(gesture:, how: "impossible", reasons:) } unless range
-
-        room = range.compact.map { |held| latest_us(held) - soonest_us(held) }.max
-        return [] unless room < HARDLY_ROOM_US || range[0] > HARDLY_HELD_US || (range[1] && range[1] < HARDLY_ROOM_US)
-
-        offered.map { |gesture| Limit.new(gesture:, how: "hardly", reasons:, held_us: range, room_us: room) }
+        offered.map { |gesture| Limit.new(gesture:, how:, reasons:, held_us: range, room_us: range && room_us(range)) }
       end
 
-      # Those whose absence would give more room.
+      SETTINGS = { "bounce_guard" => :bounce_guard_us, "gap_bridge" => :gap_bridge_us, "brush_guard" => :brush_guard_us }.freeze
+
+      # Those without which it would be less bad; all that are in play where none alone is to blame.
       def reasons
-        found = { "bounce_guard" => bounce, "gap_bridge" => @timing.gap_bridge_us, "brush_guard" => @timing.brush_guard_us }
-        list = found.select { |_, us| us.positive? }.sort_by { |_, us| -us }.map(&:first)
-        @choice.long ? [*list, "long_press"] : list
+        playing = SETTINGS.select { |_, field| @timing[field].positive? }.keys
+        playing << "long_press" if @choice.long
+        blamed = playing.select { |name| without(name).severity < severity }
+        blamed.empty? ? playing : blamed
+      end
+
+      def without(name)
+        return self.class.new(@choice, Fitting::Timing.new(**@timing.to_h, SETTINGS.fetch(name) => 0)) if name != "long_press"
+
+        choice = @choice.dup
+        choice.long = nil
+        self.class.new(choice, @timing)
       end
     end
   end

@@ -15,14 +15,17 @@ module Kippen
         engine.take
       end
 
-      # io – a trace as CSV, read as it comes. Yields Outcomes in the order decided.
-      def self.stream(fitting, io, recorder: nil, &block)
+      # io – a trace as CSV, read as it comes; most_rows – more are refused, nil: any number.
+      # Yields Outcomes in the order decided. Raises Invalid.
+      def self.stream(fitting, io, recorder: nil, most_rows: nil, &block)
         engine = Engine.new(fitting, recorder:)
         events = Events.new(fitting)
         rows = 0
         Formats::TraceCsv.new(io, read: events.method(:read)).each do |time, event|
           events.feed(engine, time, event)
           rows += 1
+          raise Invalid.at("row #{rows + 1}", "at most #{most_rows} rows are taken here") if most_rows && rows > most_rows
+
           engine.take.each(&block) if (rows % BATCH).zero?
         end
         engine.take.each(&block)

@@ -113,7 +113,13 @@ export function AssignSheet({ desk, spot, chosen, onClose }: Props) {
         onPick={setPicked}
         words={words}
       />
-      {change && <WhatChanges waits={preview.data?.waits ?? []} refusal={preview.error} />}
+      {change && (
+        <WhatChanges
+          waits={preview.data?.waits ?? []}
+          limits={preview.data?.lane.limits ?? []}
+          refusal={preview.error}
+        />
+      )}
       <div className={styles.foot}>
         <Button
           type="primary"

@@ -1,4 +1,4 @@
-import type { LaneGesture } from '../../shared/api'
+import type { Lane, LaneGesture } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import styles from './assign.module.css'
 
@@ -10,7 +10,8 @@ interface Wait {
 }
 
 /** Every gesture's wait on this button, before and after, as the core works it out. */
-export function WhatChanges({ waits, refusal }: { waits: Wait[]; refusal: Error | null }) {
+export function WhatChanges(props: { waits: Wait[]; limits: Lane['limits']; refusal: Error | null }) {
+  const { waits, limits, refusal } = props
   if (refusal) return <p role="alert">{refusal.message}</p>
   return (
     <section className={styles.changes} aria-label="What this changes">
@@ -26,6 +27,11 @@ export function WhatChanges({ waits, refusal }: { waits: Wait[]; refusal: Error 
           </div>
         ))}
       </dl>
+      {limits.map((limit) => (
+        <p key={limit.gesture} className={styles.limit}>
+          {limit.words}
+        </p>
+      ))}
     </section>
   )
 }

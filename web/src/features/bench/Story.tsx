@@ -16,7 +16,7 @@ export function Story({ shown, children }: { shown: ShownTile | undefined; child
     )
   }
   const { tile } = shown
-  const main = tile.results.find((result) => result.phase !== 'end' && result.phase !== 'repeat')
+  const main = tile.results.find((result) => result.phase !== 'end')
   const effects = tile.results.map((result) => result.effect).filter((effect) => effect !== null)
   return (
     // Scrolls when the story is long: reachable by keyboard.

@@ -65,9 +65,8 @@ export function TileRow({
   onChoose: () => void
 }) {
   const { tile, was } = shown
-  const main = tile.results.find((result) => result.phase !== 'end' && result.phase !== 'repeat')
+  const main = tile.results.find((result) => result.phase !== 'end')
   const beyond = tile.touches.filter((touch) => touch.verdict === 'beyond').length
-  const repeats = tile.results.filter((result) => result.phase === 'repeat').length
   return (
     <button
       type="button"
@@ -81,7 +80,7 @@ export function TileRow({
         <small>{tile.button_name}</small>
         <strong>
           {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />} {tileWords(tile)}
-          {repeats > 0 && `, repeated ${String(repeats)}×`}
+          {tile.repeats > 0 && `, repeated ${String(tile.repeats)}×`}
           {beyond > 0 && `, ${String(beyond)} more ignored`}
         </strong>
         {was && <em>decided anew; was {was}</em>}

@@ -23,6 +23,7 @@ const tile = (key: string, ...results: ReturnType<typeof result>[]): Tile => ({
   long_us: null,
   touches: [],
   results,
+  repeats: 0,
   sentences: [],
 })
 

@@ -21,7 +21,7 @@ export const NO_TILES: TilesState = { views: [], said: {}, was: {} }
 
 /** What a tile came to, in a few words. */
 export function tileWords(tile: Tile): string {
-  const main = tile.results.find((result) => result.phase !== 'end' && result.phase !== 'repeat')
+  const main = tile.results.find((result) => result.phase !== 'end')
   if (!main) return 'not decided yet'
   if (main.phase === 'ignored') return `ignored, ${main.reason ?? ''}`
   return `${main.gesture_name} → ${main.action_name ?? 'nothing'}`

@@ -49,12 +49,18 @@ function span(scale: StretchScale, region: Region) {
 export function StretchStrip(props: Props) {
   const { stretch, lane, boundaries, scale, chosen, live, draft, onDraft, onCommit, onChoose } = props
   const regions = lane.regions.filter((region) => region.stretch === stretch)
+  const kinds = regions.map((region) => region.kind)
+  // Where a filter has swallowed the region, what stands there is shown in what swallowed it.
+  const placeOf = (gesture: LaneGesture) => {
+    const kind = REGION_OF[gesture]
+    return kinds.includes(kind) ? kind : (kinds.find((one) => one === 'ignored') ?? kinds[0])
+  }
   const inRegion = (kind: Region['kind']) => ({
-    chips: lane.chips.filter((chip) => chip.stretch === stretch && REGION_OF[chip.gesture] === kind),
+    chips: lane.chips.filter((chip) => chip.stretch === stretch && placeOf(chip.gesture) === kind),
     // A third tap is offered in the side sheet and the table; here there is no room to tell it apart.
     empties: lane.empties.filter(
       (empty) =>
-        empty.stretch === stretch && REGION_OF[empty.gesture] === kind && empty.gesture !== 'triple_tap',
+        empty.stretch === stretch && placeOf(empty.gesture) === kind && empty.gesture !== 'triple_tap',
     ),
   })
   const rows = Math.max(

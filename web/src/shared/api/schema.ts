@@ -477,7 +477,7 @@ export interface components {
             results: {
                 at_us: number;
                 /** @enum {unknown} */
-                phase: "fire" | "start" | "repeat" | "end" | "unassigned" | "ignored";
+                phase: "fire" | "start" | "end" | "unassigned" | "ignored";
                 gesture: string | null;
                 gesture_name: string;
                 action_name: string | null;
@@ -486,6 +486,8 @@ export interface components {
                 wait_us: number | null;
                 wait: string | null;
             }[];
+            /** @description How often it repeated */
+            repeats: number;
             sentences: string[];
         };
     };
