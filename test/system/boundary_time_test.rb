@@ -30,8 +30,8 @@ module Kippen
       streams = Server::Store::Streams.new(DATABASE)
       messages = streams.latest(@client, 1).flat_map { |stream| streams.messages(stream) }
       last = messages.map(&:time_us).max
-      rows = messages.reject { |message| message.kind == "told" }.map { |message| [message.time_us, [message.kind, 0, nil]] }
-      Press::Replay.run(fitting, [*rows, [last, ["end", nil, nil]]]).select { |outcome| outcome.phase == "fire" }.map(&:gesture)
+      rows = messages.reject { |message| message.kind == "told" }.map { |message| [message.time_us, [message.kind.to_sym, 0, nil]] }
+      Press::Replay.run(fitting, [*rows, [last, [:end, nil, nil]]]).select { |outcome| outcome.phase == "fire" }.map(&:gesture)
     end
 
     TRICKS.each do |name, trick|

@@ -40,6 +40,7 @@ module Kippen
       end
 
       HOW = [nil, "hardly", "impossible"].freeze
+      SETTINGS = { "bounce_guard" => :bounce_guard_us, "gap_bridge" => :gap_bridge_us, "brush_guard" => :brush_guard_us }.freeze
 
       # How bad it is for a further press: an index of HOW.
       def severity
@@ -89,8 +90,6 @@ module Kippen
         range = held_range
         offered.map { |gesture| Limit.new(gesture:, how:, reasons:, held_us: range, room_us: range && room_us(range)) }
       end
-
-      SETTINGS = { "bounce_guard" => :bounce_guard_us, "gap_bridge" => :gap_bridge_us, "brush_guard" => :brush_guard_us }.freeze
 
       # Those without which it would be less bad; all that are in play where none alone is to blame.
       def reasons
