@@ -41,6 +41,16 @@ module Kippen
       assert_equal "A request may have 2000000 bytes; nothing was changed.", answer["detail"]
     end
 
+    def test_deep_nesting_and_broken_text_are_one_clear_error
+      add_client
+      ["{\"change\":#{"[" * 5000}#{"]" * 5000}}", "{\"change\":\"\xFF\"}", "[]", "null", ""].each do |body|
+        send_json(:post, "/api/clients/#{@client}/previews", body)
+        assert_problem 400
+      end
+      send_json(:post, "/api/clients", "{\"kippen\":\"fitting/1\",\"note\":#{"[" * 60}#{"]" * 60}}")
+      assert_problem 422, ["file", "is nested deeper than 40 levels"]
+    end
+
     def test_unknown_things_are_not_found
       ["/api/clients/#{"0" * 36}", "/api/clients/nobody/lanes", "/api/listeners/x", "/api/nothing"].each do |path|
         ask(path)

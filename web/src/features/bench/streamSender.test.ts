@@ -1,19 +1,9 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { Refused, type BenchView, type Message } from '../../shared/api'
 import { StreamSender } from './streamSender'
+import { emptyView } from './testing'
 
-const view = (received: number, more: Partial<BenchView> = {}): BenchView => ({
-  stream: 's1',
-  revision: 1,
-  received,
-  heard_through: received,
-  from_us: null,
-  next_us: null,
-  now_us: 0,
-  waiting: [],
-  tiles: [],
-  ...more,
-})
+const view = (received: number, more: Partial<BenchView> = {}) => emptyView('s1', received, more)
 
 const refused = (status: number, ...places: string[]) =>
   new Refused({

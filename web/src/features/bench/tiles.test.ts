@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { BenchView, Tile } from '../../shared/api'
+import type { Tile } from '../../shared/api'
+import { emptyView } from './testing'
 import { NO_TILES, shownTiles, takeHistory, takeView, tileWords } from './tiles'
 
 const result = (gesture: string, action: string | null, phase: 'fire' | 'end' | 'ignored' = 'fire') => ({
@@ -27,22 +28,8 @@ const tile = (key: string, ...results: ReturnType<typeof result>[]): Tile => ({
   sentences: [],
 })
 
-const view = (
-  stream: string,
-  received: number,
-  revision: number,
-  ...tiles: Tile[]
-): BenchView & { revision: number } => ({
-  stream,
-  revision,
-  received,
-  heard_through: received,
-  from_us: null,
-  next_us: null,
-  now_us: 0,
-  waiting: [],
-  tiles,
-})
+const view = (stream: string, received: number, revision: number, ...tiles: Tile[]) =>
+  emptyView(stream, received, { revision, tiles })
 
 const summary = (state: typeof NO_TILES) =>
   shownTiles(state).map(({ tile: one, was }) => [tileWords(one), was])

@@ -1,5 +1,5 @@
 import { Radio, Select, Spin } from 'antd'
-import { useState } from 'react'
+import { useId, useState } from 'react'
 import type { Button, Desk } from '../../shared/api'
 import { useLanes, type Spot } from '../../shared/fitting'
 import type { Chosen } from '../assign'
@@ -19,32 +19,37 @@ interface Props {
 }
 
 function SpotPicker({ desk, spot, onSpot }: Pick<Props, 'desk' | 'spot' | 'onSpot'>) {
-  const options = (list: Desk['places']) => list.map((item) => ({ value: item.id, label: item.name }))
   return (
     <p className={styles.spot}>
-      <span id="lanes-where">Where:</span>
-      {desk.places.length > 1 ? (
-        <Select
-          aria-labelledby="lanes-where"
-          value={spot.place}
-          options={options(desk.places)}
-          onChange={(place) => onSpot({ ...spot, place })}
-        />
-      ) : (
-        <strong>everywhere</strong>
-      )}
-      <span id="lanes-mode">Mode:</span>
-      {desk.modes.length > 1 ? (
-        <Select
-          aria-labelledby="lanes-mode"
-          value={spot.mode}
-          options={options(desk.modes)}
-          onChange={(mode) => onSpot({ ...spot, mode })}
-        />
-      ) : (
-        <strong>base</strong>
-      )}
+      <OneOf
+        word="Where"
+        list={desk.places}
+        value={spot.place}
+        onPick={(place) => onSpot({ ...spot, place })}
+      />
+      <OneOf word="Mode" list={desk.modes} value={spot.mode} onPick={(mode) => onSpot({ ...spot, mode })} />
     </p>
+  )
+}
+
+/** A choice of one, in plain words where there is only one. */
+function OneOf(props: { word: string; list: Desk['places']; value: string; onPick: (id: string) => void }) {
+  const { word, list, value, onPick } = props
+  const id = useId()
+  return (
+    <>
+      <span id={id}>{word}:</span>
+      {list.length > 1 ? (
+        <Select
+          aria-labelledby={id}
+          value={value}
+          options={list.map((item) => ({ value: item.id, label: item.name }))}
+          onChange={onPick}
+        />
+      ) : (
+        <strong>{list[0]?.name}</strong>
+      )}
+    </>
   )
 }
 

@@ -1,0 +1,15 @@
+import type { BenchView } from '../../shared/api'
+
+/** For tests: a view of a stream in which nothing has happened yet. */
+export const emptyView = (stream: string, received: number, more: Partial<BenchView> = {}): BenchView => ({
+  stream,
+  revision: 1,
+  received,
+  heard_through: received,
+  from_us: null,
+  next_us: null,
+  now_us: 0,
+  waiting: [],
+  tiles: [],
+  ...more,
+})
