@@ -46,6 +46,13 @@ module Kippen
       assert_operator many, :<, few * 1.5
     end
 
+    # Any number of apps may be named by a trace; what is remembered of them is bounded.
+    def test_many_places_do_not_pile_up
+      engine = Press::Engine.new(large(buttons: 1, modes: 1))
+      20_000.times { |index| engine.pointer_in(index, "", "app-#{index}/part-#{index}") }
+      assert_operator engine.instance_variable_get(:@resolver).instance_variable_get(:@spots).size, :<=, Press::Resolver::REMEMBERED
+    end
+
     def test_a_held_mode_ends_at_the_same_cost_on_a_host_with_many_buttons
       ends = [2, 200].map do |buttons|
         read = Fitting.read("kippen" => "fitting/1", "modes" => [{ "id" => "m" }],

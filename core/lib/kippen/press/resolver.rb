@@ -24,6 +24,8 @@ module Kippen
       TAPS = %w[tap double_tap triple_tap].freeze
       LONGS = %w[long_press hold].freeze
 
+      REMEMBERED = 4_096
+
       def initialize(fitting)
         @fitting = fitting
         @places = fitting.places.reject(&:off).to_h { |place| [[place.app, place.part], place.id] }
@@ -35,10 +37,10 @@ module Kippen
 
       # where – "app", "app/part" or "" for nowhere. A part not known counts as the app.
       def spot(where)
-        @spots[where] ||= begin
-          app, part = where.split("/", 2)
-          closest = part && @places[[app, part]]
-          at(where, [closest, @places[[app, nil]], Fitting::EVERYWHERE].compact)
+        @spots[where] || begin
+          # A trace may name any number of apps.
+          @spots.clear if @spots.size >= REMEMBERED
+          @spots[where] = find(where)
         end
       end
 
@@ -55,6 +57,12 @@ module Kippen
       end
 
       private
+
+      def find(where)
+        app, part = where.split("/", 2)
+        closest = part && @places[[app, part]]
+        at(where, [closest, @places[[app, nil]], Fitting::EVERYWHERE].compact)
+      end
 
       # Where the same places hold, the same choices do: many spots may share them.
       def at(where, places) = Spot.new(where, places.freeze, @choices[places]).freeze
