@@ -55,6 +55,28 @@ module Kippen
       assert_equal [%w[four off], %w[two won], %w[one covered]], results.call("calls").first(3)
     end
 
+    HELD = { "modes" => [{ "id" => "calls" }], "timing" => { "gap_bridge_ms" => 20 } }.freeze
+
+    # A held mode ends while two counts wait and one press is still down.
+    def test_a_count_that_the_modes_end_closes
+      held = { "button" => "d/hold", "gesture" => "hold", "action" => { "kind" => "mode", "mode" => "calls", "how" => "held" } }
+      counted = %w[d/a d/b d/c].product(%w[tap double_tap]).map do |ref, gesture|
+        { "button" => ref, "gesture" => gesture, "mode" => "calls", "action" => { "kind" => "key" } }
+      end
+      read = Fitting.read("kippen" => "fitting/1", "devices" => [{ "id" => "d", "buttons" => %w[a b c hold].map { |id| { "id" => id } } }],
+                          "assignments" => [held, *counted], **HELD)
+      rows = [[0, "d/hold", "down", ""], [100, "d/b", "down", ""], [150, "d/b", "up", ""], [160, "d/a", "down", ""], [200, "d/a", "up", ""],
+              [210, "d/c", "down", ""], [300, "d/hold", "up", ""], [330, "d/c", "up", ""], [900, "end"]]
+      told = accounts(read, *rows).reject { |account| account["button"] == "d/hold" }.flat_map { |account| account["outcomes"] }
+
+      # In the order of the buttons, at the moment the release of the held one is known.
+      assert_equal([["d/a", 320_000], ["d/b", 320_000], ["d/c", 350_000]], told.map { |one| one["row"].values_at("button", "at_us") }.sort)
+      assert_equal(%w[d/a d/b d/c], Press::Replay.run(read, rows.map { |row| row(Press::Events.new(read), row) }).map(&:button) - ["d/hold"])
+      assert_equal(["closed"], told.map { |one| one["why"] }.uniq)
+      assert_equal({ "d/a" => [120_000, { "gap_bridge" => 20_000, "tap_gap" => 100_000 }], "d/b" => [170_000, { "gap_bridge" => 20_000, "tap_gap" => 150_000 }],
+                     "d/c" => [20_000, { "gap_bridge" => 20_000 }] }, told.to_h { |one| [one["row"]["button"], one.values_at("wait_us", "wait_parts")] })
+    end
+
     # For every fitting and trace: the winner told is the assignment that acted, and the parts of
     # the wait add up.
     def test_accounts_agree_with_the_outcomes

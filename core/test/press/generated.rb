@@ -26,6 +26,14 @@ module Kippen
     FROM = %w[press release].freeze
     STEPS_MS = [0, 10, 20, 50, 50, 100, 100, 200, 300].freeze
 
+    # Every other fitting has this too: hold one, press another, and something to count there.
+    HOLD_ONE = [
+      { "button" => "d/a", "gesture" => "hold", "action" => HELD[0], "mode" => "base", "place" => "everywhere" },
+      { "button" => "d/a", "gesture" => "tap", "action" => ACTIONS[0], "mode" => "base", "place" => "everywhere" },
+      *%w[tap double_tap].map { |gesture| { "button" => "d/b", "gesture" => gesture, "action" => ACTIONS[0], "mode" => "one", "place" => "everywhere" } },
+      *%w[tap triple_tap].map { |gesture| { "button" => "d/c", "gesture" => gesture, "action" => ACTIONS[0], "mode" => "one", "place" => "everywhere" } }
+    ].freeze
+
     def self.pick(list) = G.choose(0..(list.size - 1)).map { |index| list[index] }
 
     def self.assignment
@@ -44,7 +52,8 @@ module Kippen
 
     def self.fitting
       timing = TIMING.map { |_, values| pick(values) }
-      G.tuple(G.array(assignment, max: 12), *timing, pick(FROM), pick(FROM), pick(%w[pointer focus])).map do |assignments, *settings|
+      G.tuple(G.boolean, G.array(assignment, max: 12), *timing, pick(FROM), pick(FROM), pick(%w[pointer focus])).map do |holds, assignments, *settings|
+        assignments = HOLD_ONE + assignments if holds
         bounce_from, gap_from, follow = settings.pop(3)
         timing = TIMING.keys.zip(settings).to_h.merge("bounce_guard_from" => bounce_from, "tap_gap_from" => gap_from)
         once = assignments.uniq { |a| [a["button"], a["mode"], a["place"], a["gesture"] == "hold" ? "long_press" : a["gesture"]] }

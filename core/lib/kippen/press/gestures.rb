@@ -108,10 +108,12 @@ module Kippen
 
       def wait_beyond(contact, burst) = burst.closed ? over(contact) : burst.state = :after
 
-      # Nobody pressed again in time.
+      # Nobody pressed again in time, or nothing more is waited for.
       def count_over(contact)
         burst = contact.burst
-        burst.state == :between ? decide_last(contact, burst, :gap_over) : over(contact)
+        return over(contact) unless burst.state == :between
+
+        decide_last(contact, burst, burst.closed ? :closed : :gap_over)
       end
 
       # The gesture of the count so far.

@@ -67,7 +67,8 @@ module Kippen
       def counted(total)
         held = single? ? 0 : last.ended_us - last.began_us
         known = held + @timing.gap_bridge_us
-        gap_over = @row.why == :closed ? known : [known, gap_over_us].max
+        # Where the count was closed it may have waited in the tap gap, but not for a touch.
+        gap_over = @row.why == :closed ? total : [known, gap_over_us].max
         { "press" => held, "gap_bridge" => [known, total].min - held, "tap_gap" => [gap_over, total].min - [known, total].min,
           "touch" => total - [gap_over, total].min }
       end
