@@ -124,6 +124,20 @@ describe('StreamSender', () => {
     expect(begun()).toBe(2)
   })
 
+  it('begins a new stream in a pause once one is long', async () => {
+    const { sender, begun } = bench()
+    for (let press = 0; press < 300; press += 1) {
+      sender.hear('phone/edge', 'down', press * 100)
+      sender.hear('phone/edge', 'up', press * 100 + 50)
+      await settle()
+    }
+    expect(begun()).toBe(1)
+    sender.hear('phone/edge', 'down', 29_950 + 3001)
+    sender.hear('phone/edge', 'up', 40_000)
+    await settle()
+    expect(begun()).toBe(2)
+  })
+
   it('leaves an answer that knows less than one before', async () => {
     const { sender, views } = bench({ received: 5 }, { received: 3 })
     sender.hear('phone/edge', 'down', 1)

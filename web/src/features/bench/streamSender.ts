@@ -2,6 +2,10 @@ import { Refused, type BenchView, type Message } from '../../shared/api'
 
 const RETRY_MS = 500
 const MOST_AT_ONCE = 200
+/** A stream this long makes room for another at the next pause. */
+const LONG_STREAM = 400
+/** A pause longer than any guard looks back. */
+const PAUSE_MS = 3000
 
 export interface SenderPorts {
   begin: () => Promise<string>
@@ -22,6 +26,8 @@ export class StreamSender {
   private stream: Promise<string> | undefined
   private id: string | undefined
   private received = -1
+  private lastMs = 0
+  private waits = false
   private readonly down = new Set<string>()
   private finished = false
   private retry: ReturnType<typeof setTimeout> | undefined
@@ -30,6 +36,8 @@ export class StreamSender {
   constructor(private readonly ports: SenderPorts) {}
 
   hear(button: string, edge: 'down' | 'up', timeMs: number): void {
+    if (this.number >= LONG_STREAM && this.atRest(timeMs)) this.beginAnew()
+    this.lastMs = timeMs
     if (edge === 'down') this.down.add(button)
     else this.down.delete(button)
     this.add({ source: button, kind: edge, t_us: Math.round(timeMs * 1000) })
@@ -54,6 +62,11 @@ export class StreamSender {
     clearTimeout(this.tell)
     clearTimeout(this.retry)
     this.kept = []
+  }
+
+  /** Nothing is down, nothing is waited for, nothing is on its way, and it has been so for a while. */
+  private atRest(timeMs: number): boolean {
+    return this.down.size === 0 && this.kept.length === 0 && !this.waits && timeMs - this.lastMs > PAUSE_MS
   }
 
   private add(message: Omit<Message, 'number'>): void {
@@ -88,6 +101,7 @@ export class StreamSender {
   }
 
   private planTell(nextUs: number | null): void {
+    this.waits = nextUs !== null
     clearTimeout(this.tell)
     if (nextUs === null || (this.finished && this.down.size > 0)) return
     const left = nextUs / 1000 - this.ports.nowMs()
@@ -118,7 +132,7 @@ export class StreamSender {
     this.number = this.kept.length
     this.received = -1
     this.stream = undefined
-    this.retryLater()
+    if (this.kept.length > 0) this.retryLater()
   }
 
   private retryLater(): void {
