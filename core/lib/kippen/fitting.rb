@@ -47,7 +47,5 @@ module Kippen
 
     def mode(id) = @modes.find { |mode| mode.id == id }
     def place(id) = @places.find { |place| place.id == id }
-    def host(id) = @hosts.find { |host| host.id == id }
-    def device(id) = @devices.find { |device| device.id == id }
   end
 end

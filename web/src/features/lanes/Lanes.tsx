@@ -80,9 +80,7 @@ export function Lanes({ desk, buttons, spot, onSpot, chosen, onChoose }: Props) 
       {answer.error && <p role="alert">{answer.error.message}</p>}
       {!lanes && !answer.error && <Spin />}
       {lanes?.length === 0 && <p className={styles.none}>Choose a device on the left to see its buttons.</p>}
-      {lanes && lanes.length > 0 && view === 'table' && (
-        <LanesTable client={desk.id} lanes={lanes} onChoose={onChoose} />
-      )}
+      {lanes && lanes.length > 0 && view === 'table' && <LanesTable lanes={lanes} onChoose={onChoose} />}
       {lanes && lanes.length > 0 && view === 'lanes' && (
         <div className={styles.lanes}>
           <Axis scales={scalesFor(lanes)} />

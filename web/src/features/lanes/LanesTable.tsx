@@ -76,8 +76,7 @@ function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefine
 }
 
 /** The same content and the same changes as the lanes, for those who can't see or don't want the picture. */
-export function LanesTable(props: { client: string; lanes: Lane[]; onChoose: (chosen: Chosen) => void }) {
-  const { lanes, onChoose } = props
+export function LanesTable({ lanes, onChoose }: { lanes: Lane[]; onChoose: (chosen: Chosen) => void }) {
   const settingColumn = (setting: string, title: string) => ({
     title,
     key: setting,
