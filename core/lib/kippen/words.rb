@@ -2,7 +2,7 @@
 
 module Kippen
   # Every sentence the core says, in one place, ready to be put into another language.
-  # Parts in %{…} are filled in by name; #say picks "_one" or "_many" by a count.
+  # Parts in %{…} are filled in by name.
   module Words
     GESTURES = { "tap" => "tap", "double_tap" => "double-tap", "triple_tap" => "triple-tap",
                  "long_press" => "long-press", "hold" => "hold", "builtin" => "press" }.freeze
@@ -40,6 +40,10 @@ module Kippen
       rule_kept: "%{place} keeps the built-in for a %{gesture} on this button: %{action}.",
       rule: "%{place} has for a %{gesture} on this button: %{action}.",
       rule_none: "Nothing is assigned to a %{gesture} on this button.",
+      mode_held: "Mode %{mode} was on, held.",
+      mode_latch: "Mode %{mode} was on for this press.",
+      mode_lock: "Mode %{mode} was on until changed.",
+      from_base: "It says nothing about this, so base holds.",
       fell_through: "%{place} has nothing for it.",
       switched_off: "%{place} has something for it that is switched off.",
       waited_none: "It did not wait.",

@@ -19,6 +19,7 @@ module Kippen
       [{ "gap_bridge_ms" => 300 }, %w[tap double_tap], [["double_tap", "impossible", %w[gap_bridge]]]],
       [{ "bounce_guard_ms" => 800 }, %w[tap double_tap long_press], [["double_tap", "impossible", %w[bounce_guard long_press]]]],
       [{ "bounce_guard_ms" => 800 }, %w[tap double_tap], [["double_tap", "hardly", %w[bounce_guard]]]],
+      [{ "bounce_guard_ms" => 350 }, %w[tap double_tap], []],
       [{ "bounce_guard_ms" => 250, "bounce_guard_from" => "release" }, %w[double_tap triple_tap],
        [["double_tap", "hardly", %w[bounce_guard]], ["triple_tap", "hardly", %w[bounce_guard]]]],
       [{ "brush_guard_ms" => 500 }, %w[tap long_press], [["tap", "impossible", %w[brush_guard long_press]]]],

@@ -68,6 +68,29 @@ module Kippen
       ]
     }.freeze
 
+    CALLS = [{ "id" => "calls", "name" => "Calls" }].freeze
+
+    def test_the_mode_is_told_and_what_base_gives_it
+      lock = assignment("tap").merge("button" => "remote/list", "action" => { "kind" => "mode", "mode" => "calls", "how" => "lock" })
+      told = lambda do |*more|
+        told({ "places" => PLACES, "modes" => CALLS, "assignments" => [lock, *more] },
+             [0, "down", "remote/list"], [10, "up", "remote/list"], [20, "pointer_in", "", "rookery"], [30, "down"], [90, "up"]).last
+      end
+      assert_equal "Closed for 60 ms. Nothing else is on this button, so the tap acts as soon as it is pressed. " \
+                   "Mode Calls was on until changed. It says nothing about this, so base holds. In Rookery has nothing for it. Everywhere has for a tap on this button: Next page. It did not wait.",
+                   told.call(assign("tap"))
+      # What base has closer by is covered by the mode's own: nothing false is said of that place.
+      assert_equal "Closed for 60 ms. Nothing else is on this button, so the tap acts as soon as it is pressed. Mode Calls was on until changed. " \
+                   "Everywhere has for a tap on this button: Next page. It did not wait.",
+                   told.call(assign("tap", place: "letters"), assign("tap", mode: "calls"))
+    end
+
+    def test_a_wheel_step_is_a_step
+      read = { "assignments" => [assign("tap").merge("button" => "remote/wheel-up")] }
+      assert_equal ["One step of the wheel. Everywhere has for a tap on this button: Next page. It did not wait."],
+                   told(read, [0, "notch", "remote/wheel-up"])
+    end
+
     STORIES.each do |name, (members, rows, expected)|
       define_method("test_#{name}") { assert_equal [expected], told(members.call(self), *rows) }
     end

@@ -9,10 +9,11 @@ module Kippen
     # out is the range of lengths of the first press for which it can be done, and how much
     # room there is then for the next one.
     class LimitsOfTiming
-      # how: "impossible" or "hardly"; reasons – tokens, most telling first:
+      # how: "impossible" or "hardly"; reasons – tokens:
       #   "bounce_guard", "gap_bridge", "brush_guard", "long_press"
       # held_us  – [shortest, longest or nil] length of the press before for which it can be done
-      # room_us  – time left to begin the next press in, at best; nil where it doesn't matter
+      # room_us  – time to begin the next press in, at best for a press of ordinary length;
+      #            nil where it doesn't matter
       Limit = Struct.new(:gesture, :how, :reasons, :held_us, :room_us, keyword_init: true)
 
       # Less room than this to begin the next press in, or to let go in, is hardly any; a press
@@ -56,8 +57,12 @@ module Kippen
 
       private
 
-      # Time to begin the next press in, at best.
-      def room_us(range) = range.compact.map { |held| latest_us(held) - soonest_us(held) }.max
+      # Time to begin the next press in, at best for a press not held longer than an ordinary
+      # one. It grows up to some length and shrinks beyond, so the ends of the range tell.
+      def room_us(range)
+        longest = [range[1], [HARDLY_HELD_US, range[0]].max].compact.min
+        [range[0], longest].map { |held| latest_us(held) - soonest_us(held) }.max
+      end
 
       def bounce = @timing.bounce_guard_us
       def gap = @timing.tap_gap_us

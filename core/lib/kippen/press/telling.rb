@@ -32,12 +32,13 @@ module Kippen
 
       def touches(story)
         story.touches.each_with_index.map do |touch, index|
-          index.zero? ? first_touch(touch) : further_touch(touch, story.touches[index - 1])
+          index.zero? ? first_touch(touch, story.button) : further_touch(touch, story.touches[index - 1])
         end
       end
 
-      def first_touch(touch)
+      def first_touch(touch, button)
         return if touch.verdict == "stray"
+        return Words.say(:notch) if button.kind == "notch"
         return Words.say(:closed_still) unless touch.ended_us
 
         length = Words.measured(touch.ended_us - touch.began_us)
@@ -104,12 +105,22 @@ module Kippen
         end
       end
 
-      # Which assignment won, and why those closer did not.
+      # The mode that was on, which assignment won, and why those closer did not.
       def rule(story, outcome)
-        return if outcome.gesture == "builtin"
+        return mode(story) if outcome.gesture == "builtin"
 
         gesture = Words::GESTURES.fetch(outcome.gesture)
-        [*passed(story, outcome), outcome.place ? won(outcome, gesture) : Words.say(:rule_none, gesture:)]
+        candidates = Candidates.of(@fitting, story.button, outcome.gesture, story.mode, story.spot)
+        from_base = story.mode != Fitting::BASE && candidates.any? { |one| one.result == "won" && one.assignment.mode == Fitting::BASE }
+        [mode(story), *(Words.say(:from_base) if from_base), *passed(story, outcome, candidates),
+         outcome.place ? won(outcome, gesture) : Words.say(:rule_none, gesture:)].compact
+      end
+
+      def mode(story)
+        return if story.mode == Fitting::BASE
+
+        name = @fitting.mode(story.mode).name || story.mode
+        Words.say({ "held" => :mode_held, "latch" => :mode_latch }.fetch(story.origin, :mode_lock), mode: name)
       end
 
       def won(outcome, gesture)
@@ -117,12 +128,14 @@ module Kippen
         Words.say(key, place: place_name(outcome.place), gesture:, action: action_name(outcome))
       end
 
-      # Closer places that had nothing, and what is kept but switched off.
-      def passed(story, outcome)
-        candidates = Candidates.of(@fitting, story.button, outcome.gesture, story.mode, story.spot)
-        off = candidates.select { |one| one.result == "off" && story.spot.places.include?(one.assignment.place) }.map { |one| one.assignment.place }
+      # Closer places that had nothing, and what is kept there but switched off. A place whose
+      # assignment was covered by the mode's own has something, and nothing is said of it.
+      def passed(story, outcome, candidates)
+        at = candidates.group_by { |one| one.assignment.place }.transform_values { |list| list.map(&:result) }
         story.spot.places.take_while { |place| place != outcome.place }.filter_map do |place|
-          next Words.say(:switched_off, place: place_name(place)) if off.include?(place)
+          results = at.fetch(place, [])
+          next if results.include?("covered")
+          next Words.say(:switched_off, place: place_name(place)) if results.include?("off")
 
           Words.say(:fell_through, place: place_name(place)) if outcome.place
         end

@@ -59,7 +59,9 @@ export function BenchProvider({ client, buttons, children }: Props) {
       setTiles((state) => takeView(state, view))
       setWaiting(view.waiting)
       setLive((state) => settled(state, view.waiting, performance.now()))
-      for (const tile of view.tiles.filter((one) => one.over && !told.current.has(one.key))) {
+      // A long-press is told when it acts, not when it is let go.
+      const news = view.tiles.filter((one) => one.results.length > 0 && !told.current.has(one.key))
+      for (const tile of news) {
         told.current.add(tile.key)
         const main = tile.results[0]
         announce(`${tile.button_name}: ${tileWords(tile)}${main?.wait ? `, ${main.wait}` : ''}`)
