@@ -2,11 +2,15 @@
 
 source "https://rubygems.org"
 
+gem "argon2", "2.3.3"
 gem "bigdecimal", "~> 3.1"
 gem "json", "~> 2.0"
 gem "openapi_first", "1.4.3"
 gem "pg", "1.7.0"
 gem "puma", "8.0.2"
+gem "rack-attack", "6.8.0"
+gem "roda", "3.109.0"
+gem "rodauth", "2.49.0"
 gem "sequel", "5.110.0"
 gem "sequel_pg", "1.20.0", require: "sequel"
 gem "sinatra", "4.2.1"

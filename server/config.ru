@@ -2,4 +2,5 @@
 
 require_relative "rack"
 
-run Kippen::Server.rack(Kippen::Server::Store.connect(ENV.fetch("DATABASE_URL")))
+database = Kippen::Server::Store.connect(ENV.fetch("DATABASE_URL"))
+run Kippen::Server.rack(database, secret: ENV.fetch("KIPPEN_SECRET"), demo: ENV["KIPPEN_DEMO"] == "yes")

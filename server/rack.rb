@@ -7,22 +7,36 @@ module Kippen
     # A page elsewhere must not reach Kippen by a name of its own that leads to this machine.
     HOSTS = %w[localhost 127.0.0.1 [::1]].freeze
 
-    # The whole application for Rack: limits, contract, API, pages.
-    # check_responses – hold every response against the contract too (tests do)
-    def self.rack(database, check_responses: false)
+    # The whole application for Rack: limits, sign-in, contract, API, pages.
+    # secret – 64 characters or more that only this installation knows; demo – may the demo's
+    # accounts be opened by one press; check_responses – hold every response against the contract too
+    def self.rack(database, secret:, demo: false, check_responses: false)
       App.set :database, database
-      api = Rack::Builder.new do
-        use BodyLimit
-        use OpenapiFirst::Middlewares::ResponseValidation, spec: CONTRACT if check_responses
-        use OpenapiFirst::Middlewares::RequestValidation, spec: CONTRACT, error_response: ContractErrors
-        run App
-      end.to_app
+      App.set :demo, demo
       pages = Pages.new
+      api = api(database, secret, check_responses)
       Rack::Builder.new do
         use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, logging: false
         use Rack::Protection::HttpOrigin, logging: false
+        use Rack::Attack
         run ->(env) { env["PATH_INFO"].start_with?("/api/") ? api.call(env) : pages.call(env) }
       end.to_app
     end
+
+    def self.api(database, secret, check_responses)
+      definition = OpenapiFirst.load(CONTRACT)
+      Rack::Builder.new do
+        use BodyLimit
+        use OpenapiFirst::Middlewares::ResponseValidation, spec: definition if check_responses
+        use Rack::Session::Cookie, **SessionCookie.options(secret)
+        use SessionCookie
+        use Csrf, allow_if: Csrf::WITHOUT_SESSION
+        use SignIn.for(database, secret)
+        use Guard, definition, database
+        use OpenapiFirst::Middlewares::RequestValidation, spec: definition, error_response: ContractErrors
+        run App
+      end.to_app
+    end
+    private_class_method :api
   end
 end

@@ -4,9 +4,6 @@ module Kippen
   module Server
     # The API: parse, call, render. Errors become problem details here and nowhere else.
     class App < Sinatra::Base
-      # Until there are accounts, whoever stands at the desk is this.
-      AUTHOR = "Specialist"
-
       set :environment, :production
       set :show_exceptions, false
       set :raise_errors, false
@@ -17,6 +14,8 @@ module Kippen
       set :host_authorization, {}
       set :protection, false
 
+      register SessionRoutes
+      register AccountRoutes
       register ClientRoutes
       register LaneRoutes
       register RevisionRoutes
@@ -31,10 +30,22 @@ module Kippen
         def revisions = Store::Revisions.new(database)
         def listeners = Store::Listeners.new(database)
         def streams = Store::Streams.new(database)
-        def author = AUTHOR
+        def accounts = Store::Accounts.new(database)
+        def audit = Store::Audit.new(database)
+        def rodauth = env["kippen.rodauth"]
+
+        # The Store::Accounts::Account that is signed in, or nil.
+        def account = env["kippen.account"]
+        def author = account.name
+
+        # Offered only where Kippen was started with the demo, and the demo is there.
+        def demo_offered? = settings.demo && !accounts.demo_service.nil?
 
         # The request's body as the contract's check has read it.
         def sent = env[OpenapiFirst::REQUEST].body
+
+        # The request's query, likewise.
+        def sought = env[OpenapiFirst::REQUEST].query
 
         def json(value)
           content_type "application/json"
@@ -54,6 +65,7 @@ module Kippen
 
       error(Store::Missing) { |e| problem(404, e.message) }
       error(Store::Streams::Full) { |e| problem(429, "#{e.message}; begin a new one") }
+      error(Store::Accounts::Taken, Store::Accounts::LastLead) { |e| problem(409, "#{e.message}; nothing was changed") }
       error(Store::Conflict) do |e|
         problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved", newest: Render.revision(e.newest))
       end

@@ -16,6 +16,7 @@ module Kippen
 
         app.post("/api/listeners/:listener/streams") do
           listener = listeners.find(params["listener"])
+          clients.seen(listener[:client_id])
           status 201
           json("id" => streams.add(listener[:id]))
         end

@@ -2,19 +2,26 @@
 
 module Kippen
   module Server
-    # Clients, each with one fitting; the catalogue of actions.
+    # The caseload; each client has one fitting. All of a client's data out, and erased.
     module ClientRoutes
       def self.registered(app)
         app.get("/api/health") { json("ok" => true) }
 
         app.get("/api/actions") { json("actions" => CATALOGUE.entries.map { |entry| Render.action(entry) }) }
 
-        app.get("/api/clients") { json("clients" => clients.all.map { |row| Render.client(row) }) }
+        app.get("/api/clients") do
+          rows, more = clients.page(account, search: sought["search"] || "", page: sought["page"] || 1)
+          json("clients" => rows.map { |row| Render.client(row) }, "more" => more)
+        end
 
         # The body is a fitting file; with it a client is taken in.
         app.post("/api/clients") do
           fitting = Formats::FittingJson.read(request.body.read)
-          id = clients.add(fitting, author:, note: "Taken in from a file")
+          id = database.transaction do
+            made = clients.add(account.service, fitting, author:, note: "Taken in")
+            audit.note(account, "took in a client", client: made)
+            made
+          end
           status 201
           json(Render.desk(id, *revisions.fitting(id)))
         end
@@ -27,6 +34,25 @@ module Kippen
         app.get("/api/clients/:client/fitting") do
           headers "content-disposition" => 'attachment; filename="fitting.json"'
           json(revisions.newest(params["client"])[:document].to_hash)
+        end
+
+        app.get("/api/clients/:client/everything") do
+          audit.note(account, "took all data out", client: params["client"])
+          headers "content-type" => "application/json", "content-disposition" => 'attachment; filename="client.json"'
+          body Store::Everything.new(database, params["client"]).pieces
+        end
+
+        app.get("/api/clients/:client/erasure") { json(clients.holdings(params["client"]).transform_keys(&:to_s)) }
+
+        # The second look: the client's name, as it stands, must be sent along.
+        app.post("/api/clients/:client/erasure") do
+          name = revisions.fitting(params["client"]).first.name
+          problem(409, "To erase, send the client's name as it stands: #{name}") unless sent["name"] == name
+          database.transaction do
+            clients.erase(params["client"])
+            audit.note(account, "erased a client", client: params["client"])
+          end
+          json("done" => "Erased")
         end
       end
     end

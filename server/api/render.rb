@@ -8,17 +8,18 @@ module Kippen
 
       def revision(row)
         { "number" => row[:number], "parent" => row[:parent], "author" => row[:author], "note" => row[:note],
-          "created_at" => row[:created_at].utc.strftime("%Y-%m-%dT%H:%M:%S.%LZ") }
+          "created_at" => time(row[:created_at]) }
       end
 
+      def time(time) = time.utc.strftime("%Y-%m-%dT%H:%M:%S.%LZ")
+
       def client(row)
-        { "id" => row[:id], "name" => row[:name] || "Client without a name", "about" => row[:about] || "",
-          "revision" => row[:revision] }
+        { "id" => row[:id], "name" => row[:name].empty? ? "Client without a name" : row[:name], "about" => row[:about],
+          "revision" => row[:revision], "seen_at" => time(row[:seen_at]), "open" => row[:open].to_h }
       end
 
       def desk(id, fitting, row)
-        who = fitting.document.fetch("client", {})
-        client(id:, name: who["name"], about: who["about"], revision: row[:number]).merge(
+        { "id" => id, "name" => fitting.name, "about" => fitting.document.dig("client", "about") || "" }.merge(
           "revision" => revision(row), "hosts" => fitting.hosts.map { |host| host(fitting, host) },
           "places" => places(fitting), "modes" => modes(fitting)
         )

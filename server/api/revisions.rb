@@ -8,7 +8,10 @@ module Kippen
         app.post("/api/clients/:client/revisions") do
           fitting, = revisions.fitting(params["client"])
           changed = RevisionRoutes.apply(fitting, sent["change"])
-          saved = revisions.add(params["client"], sent["parent"], changed, author:, note: sent.fetch("note", ""))
+          saved = database.transaction do
+            audit.note(account, "changed the fitting", client: params["client"], change: sent["change"]["kind"], parent: sent["parent"])
+            revisions.add(params["client"], sent["parent"], changed, author:, note: sent.fetch("note", ""))
+          end
           status 201
           json("revision" => Render.revision(saved))
         end

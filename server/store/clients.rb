@@ -3,29 +3,63 @@
 module Kippen
   module Server
     module Store
-      # Clients. What is known of one stands in the newest revision of the fitting.
+      # Clients. What stands in the caseload is kept beside the fitting, brought up to date
+      # with every revision, so that a thousand clients are listed without reading a thousand fittings.
       class Clients
-        MOST_LISTED = 200
+        PAGE = 50
+        SHOWN = %i[id name about revision open seen_at].freeze
+
+        # The clients an account may look at: its service's; a viewer's those named to them.
+        def self.in_sight(database, account)
+          own = database[:clients].where(service_id: account.service)
+          return own unless account.role == "viewer"
+
+          own.where(id: database[:viewings].where(account_id: account.id).select(:client_id))
+        end
 
         def initialize(database) = @database = database
 
-        # [{ id:, name:, about:, revision: }], oldest client first
-        def all
-          newest = @database[:revisions].distinct(:client_id).order(:client_id, Sequel.desc(:number)).as(:newest)
-          @database[:clients].join(newest, client_id: :id).order(Sequel[:clients][:created_at], :id).limit(MOST_LISTED).select(
-            :id, Sequel[:newest][:number].as(:revision),
-            Sequel.lit("newest.document -> 'client' ->> 'name' AS name"),
-            Sequel.lit("newest.document -> 'client' ->> 'about' AS about")
-          ).all
+        # One page of the caseload, last seen first: [{ id:, name:, about:, revision:, open:, seen_at: }],
+        # and whether there are more. search – words that all must stand in name or description.
+        def page(account, search: "", page: 1)
+          rows = listed(account, search).limit(PAGE + 1).offset((page - 1) * PAGE).all
+          [rows.first(PAGE), rows.size > PAGE]
+        end
+
+        # The dataset behind a page.
+        def listed(account, search)
+          words = search.downcase.split.first(8)
+          words.reduce(Clients.in_sight(@database, account)) { |rows, word| rows.where(Sequel.lit("words LIKE ?", "%#{rows.escape_like(word)}%")) }
+            .order(Sequel.desc(:seen_at), :id).select(*SHOWN)
         end
 
         # Takes a valid Fitting; returns the new client's id. The fitting is revision 1.
-        def add(fitting, author:, note:)
+        def add(service, fitting, author:, note:)
           @database.transaction do
-            id = @database[:clients].returning(:id).insert.first.fetch(:id)
+            id = @database[:clients].returning(:id).insert(service_id: service).first.fetch(:id)
             Revisions.new(@database).add(id, nil, fitting, author:, note:)
             id
           end
+        end
+
+        # The client was worked with just now.
+        def seen(id) = @database[:clients].where(id:).update(seen_at: Sequel::CURRENT_TIMESTAMP)
+
+        # What there is of a client, counted: what goes when it is erased.
+        def holdings(id)
+          listeners = @database[:listeners].where(client_id: id)
+          streams = @database[:streams].where(listener_id: listeners.select(:id))
+          { revisions: @database[:revisions].where(client_id: id).count, listeners: listeners.count, streams: streams.count,
+            presses: @database[:messages].where(stream_id: streams.select(:id)).count, viewers: @database[:viewings].where(client_id: id).count }
+        end
+
+        # Erases a client with everything; what the audit trail says of it loses its details.
+        def erase(id)
+          @database.transaction do
+            @database[:audit].where(client_id: id).update(detail: Sequel.pg_jsonb({}))
+            @database[:clients].where(id:).delete
+          end
+          Revisions::READ.forget(id)
         end
       end
     end

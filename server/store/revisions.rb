@@ -22,6 +22,9 @@ module Kippen
             @lock.synchronize { @fittings[key] } || yield.tap { |fitting| keep(key, fitting) }
           end
 
+          # Drops what was read of a client.
+          def forget(client) = @lock.synchronize { @fittings.delete_if { |(id, _), _| id == client } }
+
           private
 
           def keep(key, fitting)
@@ -62,14 +65,22 @@ module Kippen
           raise Conflict, newest(client).except(:document)
         end
 
+        # What the caseload shows of a fitting.
+        def self.caseload(fitting)
+          who = fitting.document.fetch("client", {})
+          { name: who["name"] || "", about: who["about"] || "", open: Sequel.pg_jsonb({}) }
+        end
+
         private
 
         def document(client, number) = of(client).where(number:).get(:document).to_hash
 
         def insert(client, parent, fitting, author, note)
           document = Sequel.pg_jsonb(fitting.document)
-          @database[:revisions].returning(*ABOUT)
+          saved = @database[:revisions].returning(*ABOUT)
             .insert(client_id: client, number: (parent || 0) + 1, parent:, author:, note:, document:).first
+          @database[:clients].where(id: client).update(**Revisions.caseload(fitting), revision: saved[:number], seen_at: saved[:created_at])
+          saved
         end
 
         def of(client) = @database[:revisions].where(client_id: Store.uuid(client, "client"))

@@ -5,6 +5,7 @@ require_relative "helper"
 module Kippen
   class BenchTest < ServerTest
     def setup
+      super
       add_client
       assign("double_tap", MARK)
       assign("long_press", ANSWER, parent: 2)

@@ -8,7 +8,7 @@ module Kippen
       desk = add_client.then { answer }
 
       assert_equal ["Bram Oduya-Lisle", "left thumb · lets go slowly"], desk.values_at("name", "about")
-      assert_equal [1, nil, "Taken in from a file"], desk["revision"].values_at("number", "parent", "note")
+      assert_equal [1, nil, "Taken in"], desk["revision"].values_at("number", "parent", "note")
       assert_equal(["Edge key", "Volume up", "Volume down"], desk["hosts"][0]["devices"][0]["buttons"].map { |button| button["name"] })
       assert_equal DEMO, ask("/api/clients/#{@client}/fitting")
     end

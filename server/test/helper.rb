@@ -13,7 +13,8 @@ module Kippen
 
     DATABASE = Server::Store.connect(ENV.fetch("DATABASE_URL"))
     Server::Store.migrate(DATABASE)
-    APP = Server.rack(DATABASE, check_responses: true)
+    APP = Server.rack(DATABASE, secret: "s" * 64, demo: true, check_responses: true)
+    PASSWORD = "quiet-estuary-morning"
     DEMO = JSON.parse(File.read(File.join(Server::ROOT, "demo", "bram.fitting.json")))
     EDGE = "pocket-phone/edge"
     ANSWER = { "kind" => "app", "app" => "hearthcall", "command" => "answer" }.freeze
@@ -28,8 +29,30 @@ module Kippen
       result
     end
 
+    def setup
+      Server::Rates::COUNTERS.clear
+      @service = store.add_service("Reedbank")
+      sign_in_as("specialist")
+    end
+
+    def store = Server::Store::Accounts.new(DATABASE)
+
+    # Makes an account of a role where there is none yet, and signs in with it.
+    def sign_in_as(role, service: @service)
+      clear_cookies
+      email = "#{role}@#{service}.example"
+      store.add(service, email:, name: "A #{role}", role:, password: PASSWORD) unless DATABASE[:accounts].where(email:).any?
+      sign_in(email)
+      assert_equal 200, status, last_response.body
+    end
+
+    def sign_in(email, password = PASSWORD) = send_json(:post, "/api/session/sign-in", "email" => email, "password" => password)
+
+    def csrf = ask("/api/session")["csrf"]
+
     def send_json(method, path, value)
-      public_send(method, path, value.is_a?(String) ? value : JSON.generate(value), "CONTENT_TYPE" => "application/json")
+      public_send(method, path, value.is_a?(String) ? value : JSON.generate(value),
+                  "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => csrf)
       answer
     end
 

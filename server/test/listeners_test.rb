@@ -5,6 +5,7 @@ require_relative "helper"
 module Kippen
   class ListenersTest < ServerTest
     def setup
+      super
       add_client
       @listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk laptop")["id"]
     end

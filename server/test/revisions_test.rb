@@ -4,14 +4,17 @@ require_relative "helper"
 
 module Kippen
   class RevisionsTest < ServerTest
-    def setup = add_client
+    def setup
+      super
+      add_client
+    end
 
     def fitting = ask("/api/clients/#{@client}/fitting")
 
     def test_a_change_becomes_the_next_revision_on_its_parent
       saved = assign("long_press", ANSWER)["revision"]
 
-      assert_equal [2, 1, "Specialist"], saved.values_at("number", "parent", "author")
+      assert_equal [2, 1, "A specialist"], saved.values_at("number", "parent", "author")
       assert_equal([["tap", { "kind" => "builtin" }], ["long_press", ANSWER]],
                    fitting["assignments"].map { |item| item.values_at("gesture", "action") })
     end
@@ -65,7 +68,7 @@ module Kippen
       send_json(:post, "/api/clients/#{@client}/revisions", "{ not json")
       assert_problem 400
 
-      post("/api/clients/#{@client}/revisions", "parent=1", "CONTENT_TYPE" => "text/plain")
+      post("/api/clients/#{@client}/revisions", "parent=1", "CONTENT_TYPE" => "text/plain", "HTTP_X_CSRF_TOKEN" => csrf)
       assert_problem 415
     end
 

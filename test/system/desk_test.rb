@@ -60,18 +60,18 @@ module Kippen
       assert_empty small
     end
 
-    def test_without_a_client_the_desk_says_what_to_do_and_takes_one_in
+    def test_without_a_client_the_caseload_says_what_to_do_and_takes_one_in
       DATABASE[:clients].delete
-      visit "/"
+      sign_in_as("specialist")
       assert_text "No client here yet"
       assert_accessible
       Tempfile.create(["bad", ".json"]) do |file|
         file.write('{"kippen": "fitting/1", "follow": "nose"}')
         file.flush
-        attach_file "Take in a fitting file", file.path
+        attach_file "Or with a fitting file", file.path
         assert_text '/follow: is "nose", must be one of pointer, focus'
       end
-      attach_file "Take in a fitting file", File.join(Server::ROOT, "demo", "bram.fitting.json")
+      attach_file "Or with a fitting file", File.join(Server::ROOT, "demo", "bram.fitting.json")
       assert_text "Bram Oduya-Lisle"
     end
 

@@ -50,7 +50,7 @@ module Kippen
       assert_tiles(*now)
       picture "bench-explains"
 
-      visit "/"
+      open_desk
       assert_tiles(*now)
       lane { assert_selector "[role=slider][aria-valuetext='900 ms']" }
       assert_text "Revision 4, saved"

@@ -32,9 +32,10 @@ module Kippen
 
     DATABASE = Server::Store.connect(ENV.fetch("DATABASE_URL"))
     Server::Store.migrate(DATABASE)
-    Capybara.app = Server.rack(DATABASE, check_responses: true)
+    Capybara.app = Server.rack(DATABASE, secret: "s" * 64, demo: true, check_responses: true)
     DEMO = Formats::FittingJson.read(File.read(File.join(Server::ROOT, "demo", "bram.fitting.json")))
     EDGE = "pocket-phone/edge"
+    PASSWORD = "quiet-estuary-morning"
     PICTURES = File.join(Server::ROOT, "docs", "screenshots")
     # Windows virtual key codes, which the browser's protocol asks for.
     KEYS = { "F8" => 119, "F9" => 120, "KeyA" => 65 }.freeze
@@ -44,14 +45,29 @@ module Kippen
     }.freeze
 
     def setup
-      @client = Server::Store::Clients.new(DATABASE).add(DEMO, author: "Saltmarsh Row", note: "Demo")
+      Server::Rates::COUNTERS.clear
+      accounts = Server::Store::Accounts.new(DATABASE)
+      @service = accounts.add_service("Saltmarsh Row", demo: true)
+      %w[lead specialist viewer].each do |role|
+        accounts.add(@service, email: "#{role}@saltmarsh-row.example", name: "Demo #{role}", role:, password: PASSWORD)
+      end
+      @client = add_client(DEMO)
       resize(1280, 800)
       browser.execute_cdp("Emulation.setEmulatedMedia", features: [{ name: "prefers-reduced-motion", value: "reduce" }])
     end
 
     def teardown
       Capybara.reset_sessions!
-      DATABASE[:clients].delete
+      DATABASE[:services].delete
+    end
+
+    def add_client(fitting) = Server::Store::Clients.new(DATABASE).add(@service, fitting, author: "Saltmarsh Row", note: "Demo")
+
+    # By one press, as the demo offers it.
+    def sign_in_as(role)
+      visit "/"
+      click_button "Open the demo as a #{role}"
+      assert_selector "h1", text: "Clients"
     end
 
     def browser = page.driver.browser
@@ -61,7 +77,9 @@ module Kippen
     end
 
     def open_desk
-      visit "/"
+      sign_in_as("specialist") unless @signed_in
+      @signed_in = true
+      visit "/clients/#{@client}/assign"
       assert_selector "h2", text: "What each button does"
       assert_selector "[data-button='#{EDGE}']"
     end

@@ -37,7 +37,7 @@ module Kippen
         press_mouse(button)
 
         assert_tiles "• tap → Wake the screen"
-        assert_equal "/", URI(page.current_url).path
+        assert_equal "/clients/#{@client}/assign", URI(page.current_url).path
       end
     end
 

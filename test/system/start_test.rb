@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "../../server/boot"
+require_relative "../../bin/support/visitor"
 require "minitest/autorun"
-require "net/http"
 require "open3"
 require "socket"
 require "tmpdir"
@@ -68,20 +68,16 @@ module Kippen
       [status.exitstatus, output]
     end
 
-    def ask(path)
-      response = Net::HTTP.get_response(URI("http://127.0.0.1:#{@port}#{path}"))
-      response.content_type == "application/json" ? JSON.parse(response.body) : response.body
-    end
+    def visitor = Visitor.new("http://127.0.0.1:#{@port}")
 
-    def send_json(path, value)
-      Net::HTTP.post(URI("http://127.0.0.1:#{@port}#{path}"), JSON.generate(value), "Content-Type" => "application/json")
-    end
+    # Signed in once; a new start takes the session again.
+    def inside = @inside ||= visitor.sign_in
 
-    def client = ask("/api/clients")["clients"].first
+    def client = inside.get("/api/clients")["clients"].first
 
     def long_press(parent, value)
       change = { "kind" => "timing", "button" => "pocket-phone/edge", "setting" => "long_press_ms", "value" => value }
-      send_json("/api/clients/#{client["id"]}/revisions", "parent" => parent, "change" => change)
+      inside.post("/api/clients/#{client["id"]}/revisions", "parent" => parent, "change" => change)
     end
 
     def processes_on_data = `pgrep -f #{@data}`.split.size
@@ -89,7 +85,7 @@ module Kippen
     def test_first_start_second_start_and_fresh
       process, said = start
       assert_match(%r{Kippen is ready: http://127.0.0.1:#{@port}/}, said)
-      assert_match(/<title>Kippen/, ask("/"))
+      assert_match(/<title>Kippen/, visitor.get("/"))
       assert_equal ["Bram Oduya-Lisle", 1], client.values_at("name", "revision")
       assert_equal "201", long_press(1, 900).code
       assert_match(/start: Kippen is already running on #{@data} \(http:/, refused("--port", free_port.to_s)[1])
@@ -103,16 +99,18 @@ module Kippen
       assert_equal [1, "This throws away every client and fitting in #{@data}. Type fresh to go on: start: nothing was thrown away\n"],
                    refused("--port", @port.to_s, "--fresh", input: "yes\n")
       process, = start("--fresh", input: "fresh")
+      @inside = nil
       assert_equal 1, client["revision"]
       stop(process)
     end
 
     def test_without_the_demo_it_stays_away
       process, = start("--no-demo")
-      assert_nil client
+      assert_equal [nil, false, true], visitor.get("/api/session").values_at("account", "demo", "first")
+      assert_equal "403", visitor.post("/api/session/demo", "role" => "lead").code
       stop(process)
       start
-      assert_nil client
+      refute visitor.get("/api/session")["demo"]
     end
 
     # The server is killed hard in the middle of saving; what was saved last is whole.
@@ -132,7 +130,7 @@ module Kippen
       start
       revision = client["revision"]
       assert_includes [acknowledged, acknowledged + 1], revision
-      fitting = Fitting.read(ask("/api/clients/#{client["id"]}/fitting"))
+      fitting = Fitting.read(inside.get("/api/clients/#{client["id"]}/fitting"))
       assert_equal (400 + revision - 1) * 1000, fitting.timing(fitting.button("pocket-phone/edge")).long_press_us
     end
 

@@ -4,7 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { ConfigProvider } from 'antd'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { App } from './features/desk'
+import { App } from './App'
 import { theme } from './shared/theme'
 import { Announcer } from './shared/ui'
 

@@ -39,6 +39,9 @@ module Kippen
       freeze
     end
 
+    # Who it is for.
+    def name = document.dig("client", "name") || "Client without a name"
+
     # ref – "device/button". Returns the Button or nil.
     def button(ref) = @by_ref[ref]
 

@@ -1,5 +1,6 @@
 import { Button } from 'antd'
 import { useEffect, useRef } from 'react'
+import { useMayChange } from '../../shared/session'
 import { useBench } from './benchContext'
 import { sourceName } from './sources'
 import styles from './bench.module.css'
@@ -7,7 +8,9 @@ import styles from './bench.module.css'
 /** What stands for which button, and the switch that makes Kippen listen. */
 export function Bindings() {
   const { mode, buttons, bindings, loading, start, stop, bind, unbind } = useBench()
+  const mayChange = useMayChange()
   const sourceOf = new Map([...bindings].map(([heard, button]) => [button, heard]))
+  if (!mayChange) return <p>You may look. Presses that others make here show on the right.</p>
   if (mode.kind === 'binding') return <BindingPad name={mode.button.name} onCancel={stop} />
   const on = mode.kind === 'on'
   return (

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { api, must, Refused, type Listener } from '../../shared/api'
+import { useMayChange } from '../../shared/session'
 
 const keyFor = (client: string) => `kippen.listener.${client}`
 
@@ -31,7 +32,13 @@ async function introduce(client: string): Promise<Listener> {
 export function useListener(client: string) {
   const queries = useQueryClient()
   const key = ['listener', client]
-  const listener = useQuery({ queryKey: key, queryFn: () => introduce(client), staleTime: Infinity })
+  const enabled = useMayChange()
+  const listener = useQuery({
+    queryKey: key,
+    queryFn: () => introduce(client),
+    staleTime: Infinity,
+    enabled,
+  })
   const bindings = useMemo(
     () => new Map((listener.data?.bindings ?? []).map(({ heard, button }) => [heard, button])),
     [listener.data],

@@ -10,13 +10,8 @@ import { Trail } from './Trail'
 import styles from './desk.module.css'
 import { usePaneKeys } from './usePaneKeys'
 
-interface Props {
-  desk: DeskData
-  onClient: (client: string) => void
-}
-
 /** One screen, four panes: trail, rail, middle, bench; a side sheet for what is chosen. */
-export function Desk({ desk, onClient }: Props) {
+export function Desk({ desk }: { desk: DeskData }) {
   const devices = desk.hosts.flatMap((host) => host.devices)
   const [shown, setShown] = useState(() => devices.map((device) => device.id))
   const [spot, setSpot] = useState<Spot>({ place: 'everywhere', mode: 'base' })
@@ -31,7 +26,7 @@ export function Desk({ desk, onClient }: Props) {
     <SavingProvider client={desk.id} revision={desk.revision.number}>
       <BenchProvider client={desk.id} buttons={devices.flatMap((device) => device.buttons)}>
         <div className={chosen ? styles.deskWithSheet : styles.desk}>
-          <Trail desk={desk} onClient={onClient} />
+          <Trail desk={desk} />
           <Rail desk={desk} shown={shown} onShown={setShown} />
           <main className={styles.middle} data-pane tabIndex={-1} aria-label="Assign">
             <SaveTrouble />

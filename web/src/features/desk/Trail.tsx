@@ -1,6 +1,7 @@
-import { Select } from 'antd'
+import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
-import { useClients, useSaving, type SaveState } from '../../shared/fitting'
+import { useSaving, type SaveState } from '../../shared/fitting'
+import { STEPS } from './steps'
 import styles from './desk.module.css'
 
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
@@ -12,32 +13,25 @@ const SAVE_WORDS: Record<SaveState['kind'], string> = {
   failed: 'your change is not saved',
 }
 
-interface Props {
-  desk: Desk
-  onClient: (client: string) => void
-}
-
-export function Trail({ desk, onClient }: Props) {
-  const clients = useClients()
+/** Whose desk it is, the steps in the order of the work, and whether all is saved. */
+export function Trail({ desk }: { desk: Desk }) {
   const { state } = useSaving()
-  const several = (clients.data?.length ?? 0) > 1
   return (
     <header className={styles.trail} data-pane tabIndex={-1} aria-label="Trail">
+      <Link className={styles.back} to="/">
+        <span aria-hidden="true">‹ </span>Clients
+      </Link>
       <div className={styles.who}>
         <h1>{desk.name}</h1>
         <p>{desk.about}</p>
       </div>
-      {several && (
-        <Select
-          aria-label="Client"
-          value={desk.id}
-          onChange={onClient}
-          options={clients.data?.map((client) => ({ value: client.id, label: client.name }))}
-        />
-      )}
       <nav aria-label="Steps">
         <ol>
-          <li aria-current="step">Assign</li>
+          {STEPS.map(({ step, name }) => (
+            <li key={step}>
+              <NavLink to={`/clients/${desk.id}/${step}`}>{name}</NavLink>
+            </li>
+          ))}
         </ol>
       </nav>
       <p className={styles.revision} data-save={state.kind}>

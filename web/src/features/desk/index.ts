@@ -1,1 +1,1 @@
-export { App } from './App'
+export { DeskPage } from './DeskPage'

@@ -25,13 +25,16 @@ interface Props {
   boundary: Boundary
   buttonName: string
   scale: StretchScale
+  /** Only to be looked at. */
+  fixed?: boolean
   draft: BoundaryDraft | undefined
   onDraft: (draft: BoundaryDraft | undefined) => void
   onCommit: (draft: BoundaryDraft) => void
 }
 
 /** A boundary that can be dragged, moved with arrow keys, or typed. */
-export function BoundaryHandle({ boundary, buttonName, scale, draft, onDraft, onCommit }: Props) {
+export function BoundaryHandle(props: Props) {
+  const { boundary, buttonName, scale, fixed = false, draft, onDraft, onCommit } = props
   const [typed, setTyped] = useState('')
   const rest = useRef<number>(undefined)
   /** What the drag has come to; state may not have been drawn yet when the pointer goes up. */
@@ -59,7 +62,7 @@ export function BoundaryHandle({ boundary, buttonName, scale, draft, onDraft, on
   }
 
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.altKey || event.metaKey) return
+    if (fixed || event.ctrlKey || event.altKey || event.metaKey) return
     const step = STEPS[event.key]
     if (step !== undefined) {
       const next = move(value + step)
@@ -88,7 +91,7 @@ export function BoundaryHandle({ boundary, buttonName, scale, draft, onDraft, on
     return Math.round(scale.ms((event.clientX - strip.left) / strip.width) / STEP_MS) * STEP_MS
   }
   const onPointerDown = (event: PointerEvent<HTMLElement>) => {
-    if (event.button !== 0) return
+    if (fixed || event.button !== 0) return
     dragged.current = 'nowhere'
     event.currentTarget.setPointerCapture(event.pointerId)
   }
@@ -115,6 +118,7 @@ export function BoundaryHandle({ boundary, buttonName, scale, draft, onDraft, on
       aria-valuemax={boundary.to_ms}
       aria-valuenow={value}
       aria-valuetext={`${String(value)} ms`}
+      aria-readonly={fixed}
       onKeyDown={onKeyDown}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}

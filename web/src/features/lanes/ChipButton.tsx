@@ -1,4 +1,5 @@
 import type { Chip, Empty, Gesture, Lane, LaneGesture } from '../../shared/api'
+import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
 import styles from './lanes.module.css'
 
@@ -31,6 +32,7 @@ interface Props {
 /** A gesture's action, in the stretch that brings it about, with its wait. */
 export function ChipButton(props: Props & { chip: Chip; limit: Limit | undefined }) {
   const { chip, limit, spot, chosen, onChoose } = props
+  const mayChange = useMayChange()
   const state = chipState(chip)
   const note = limit ? LIMIT_WORDS[limit.how] : [chip.wait, state].filter(Boolean).join(' · ')
   return (
@@ -41,8 +43,9 @@ export function ChipButton(props: Props & { chip: Chip; limit: Limit | undefined
       data-origin={chip.off ? 'off' : chip.origin}
       data-kept={chip.kept}
       aria-pressed={chosen === gestureOf(chip)}
-      aria-label={`${chip.gesture_name}: ${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}Change`}
+      aria-label={`${chip.gesture_name}: ${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}${mayChange ? 'Change' : ''}`}
       data-limit={limit?.how}
+      disabled={!mayChange}
       onClick={onChoose}
     >
       <span className={styles.chipName}>
@@ -58,7 +61,9 @@ export function ChipButton(props: Props & { chip: Chip; limit: Limit | undefined
 
 /** A stretch with nothing in it yet: a button to assign something. */
 export function EmptyButton({ empty, spot, chosen, onChoose }: Props & { empty: Empty }) {
+  const mayChange = useMayChange()
   const note = empty.costs.join(', ') || 'nothing yet'
+  if (!mayChange) return null
   return (
     <button
       type="button"

@@ -2,6 +2,7 @@ import { Button, InputNumber, Table } from 'antd'
 import { useState } from 'react'
 import type { Boundary, Gesture, Lane } from '../../shared/api'
 import { useSaving } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
 import { spotName, type Chosen } from '../assign'
 import styles from './lanes.module.css'
@@ -23,16 +24,19 @@ function Cell({
   gesture: Gesture
   onChoose: (chosen: Chosen) => void
 }) {
+  const mayChange = useMayChange()
   const chip = lane.chips.find((one) => (STANDS_FOR[one.gesture] ?? one.gesture) === gesture)
   const limit = lane.limits.find((one) => one.gesture === chip?.gesture)
   const empty = lane.empties.find((one) => one.gesture === gesture)
-  if (!chip && !empty && gesture !== 'tap') return <span className={styles.cellNone}>–</span>
+  if (!chip && (!mayChange || (!empty && gesture !== 'tap')))
+    return <span className={styles.cellNone}>–</span>
   const chosen: Gesture = chip && chip.gesture !== 'builtin' ? chip.gesture : gesture
   const name = chip ? chip.name : 'Add'
   return (
     <>
       <Button
         className={styles.cell}
+        disabled={!mayChange}
         type={chip ? 'default' : 'dashed'}
         aria-label={`${lane.button.name}, ${gesture.replace('_', '-')}: ${name}`}
         data-spot={spotName(lane.button.ref, chosen)}
@@ -50,6 +54,7 @@ function Cell({
 
 function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefined }) {
   const { save } = useSaving()
+  const mayChange = useMayChange()
   const [value, setValue] = useState<number | null>()
   if (!boundary) return <span className={styles.cellNone}>–</span>
   const commit = async () => {
@@ -62,6 +67,7 @@ function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefine
   }
   return (
     <InputNumber
+      disabled={!mayChange}
       aria-label={`${boundary.setting === 'long_press_ms' ? 'Long-press time' : 'Tap gap'} of ${lane.button.name}, ms`}
       min={boundary.from_ms}
       max={boundary.to_ms}

@@ -1,4 +1,5 @@
 import type { Boundary, Gesture, Lane, LaneGesture, Region, Stretch } from '../../shared/api'
+import { useMayChange } from '../../shared/session'
 import { spotName, type Chosen } from '../assign'
 import type { Live } from '../bench'
 import { BoundaryHandle, type BoundaryDraft } from './BoundaryHandle'
@@ -48,6 +49,7 @@ function span(scale: StretchScale, region: Region) {
 
 export function StretchStrip(props: Props) {
   const { stretch, lane, boundaries, scale, chosen, live, draft, onDraft, onCommit, onChoose } = props
+  const fixed = !useMayChange()
   const regions = lane.regions.filter((region) => region.stretch === stretch)
   const kinds = regions.map((region) => region.kind)
   // Where a filter has swallowed the region, what stands there is shown in what swallowed it.
@@ -111,6 +113,7 @@ export function StretchStrip(props: Props) {
             boundary={boundary}
             buttonName={lane.button.name}
             scale={scale}
+            fixed={fixed}
             draft={draft?.setting === boundary.setting ? draft : undefined}
             onDraft={onDraft}
             onCommit={onCommit}

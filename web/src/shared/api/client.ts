@@ -7,6 +7,28 @@ export const api = createClient<paths>({
   fetch: (request) => fetch(request),
 })
 
+let token = ''
+let onSignedOut = () => undefined as unknown
+
+/** The token that changes carry, as the session gave it. */
+export function carryToken(csrf: string): void {
+  token = csrf
+}
+
+/** What happens when the server says that nobody is signed in any more. */
+export function whenSignedOut(then: () => unknown): void {
+  onSignedOut = then
+}
+
+api.use({
+  onRequest: ({ request }) => {
+    if (request.method !== 'GET') request.headers.set('X-CSRF-Token', token)
+  },
+  onResponse: ({ response }) => {
+    if (response.status === 401 && !response.url.includes('/api/session')) onSignedOut()
+  },
+})
+
 /** What the server refused, with its reasons. Status 0: it could not be reached. */
 export class Refused extends Error {
   constructor(readonly problem: Problem) {

@@ -21,6 +21,162 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is signed in, and the token that changes must carry (X-CSRF-Token) */
+        get: operations["getSession"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Opens a session */
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ends this session, or with "everywhere" all of the account */
+        post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A new password of one's own; ends one's other sessions */
+        post: operations["changePassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Opens a session with one of the demo's accounts, where Kippen was started with the demo */
+        post: operations["signInToDemo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The first service and its lead; only while there is none but the demo */
+        post: operations["addService"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The service's accounts */
+        get: operations["listAccounts"];
+        put?: never;
+        /** Makes an account in the service */
+        post: operations["addAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts/{account}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Changes an account; one that is closed or gets a new password is signed out everywhere */
+        patch: operations["changeAccount"];
+        trace?: never;
+    };
+    "/api/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who changed what, newest first, a hundred at a time */
+        get: operations["listAudit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/actions": {
         parameters: {
             query?: never;
@@ -45,7 +201,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The clients, oldest first */
+        /** The caseload, last seen first, fifty at a time */
         get: operations["listClients"];
         put?: never;
         /** Takes in a client with a fitting file (fitting/1) */
@@ -88,6 +244,45 @@ export interface paths {
         get: operations["getFitting"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/everything": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** All that is kept of a client as one file (client/1) */
+        get: operations["getEverything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/erasure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What would go if the client were erased */
+        get: operations["getErasure"];
+        put?: never;
+        /** Erases a client for good; the name must be sent along */
+        post: operations["eraseClient"];
         delete?: never;
         options?: never;
         head?: never;
@@ -284,6 +479,49 @@ export interface components {
             }[];
         };
         /** @enum {unknown} */
+        Role: "lead" | "specialist" | "viewer";
+        Words: string;
+        Email: string;
+        Password: string;
+        Session: {
+            account: null | {
+                name: string;
+                email: string;
+                role: components["schemas"]["Role"];
+                service: string;
+                demo: boolean;
+            };
+            csrf: string;
+            /** @description The demo can be opened by one press */
+            demo: boolean;
+            /** @description There is no service but the demo yet */
+            first: boolean;
+            /** @description So many characters a password must have */
+            least_password: number;
+        };
+        Account: {
+            id: number;
+            email: string;
+            name: string;
+            role: components["schemas"]["Role"];
+            open: boolean;
+            /** @description Closed for a while after too many wrong tries */
+            locked: boolean;
+            clients: string[];
+        };
+        AuditEntry: {
+            id: number;
+            author: string;
+            /** Format: uuid */
+            client: string | null;
+            what: string;
+            detail: {
+                [key: string]: unknown;
+            };
+            /** Format: date-time */
+            at: string;
+        };
+        /** @enum {unknown} */
         Gesture: "tap" | "double_tap" | "triple_tap" | "long_press" | "hold";
         /** @enum {unknown} */
         LaneGesture: "tap" | "double_tap" | "triple_tap" | "long_press" | "hold" | "builtin";
@@ -305,6 +543,20 @@ export interface components {
             name: string;
             about: string;
             revision: number;
+            /**
+             * Format: date-time
+             * @description When somebody last worked on it
+             */
+            seen_at: string;
+            /** @description What is open, counted */
+            open: {
+                /** @description Wants that no button does yet */
+                wants?: number;
+                /** @description Steps of getting ready that are not done */
+                steps?: number;
+                /** @description Devices that have such steps */
+                devices?: number;
+            };
         };
         Revision: {
             number: number;
@@ -492,6 +744,17 @@ export interface components {
         };
     };
     responses: {
+        /** @description Done */
+        Done: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    done: string | null;
+                };
+            };
+        };
         /** @description What went wrong, where, and what is allowed */
         Problem: {
             headers: {
@@ -534,6 +797,243 @@ export interface operations {
             };
         };
     };
+    getSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The session */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Done"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    everywhere?: boolean;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Done"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                    new_password: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Done"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    signInToDemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    role: components["schemas"]["Role"];
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Done"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    addService: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    service: components["schemas"]["Words"];
+                    name: components["schemas"]["Words"];
+                    email: components["schemas"]["Email"];
+                    password: components["schemas"]["Password"];
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["Done"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listAccounts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        accounts: components["schemas"]["Account"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    addAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: components["schemas"]["Email"];
+                    name: components["schemas"]["Words"];
+                    role: components["schemas"]["Role"];
+                    password: components["schemas"]["Password"];
+                };
+            };
+        };
+        responses: {
+            /** @description The account */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name?: components["schemas"]["Words"];
+                    role?: components["schemas"]["Role"];
+                    open?: boolean;
+                    /** @constant */
+                    unlocked?: true;
+                    password?: components["schemas"]["Password"];
+                    /** @description What a viewer may look at */
+                    clients?: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description The account */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listAudit: {
+        parameters: {
+            query?: {
+                /** @description Only entries older than this one */
+                before?: number;
+                client?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The entries */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        entries: components["schemas"]["AuditEntry"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
     listActions: {
         parameters: {
             query?: never;
@@ -554,18 +1054,23 @@ export interface operations {
                     };
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
     listClients: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Words that all stand in name or description */
+                search?: string;
+                page?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description The clients */
+            /** @description The clients one may see */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -573,9 +1078,12 @@ export interface operations {
                 content: {
                     "application/json": {
                         clients: components["schemas"]["Client"][];
+                        /** @description There are further pages */
+                        more: boolean;
                     };
                 };
             };
+            default: components["responses"]["Problem"];
         };
     };
     addClient: {
@@ -649,6 +1157,82 @@ export interface operations {
                     };
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getEverything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every revision, listener and press, who may look, who did what */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @constant */
+                        kippen: "client/1";
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getErasure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Counted */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revisions: number;
+                        listeners: number;
+                        streams: number;
+                        presses: number;
+                        viewers: number;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    eraseClient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    name: string;
+                };
+            };
+        };
+        responses: {
+            200: components["responses"]["Done"];
             default: components["responses"]["Problem"];
         };
     };

@@ -2,6 +2,10 @@ import type { components } from './schema'
 
 type Schemas = components['schemas']
 
+export type Session = Schemas['Session']
+export type Role = Schemas['Role']
+export type Account = Schemas['Account']
+export type AuditEntry = Schemas['AuditEntry']
 export type Client = Schemas['Client']
 export type Desk = Schemas['Desk']
 export type Device = Desk['hosts'][number]['devices'][number]

@@ -1,2 +1,2 @@
-export { useActions, useClients, useDesk, useLanes, usePreview, type Spot } from './queries'
+export { useActions, useDesk, useLanes, usePreview, type Spot } from './queries'
 export { SavingProvider, useSaving, type SaveState } from './saving'

@@ -1,13 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { api, must, type Change } from '../api'
 
-export function useClients() {
-  return useQuery({
-    queryKey: ['clients'],
-    queryFn: async () => (await must(api.GET('/api/clients'))).clients,
-  })
-}
-
 export function useDesk(client: string) {
   return useQuery({
     queryKey: ['desk', client],

@@ -1,2 +1,6 @@
 export { Announcer, useAnnounce } from './Announcer'
+export { Faults } from './Faults'
+export { Field } from './Field'
 export { GestureMark } from './GestureMark'
+export { PageFrame } from './PageFrame'
+export { useTask } from './useTask'

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+require "json"
+require "net/http"
+
+# A visitor to a running Kippen, signed in to its demo by one press. For bin/bench and tests.
+class Visitor
+  def initialize(url)
+    @url = url
+    @cookie = nil
+  end
+
+  # Opens a session with the demo's account of this role; returns itself.
+  def sign_in(role = "specialist")
+    post("/api/session/demo", "role" => role)
+    self
+  end
+
+  # The JSON of an answer, or its text where it is none.
+  def get(path)
+    response = ask(Net::HTTP::Get.new(path))
+    response.content_type.to_s.end_with?("json") ? JSON.parse(response.body) : response.body
+  end
+
+  # The whole response.
+  def post(path, body = nil)
+    request = Net::HTTP::Post.new(path, "Content-Type" => "application/json", "X-CSRF-Token" => token)
+    request.body = body ? JSON.generate(body) : ""
+    ask(request).tap { |response| @token = nil if response["set-cookie"] }
+  end
+
+  private
+
+  def token = @token ||= get("/api/session")["csrf"]
+
+  def ask(request)
+    request["Cookie"] = @cookie if @cookie
+    uri = URI(@url)
+    response = Net::HTTP.start(uri.host, uri.port, read_timeout: 60) { |http| http.request(request) }
+    @cookie = response["set-cookie"][/\A[^;]+/] if response["set-cookie"]
+    response
+  end
+end

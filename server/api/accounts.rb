@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # A lead's view of the service: its accounts, and who changed what.
+    module AccountRoutes
+      def self.registered(app)
+        app.get("/api/accounts") { json("accounts" => accounts.all(account.service).map { |row| AccountRoutes.render(row) }) }
+
+        app.post("/api/accounts") do
+          row = database.transaction do
+            audit.note(account, "made an account", name: sent["name"], role: sent["role"])
+            accounts.add(account.service, **sent.slice("email", "name", "role", "password").transform_keys(&:to_sym))
+          end
+          status 201
+          json(AccountRoutes.render(row))
+        end
+
+        app.patch("/api/accounts/:account") do
+          id = Integer(params["account"], 10)
+          changes = sent.transform_keys(&:to_sym)
+          database.transaction do
+            accounts.change(account.service, id, changes)
+            audit.note(account, "changed an account", account: id, changed: changes.keys.map(&:to_s))
+          end
+          json(AccountRoutes.render(accounts.all(account.service).find { |row| row[:id] == id }))
+        end
+
+        app.get("/api/audit") do
+          rows = audit.page(account.service, before: sought["before"], client: sought["client"])
+          json("entries" => rows.map { |row| AccountRoutes.entry(row) })
+        end
+      end
+
+      def self.render(row)
+        { "id" => row[:id], "email" => row[:email], "name" => row[:name], "role" => row[:role],
+          "open" => row[:status] == Store::Accounts::OPEN, "locked" => row.fetch(:locked, false), "clients" => row.fetch(:clients, []) }
+      end
+
+      def self.entry(row)
+        { "id" => row[:id], "author" => row[:author], "client" => row[:client_id], "what" => row[:what], "detail" => row[:detail].to_h,
+          "at" => Render.time(row[:at]) }
+      end
+    end
+  end
+end

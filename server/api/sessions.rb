@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Who is signed in; the demo's sign-in by one press; the first account of a service.
+    # Signing in and out themselves are Rodauth's, see auth/sign_in.rb.
+    module SessionRoutes
+      def self.registered(app)
+        app.get("/api/session") { json(SessionRoutes.render(account, env["rack.session"], demo: demo_offered?, own: accounts.own_service?)) }
+
+        app.post("/api/session/demo") do
+          problem(403, "There is no demo here to sign in to") unless demo_offered?
+          email = accounts.demo_account(sent["role"])
+          problem(404, "The demo has no #{sent["role"]} account that is open") unless email && rodauth.account_from_login(email)
+          rodauth.login_session("demo")
+          json("done" => "Signed in")
+        end
+
+        # Only while no service but the demo is there: whoever starts Kippen is its first lead.
+        app.post("/api/services") do
+          problem(403, "There is a service here already; its lead makes accounts") if accounts.own_service?
+          email = sent["email"]
+          database.transaction do
+            service = accounts.add_service(sent["service"])
+            accounts.add(service, email:, name: sent["name"], role: "lead", password: sent["password"])
+          end
+          rodauth.account_from_login(email.strip.downcase)
+          rodauth.login_session("first")
+          status 201
+          json("done" => "Signed in")
+        end
+      end
+
+      def self.render(account, session, demo:, own:)
+        { "account" => account && { "name" => account.name, "email" => account.email, "role" => account.role,
+                                    "service" => account.service_name, "demo" => account.demo },
+          "csrf" => Csrf.of(session), "demo" => demo, "first" => !own, "least_password" => SignIn::LEAST_PASSWORD }
+      end
+    end
+  end
+end

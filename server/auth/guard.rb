@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Who may ask for what, as the contract's own words "x-who" tell of each operation;
+    # one without them is open to nobody. What another service has is "not there".
+    class Guard
+      ANYONE = "anyone"
+      # Of whose client a path speaks: parameter → table and the way to its client.
+      CLIENT_OF = {
+        "client" => ->(db, id) { db[:clients].where(id:).select(:id) },
+        "listener" => ->(db, id) { db[:listeners].where(id:).select(:client_id) },
+        "stream" => ->(db, id) { db[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => id).select(:client_id) }
+      }.freeze
+
+      def initialize(app, definition, database)
+        @app = app
+        @definition = definition
+        @database = database
+      end
+
+      def call(env)
+        asked = @definition.request(Rack::Request.new(env))
+        return @app.call(env) unless asked.known?
+
+        who = asked.operation["x-who"] || []
+        return @app.call(env) if who.include?(ANYONE)
+
+        refusal(who, env["kippen.account"], asked.path_parameters) || @app.call(env)
+      end
+
+      private
+
+      def refusal(who, account, parameters)
+        return Problem.response(401, "Sign in first") unless account
+        return Problem.response(404, "There is nothing here by this name") unless parameters.all? { |name, id| in_sight?(account, name, id.to_s) }
+
+        Problem.response(403, "For this one must be #{who.join(" or ")}; you are #{account.role}") unless who.include?(account.role)
+      end
+
+      def in_sight?(account, name, id)
+        return @database[:accounts].where(id: Integer(id, 10, exception: false), service_id: account.service).any? if name == "account"
+        return false unless Store::UUID.match?(id)
+
+        client = CLIENT_OF.fetch(name).call(@database, id)
+        Store::Clients.in_sight(@database, account).where(id: client).any?
+      end
+    end
+  end
+end

@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # Signing in, its limits and its end.
+  class SessionsTest < ServerTest
+    EMAIL = "door@reedbank.example"
+
+    def setup
+      super
+      clear_cookies
+      store.add(@service, email: EMAIL, name: "A door", role: "lead", password: PASSWORD)
+    end
+
+    def account = ask("/api/session")["account"]
+    def sessions = DATABASE[:account_active_session_keys].where(account_id: DATABASE[:accounts].where(email: EMAIL).select(:id))
+
+    def test_the_password_is_kept_as_argon2id_and_nowhere_else
+      kept = DATABASE[:accounts].where(email: EMAIL).first
+      assert_match(/\A\$argon2id\$/, kept[:password_hash])
+      refute_includes kept.to_s, PASSWORD
+    end
+
+    def test_signed_in_and_out_again
+      assert_nil account
+      sign_in(" Door@Reedbank.example ")
+      assert_equal({ "name" => "A door", "email" => EMAIL, "role" => "lead", "service" => "Reedbank", "demo" => false }, account)
+      send_json(:post, "/api/session/sign-out", {})
+      assert_nil account
+      ask("/api/clients")
+      assert_problem(401)
+    end
+
+    def test_a_wrong_password_and_an_unknown_address_sound_the_same
+      wrong = [sign_in(EMAIL, "not-the-password"), status]
+      unknown = [sign_in("nobody@reedbank.example", "not-the-password"), status]
+      assert_equal "Not signed in", wrong.dig(0, "detail")
+      assert_equal 401, wrong.last
+      assert_equal(wrong.map { |part| part.is_a?(Hash) ? part["faults"].map { |fault| fault["message"] } : part },
+                   unknown.map { |part| part.is_a?(Hash) ? part["faults"].map { |fault| fault["message"] } : part })
+    end
+
+    def test_eight_wrong_tries_close_the_account_for_a_while_for_the_right_password_too
+      8.times { sign_in(EMAIL, "wrong-wrong-wrong") }
+      sign_in(EMAIL)
+      assert_problem(403)
+      assert_match(/up to 15 minutes/, answer["detail"])
+      DATABASE[:account_lockouts].update(deadline: Time.now - 1)
+      sign_in(EMAIL)
+      assert_equal 200, status
+    end
+
+    def test_a_session_ends_when_nobody_uses_it
+      sign_in(EMAIL)
+      sessions.update(last_use: Time.now - Server::SignIn::IDLE_SECONDS - 60)
+      assert_nil account
+      assert_empty sessions.all
+    end
+
+    def test_a_session_ends_after_a_day_in_use_too
+      sign_in(EMAIL)
+      sessions.update(created_at: Time.now - Server::SignIn::LIFETIME_SECONDS - 60, last_use: Time.now)
+      assert_nil account
+    end
+
+    def test_signing_out_everywhere_ends_the_sessions_elsewhere
+      sign_in(EMAIL)
+      elsewhere = last_response["set-cookie"][/kippen.session=[^;]+/]
+      clear_cookies
+      sign_in(EMAIL)
+      send_json(:post, "/api/session/sign-out", "everywhere" => true)
+      clear_cookies
+      set_cookie(elsewhere)
+      assert_nil account
+    end
+
+    def test_a_new_password_ends_the_other_sessions_and_the_old_password
+      sign_in(EMAIL)
+      send_json(:post, "/api/session/password", "password" => PASSWORD, "new_password" => "short")
+      assert_equal "must have 10 characters or more", answer["faults"].first["message"][/must have 10 characters or more/]
+      send_json(:post, "/api/session/password", "password" => PASSWORD, "new_password" => "an-entirely-new-one")
+      assert_equal 200, status, last_response.body
+      refute_nil account
+      clear_cookies
+      sign_in(EMAIL)
+      assert_problem(401)
+      sign_in(EMAIL, "an-entirely-new-one")
+      assert_equal 200, status
+    end
+
+    def test_a_change_without_the_pages_token_is_refused
+      sign_in(EMAIL)
+      post("/api/clients", JSON.generate(DEMO), "CONTENT_TYPE" => "application/json")
+      assert_problem(403)
+      assert_equal 0, DATABASE[:clients].where(service_id: @service).count
+    end
+
+    def test_a_form_of_another_site_is_refused
+      sign_in(EMAIL)
+      post("/api/clients", JSON.generate(DEMO), "CONTENT_TYPE" => "application/json", "HTTP_ORIGIN" => "https://elsewhere.example", "HTTP_X_CSRF_TOKEN" => csrf)
+      assert_equal 403, status
+    end
+
+    def test_the_cookie_is_out_of_reach_of_scripts_and_of_plain_http_where_https_is_there
+      get "/api/session", {}, "HTTPS" => "on"
+      assert_match(/; secure/i, last_response["set-cookie"])
+      ask("/api/session")
+      assert_match(/; httponly; samesite=lax/i, last_response["set-cookie"])
+    end
+
+    def test_trying_is_limited_for_an_address
+      31.times { sign_in("nobody@reedbank.example") }
+      assert_problem(429)
+      assert_match(/go on in \d+ s/, answer["detail"])
+    end
+
+    def test_the_demo_opens_by_one_press_only_where_it_was_started_with_it
+      service = store.demo_service || store.add_service("Demo", demo: true)
+      store.add(service, email: "demo@reedbank.example", name: "Demo lead", role: "lead", password: PASSWORD) unless store.demo_account("lead")
+      send_json(:post, "/api/session/demo", "role" => "lead")
+      assert account["demo"]
+      Server::App.set :demo, false
+      clear_cookies
+      refute ask("/api/session")["demo"]
+      send_json(:post, "/api/session/demo", "role" => "lead")
+      assert_problem(403)
+    ensure
+      Server::App.set :demo, true
+    end
+
+    def test_the_first_service_is_made_once
+      DATABASE[:services].where(demo: false).delete
+      assert ask("/api/session")["first"]
+      first = { "service" => "Withy Bed", "name" => "Una", "email" => "una@withy.example", "password" => PASSWORD }
+      send_json(:post, "/api/services", first)
+      assert_equal 201, status, last_response.body
+      assert_equal "lead", account["role"]
+      send_json(:post, "/api/services", first.merge("email" => "other@withy.example"))
+      assert_problem(403)
+    end
+  end
+end

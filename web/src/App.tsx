@@ -1,0 +1,59 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { Button, Spin } from 'antd'
+import { useEffect } from 'react'
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
+import { CaseloadPage } from './features/caseload'
+import { DeskPage } from './features/desk'
+import { ServicePage } from './features/service'
+import { SignInPage } from './features/signin'
+import { whenSignedOut } from './shared/api'
+import { AccountContext, useSession } from './shared/session'
+import styles from './app.module.css'
+
+/** Everything but joining by a code stands behind the sign-in. */
+function Gate() {
+  const session = useSession()
+  const queries = useQueryClient()
+  useEffect(() => whenSignedOut(() => queries.invalidateQueries({ queryKey: ['session'] })), [queries])
+  if (session.error && !session.data) {
+    return (
+      <main className={styles.alone}>
+        <h1>Kippen can’t be reached</h1>
+        <p role="alert">{session.error.message}</p>
+        <Button type="primary" onClick={() => void session.refetch()}>
+          Try again
+        </Button>
+      </main>
+    )
+  }
+  if (!session.data) {
+    return (
+      <main className={styles.alone} aria-busy="true">
+        <h1>Kippen</h1>
+        <Spin />
+      </main>
+    )
+  }
+  if (!session.data.account) return <SignInPage session={session.data} />
+  return (
+    <AccountContext.Provider value={session.data.account}>
+      <Routes>
+        <Route path="/" element={<CaseloadPage />} />
+        <Route path="/service" element={<ServicePage />} />
+        <Route path="/clients/:client" element={<DeskPage />} />
+        <Route path="/clients/:client/:step" element={<DeskPage />} />
+        <Route path="*" element={<Navigate to="/" replace />} />
+      </Routes>
+    </AccountContext.Provider>
+  )
+}
+
+export function App() {
+  return (
+    <BrowserRouter>
+      <Routes>
+        <Route path="*" element={<Gate />} />
+      </Routes>
+    </BrowserRouter>
+  )
+}

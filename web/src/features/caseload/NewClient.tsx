@@ -1,0 +1,56 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { Button, Input } from 'antd'
+import { useCallback, useState, type ChangeEvent, type FormEvent } from 'react'
+import { useNavigate } from 'react-router'
+import { api, must } from '../../shared/api'
+import { Faults, Field, useTask } from '../../shared/ui'
+import styles from './caseload.module.css'
+
+/** Takes in a client: by name, or with a fitting file. */
+export function NewClient() {
+  const queries = useQueryClient()
+  const navigate = useNavigate()
+  const [name, setName] = useState('')
+  const [about, setAbout] = useState('')
+  const takeIn = useTask(
+    useCallback(
+      async (text: string) => {
+        const desk = await must(api.POST('/api/clients', { body: {}, bodySerializer: () => text }))
+        await queries.invalidateQueries({ queryKey: ['clients'] })
+        await navigate(`/clients/${desk.id}`)
+      },
+      [queries, navigate],
+    ),
+  )
+  const onFile = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0]
+    event.target.value = ''
+    if (file) await takeIn.run(await file.text())
+  }
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
+    const client = { name: name.trim(), ...(about.trim() ? { about: about.trim() } : {}) }
+    void takeIn.run(JSON.stringify({ kippen: 'fitting/1', client }))
+  }
+  return (
+    <section className={styles.sheet} aria-labelledby="new-client">
+      <h2 id="new-client">Take in a client</h2>
+      <form onSubmit={onSubmit}>
+        <Field label="Name" hint="Or what the service calls them: no more than is needed.">
+          <Input value={name} required maxLength={120} onChange={(event) => setName(event.target.value)} />
+        </Field>
+        <Field label="In a few words" hint="For example: left thumb, lets go slowly.">
+          <Input value={about} maxLength={120} onChange={(event) => setAbout(event.target.value)} />
+        </Field>
+        <Faults refused={takeIn.refused} />
+        <Button type="primary" htmlType="submit" loading={takeIn.busy}>
+          Take in
+        </Button>
+      </form>
+      <label className={styles.file}>
+        Or with a fitting file
+        <input type="file" accept=".json,application/json" onChange={(event) => void onFile(event)} />
+      </label>
+    </section>
+  )
+}

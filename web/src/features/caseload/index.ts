@@ -1,0 +1,1 @@
+export { CaseloadPage } from './CaseloadPage'

@@ -1,0 +1,23 @@
+import type { Client } from '../../shared/api'
+
+const count = (number: number | undefined, one: string, many: string) =>
+  number ? `${String(number)} ${number === 1 ? one : many}` : undefined
+
+/** What is open with a client, in a few words. */
+export function openWords(open: Client['open']): string {
+  const words = [
+    count(open.wants, 'want open', 'wants open'),
+    count(open.devices, 'device not ready', 'devices not ready'),
+  ].filter((part) => part !== undefined)
+  return words.length > 0 ? words.join(' · ') : 'nothing open'
+}
+
+const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
+const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
+
+/** When a client was last worked with. */
+export function seenWords(at: string, now: Date): string {
+  const seen = new Date(at)
+  const today = seen.toDateString() === now.toDateString()
+  return `last seen ${today ? `today, ${TIME.format(seen)}` : DAY.format(seen)}`
+}

@@ -1,0 +1,33 @@
+import { Button, Spin } from 'antd'
+import { Link, Navigate, useParams } from 'react-router'
+import { useDesk } from '../../shared/fitting'
+import { Desk } from './Desk'
+import { stepOf } from './steps'
+import styles from './desk.module.css'
+
+/** The desk of the client whose address this is. */
+export function DeskPage() {
+  const { client = '', step } = useParams()
+  const desk = useDesk(client)
+  if (step !== stepOf(step)) return <Navigate to={`/clients/${client}/${stepOf(step)}`} replace />
+  if (desk.data) return <Desk key={client} desk={desk.data} />
+  if (desk.error) {
+    return (
+      <main className={styles.alone}>
+        <h1>Kippen can’t show this desk</h1>
+        <p role="alert">{desk.error.message}</p>
+        <Button type="primary" onClick={() => void desk.refetch()}>
+          Try again
+        </Button>
+        <Link to="/">To the clients</Link>
+      </main>
+    )
+  }
+  return (
+    <main className={styles.alone} aria-busy="true">
+      <h1>Kippen</h1>
+      <p>Opening the desk …</p>
+      <Spin />
+    </main>
+  )
+}

@@ -1,0 +1,78 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Button, Input, Select } from 'antd'
+import { useCallback, useState, type FormEvent } from 'react'
+import { api, must, type Account, type Role } from '../../shared/api'
+import { Faults, Field, useTask } from '../../shared/ui'
+import { AccountRow } from './AccountRow'
+import styles from './service.module.css'
+
+export const ROLES: { value: Role; label: string }[] = [
+  { value: 'lead', label: 'Lead: also manages accounts and erases' },
+  { value: 'specialist', label: 'Specialist: fits' },
+  { value: 'viewer', label: 'Viewer: looks at clients named to them' },
+]
+
+const EMPTY = { name: '', email: '', role: 'specialist' as Role, password: '' }
+
+/** The service's accounts; one is made, changed, closed here. */
+export function Accounts() {
+  const queries = useQueryClient()
+  const accounts = useQuery({
+    queryKey: ['accounts'],
+    queryFn: async () => (await must(api.GET('/api/accounts'))).accounts,
+  })
+  const [given, setGiven] = useState(EMPTY)
+  const refresh = useCallback(() => queries.invalidateQueries({ queryKey: ['accounts'] }), [queries])
+  const add = useTask(
+    useCallback(async () => {
+      await must(api.POST('/api/accounts', { body: given }))
+      setGiven(EMPTY)
+      await refresh()
+    }, [given, refresh]),
+  )
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
+    void add.run()
+  }
+  const field = (name: 'name' | 'email' | 'password') => ({
+    value: given[name],
+    required: true,
+    onChange: (event: { target: { value: string } }) => setGiven({ ...given, [name]: event.target.value }),
+  })
+  return (
+    <section className={styles.wide} aria-labelledby="accounts">
+      <h1 id="accounts">Accounts</h1>
+      {accounts.error && <p role="alert">{accounts.error.message}</p>}
+      <ul className={styles.accounts}>
+        {(accounts.data ?? []).map((account: Account) => (
+          <AccountRow key={account.id} account={account} onChanged={refresh} />
+        ))}
+      </ul>
+      <form className={styles.card} onSubmit={onSubmit} aria-labelledby="new-account">
+        <h2 id="new-account">A new account</h2>
+        <div className={styles.fields}>
+          <Field label="Name">
+            <Input {...field('name')} maxLength={120} />
+          </Field>
+          <Field label="Address">
+            <Input {...field('email')} type="email" />
+          </Field>
+          <Field label="May do">
+            <Select<Role>
+              value={given.role}
+              options={ROLES}
+              onChange={(role) => setGiven({ ...given, role })}
+            />
+          </Field>
+          <Field label="First password" hint="Tell it to them; they change it.">
+            <Input {...field('password')} minLength={10} autoComplete="off" />
+          </Field>
+        </div>
+        <Faults refused={add.refused} />
+        <Button type="primary" htmlType="submit" loading={add.busy}>
+          Make the account
+        </Button>
+      </form>
+    </section>
+  )
+}

@@ -1,0 +1,54 @@
+import { useInfiniteQuery } from '@tanstack/react-query'
+import { Button } from 'antd'
+import { api, must, type AuditEntry } from '../../shared/api'
+import styles from './service.module.css'
+
+const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+
+const detailWords = (entry: AuditEntry) =>
+  Object.entries(entry.detail)
+    .map(([key, value]) => `${key}: ${Array.isArray(value) ? value.join(', ') : String(value)}`)
+    .join('; ')
+
+/** Who changed what, newest first. */
+export function AuditTrail() {
+  const audit = useInfiniteQuery({
+    queryKey: ['audit'],
+    initialPageParam: undefined as number | undefined,
+    queryFn: async ({ pageParam }) =>
+      (await must(api.GET('/api/audit', { params: { query: pageParam ? { before: pageParam } : {} } })))
+        .entries,
+    getNextPageParam: (last) => (last.length === 100 ? last.at(-1)?.id : undefined),
+    staleTime: 0,
+  })
+  const entries = audit.data?.pages.flat() ?? []
+  return (
+    <section className={styles.wide} aria-labelledby="audit">
+      <h2 id="audit">Who changed what</h2>
+      {audit.error && <p role="alert">{audit.error.message}</p>}
+      <div className={styles.trail}>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">When</th>
+              <th scope="col">Who</th>
+              <th scope="col">What</th>
+              <th scope="col">More</th>
+            </tr>
+          </thead>
+          <tbody>
+            {entries.map((entry) => (
+              <tr key={entry.id}>
+                <td>{WHEN.format(new Date(entry.at))}</td>
+                <td>{entry.author}</td>
+                <td>{entry.what}</td>
+                <td>{detailWords(entry)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {audit.hasNextPage && <Button onClick={() => void audit.fetchNextPage()}>Show older ones</Button>}
+    </section>
+  )
+}

@@ -1,0 +1,68 @@
+import { Button, Input } from 'antd'
+import { useCallback, useState, type FormEvent } from 'react'
+import { api, must } from '../../shared/api'
+import { useAccount, useSessionChanged } from '../../shared/session'
+import { Faults, Field, useAnnounce, useTask } from '../../shared/ui'
+import styles from './service.module.css'
+
+const EMPTY = { password: '', new_password: '' }
+
+/** One's own password, and the way out of every session at once. */
+export function OwnAccount() {
+  const account = useAccount()
+  const announce = useAnnounce()
+  const changed = useSessionChanged()
+  const [given, setGiven] = useState(EMPTY)
+  const [done, setDone] = useState(false)
+  const change = useTask(
+    useCallback(async () => {
+      await must(api.POST('/api/session/password', { body: given }))
+      setGiven(EMPTY)
+      setDone(true)
+      announce('The password was changed.')
+    }, [given, announce]),
+  )
+  const everywhere = async () => {
+    await must(api.POST('/api/session/sign-out', { body: { everywhere: true } }))
+    await changed()
+  }
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
+    setDone(false)
+    void change.run()
+  }
+  return (
+    <section className={styles.card} aria-labelledby="own-account">
+      <h2 id="own-account">My account</h2>
+      <p>
+        {account.name}, {account.email}
+      </p>
+      {!account.demo && (
+        <form onSubmit={onSubmit}>
+          <Field label="Password now">
+            <Input.Password
+              required
+              autoComplete="current-password"
+              value={given.password}
+              onChange={(event) => setGiven({ ...given, password: event.target.value })}
+            />
+          </Field>
+          <Field label="New password">
+            <Input.Password
+              required
+              autoComplete="new-password"
+              value={given.new_password}
+              onChange={(event) => setGiven({ ...given, new_password: event.target.value })}
+            />
+          </Field>
+          <Faults refused={change.refused} />
+          {done && <p>The password was changed; other sessions of yours have ended.</p>}
+          <Button htmlType="submit" loading={change.busy}>
+            Change the password
+          </Button>
+        </form>
+      )}
+      <Button onClick={() => void everywhere()}>Sign out everywhere</Button>
+    </section>
+  )
+}

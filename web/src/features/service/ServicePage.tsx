@@ -1,0 +1,20 @@
+import { useAccount } from '../../shared/session'
+import { PageFrame } from '../../shared/ui'
+import { Accounts } from './Accounts'
+import { AuditTrail } from './AuditTrail'
+import { OwnAccount } from './OwnAccount'
+import styles from './service.module.css'
+
+/** One's own account; for a lead also the service's accounts and who changed what. */
+export function ServicePage() {
+  const account = useAccount()
+  return (
+    <PageFrame>
+      <div className={styles.page}>
+        {account.role === 'lead' && <Accounts />}
+        <OwnAccount />
+        {account.role === 'lead' && <AuditTrail />}
+      </div>
+    </PageFrame>
+  )
+}

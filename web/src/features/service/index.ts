@@ -1,0 +1,1 @@
+export { ServicePage } from './ServicePage'

@@ -1,0 +1,55 @@
+import { Button, Input } from 'antd'
+import { useCallback, useState, type FormEvent } from 'react'
+import { api, must } from '../../shared/api'
+import { useSessionChanged } from '../../shared/session'
+import { Faults, Field, useTask } from '../../shared/ui'
+import styles from './signin.module.css'
+
+/** While there is no service of one's own: its name and its first lead. */
+export function FirstService({ leastPassword }: { leastPassword: number }) {
+  const changed = useSessionChanged()
+  const [open, setOpen] = useState(false)
+  const [given, setGiven] = useState({ service: '', name: '', email: '', password: '' })
+  const make = useTask(
+    useCallback(async () => {
+      await must(api.POST('/api/services', { body: given }))
+      await changed()
+    }, [given, changed]),
+  )
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
+    void make.run()
+  }
+  const field = (name: keyof typeof given) => ({
+    value: given[name],
+    required: true,
+    onChange: (event: { target: { value: string } }) => setGiven({ ...given, [name]: event.target.value }),
+  })
+  return (
+    <div className={styles.first}>
+      <Button type="text" aria-expanded={open} onClick={() => setOpen(!open)}>
+        Set up your own service
+      </Button>
+      {open && (
+        <form onSubmit={onSubmit}>
+          <Field label="Name of the service">
+            <Input {...field('service')} maxLength={120} />
+          </Field>
+          <Field label="Your name" hint="You will be its first lead.">
+            <Input {...field('name')} maxLength={120} autoComplete="name" />
+          </Field>
+          <Field label="Your address">
+            <Input {...field('email')} type="email" autoComplete="username" />
+          </Field>
+          <Field label="A password" hint={`${String(leastPassword)} characters or more.`}>
+            <Input.Password {...field('password')} minLength={leastPassword} autoComplete="new-password" />
+          </Field>
+          <Faults refused={make.refused} />
+          <Button type="primary" htmlType="submit" loading={make.busy}>
+            Set it up
+          </Button>
+        </form>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,8 @@
+export {
+  AccountContext,
+  useAccount,
+  useMayChange,
+  useSession,
+  useSessionChanged,
+  type SignedIn,
+} from './session'

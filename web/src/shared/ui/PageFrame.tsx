@@ -1,0 +1,44 @@
+import { Button } from 'antd'
+import type { ReactNode } from 'react'
+import { NavLink } from 'react-router'
+import { api, must } from '../api'
+import { useAccount, useSessionChanged } from '../session'
+import styles from './ui.module.css'
+
+const ROLES = { lead: 'lead', specialist: 'specialist', viewer: 'viewer, looks only' } as const
+
+/** What stands around the pages outside of the desk: where one is, who one is, the way out. */
+export function PageFrame({ children }: { children: ReactNode }) {
+  const account = useAccount()
+  const changed = useSessionChanged()
+  const signOut = async () => {
+    await must(api.POST('/api/session/sign-out', { body: {} }))
+    await changed()
+  }
+  return (
+    <div className={styles.page}>
+      <header className={styles.band}>
+        <p className={styles.service}>
+          <strong>{account.service}</strong>
+          <span>Kippen</span>
+        </p>
+        <nav aria-label="Pages">
+          <NavLink to="/" end>
+            Clients
+          </NavLink>
+          <NavLink to="/service">{account.role === 'lead' ? 'Service' : 'My account'}</NavLink>
+        </nav>
+        <p className={styles.me}>
+          <strong>{account.name}</strong>
+          <span>{ROLES[account.role]}</span>
+        </p>
+        <Button ghost onClick={() => void signOut()}>
+          Sign out
+        </Button>
+      </header>
+      <main className={styles.main} tabIndex={-1}>
+        {children}
+      </main>
+    </div>
+  )
+}
