@@ -26,7 +26,7 @@ module Kippen
         list = assignments(fitting).reject { |item| spot.at?(item) && same_stretch?(item["gesture"], gesture) }
         list << spot.to_h.merge(KEPT_TAP) if gesture != "tap" && untouched?(fitting, spot)
         list << spot.to_h.merge("gesture" => gesture, "action" => action)
-        read(fitting, "assignments" => list)
+        fitting.with("assignments" => list)
       end
 
       # Takes an action off a gesture. Where only the kept tap would be left, the
@@ -38,7 +38,7 @@ module Kippen
 
         here = list.select { |item| spot.at?(item) }
         list -= here if here.size == 1 && kept_tap?(here.first)
-        read(fitting, "assignments" => list)
+        fitting.with("assignments" => list)
       end
 
       # Sets one timing value of one button. setting – a name of Timing::SETTINGS.
@@ -46,12 +46,10 @@ module Kippen
         raise Invalid.at("/setting", "unknown setting #{Faults.show(setting)}") unless Timing::SETTINGS.key?(setting)
 
         all = fitting.document.fetch("button_timing", {})
-        read(fitting, "button_timing" => all.merge(button => all.fetch(button, {}).merge(setting => value)))
+        fitting.with("button_timing" => all.merge(button => all.fetch(button, {}).merge(setting => value)))
       end
 
-      def self.read(fitting, changed) = Fitting.read(fitting.document.merge(changed))
-
-      def self.assignments(fitting) = fitting.document.fetch("assignments", []).dup
+      def self.assignments(fitting) = fitting.list("assignments").dup
 
       # hold and long_press share the stretch of a held press.
       def self.same_stretch?(one, other)
@@ -72,7 +70,7 @@ module Kippen
       end
 
       def self.kept_tap?(item) = item["gesture"] == "tap" && item.dig("action", "kind") == "builtin" && !item["at_once"] && !item["off"]
-      private_class_method :read, :assignments, :same_stretch?, :untouched?, :kept_tap?
+      private_class_method :assignments, :same_stretch?, :untouched?, :kept_tap?
     end
   end
 end

@@ -8,8 +8,9 @@ module Kippen
       include Members
 
       KINDS = %w[contact force notch].freeze
+      SYSTEMS = %w[computer tablet phone television].freeze
       OTHERWISE = %w[base builtin nothing].freeze
-      THE_ONE_HOST = Host.new(id: "", name: nil).freeze
+      THE_ONE_HOST = Host.new(id: "", system: "computer").freeze
 
       def initialize(document, faults)
         @document = document
@@ -20,7 +21,8 @@ module Kippen
       def hosts
         found = each("hosts", Limits::HOSTS).filter_map do |item, pointer|
           id = id(item, pointer) or next
-          Host.new(id:, name: name(item, "name", pointer)).freeze
+          system = choice(item, "system", SYSTEMS, "computer", pointer)
+          Host.new(id:, name: words(item, "name", pointer), system:, double_click_ms: double_click(item, pointer)).freeze
         end
         unique("/hosts", found)
         found.empty? ? [THE_ONE_HOST].freeze : found.freeze
@@ -38,7 +40,7 @@ module Kippen
         found = each("modes", Limits::MODES).filter_map do |item, pointer|
           id = id(item, pointer, reserved: BASE) or next
           otherwise = choice(item, "otherwise", OTHERWISE, "base", pointer)
-          Mode.new(id:, name: name(item, "name", pointer), otherwise:).freeze
+          Mode.new(id:, name: words(item, "name", pointer), otherwise:).freeze
         end
         unique("/modes", found)
         found.freeze
@@ -49,7 +51,7 @@ module Kippen
           id = id(item, pointer, reserved: EVERYWHERE) or next
           app = word(item, "app", pointer, "a place needs the app it is in")
           part = word(item, "part", pointer) if item.key?("part")
-          Place.new(id:, app:, part:, name: name(item, "name", pointer), off: flag(item, "off", pointer)).freeze
+          Place.new(id:, app:, part:, name: words(item, "name", pointer), off: flag(item, "off", pointer)).freeze
         end
         unique("/places", found)
         same_spot(found)
@@ -58,32 +60,47 @@ module Kippen
 
       private
 
-      def each(list, most)
-        items = @document.fetch(list, [])
-        return @faults.add("/#{list}", "must be an array") || [] unless items.is_a?(Array)
-        return @faults.add("/#{list}", "has #{items.size} items, at most #{most} are taken") || [] if items.size > most
-
-        objects(items, "/#{list}")
-      end
-
-      def objects(items, pointer)
-        items.each_with_index.filter_map do |item, index|
-          next [item, "#{pointer}/#{index}"] if item.is_a?(Hash)
-
-          @faults.add("#{pointer}/#{index}", "must be an object")
-        end
-      end
+      def each(list, most) = objects(@document, list, most, @faults)
 
       def device(item, pointer, hosts)
         id = id(item, pointer) or return
         host = device_host(item, pointer, hosts)
         off = flag(item, "off", pointer)
-        buttons = item.fetch("buttons", [])
-        return @faults.add("#{pointer}/buttons", "must be an array") unless buttons.is_a?(Array)
-
-        found = objects(buttons, "#{pointer}/buttons").filter_map { |button, at| button(button, at, id, host, off) }
+        found = objects(item, "buttons", Limits::BUTTONS, @faults, pointer).filter_map { |button, at| button(button, at, id, host, off) }
         unique("#{pointer}/buttons", found)
-        Device.new(id:, name: name(item, "name", pointer), host:, off:, buttons: found.freeze).freeze
+        Device.new(id:, name: words(item, "name", pointer), host:, off:, buttons: found.freeze, **facts(item, pointer)).freeze
+      end
+
+      # What is known of a device besides its buttons.
+      def facts(item, pointer)
+        { kind: optional_id(item, "kind", pointer), variant: optional_id(item, "variant", pointer), seat: seat(item, pointer),
+          version: words(item, "version", pointer), version_at: words(item, "version_at", pointer), ready: ready(item, pointer),
+          worked_with: words(item, "worked_with", pointer), mounting: words(item, "mounting", pointer), posture: words(item, "posture", pointer) }
+      end
+
+      def optional_id(item, key, pointer) = item[key].nil? ? nil : word(item, key, pointer)
+
+      def seat(item, pointer)
+        seat = item["on"]
+        return if seat.nil?
+        return @faults.add("#{pointer}/on", "must be an object with device and place") unless seat.is_a?(Hash)
+
+        device = word(seat, "device", "#{pointer}/on", "needs a device")
+        place = word(seat, "place", "#{pointer}/on", "needs a place")
+        Seat.new(device:, place:).freeze if device && place
+      end
+
+      def ready(item, pointer)
+        done = item.fetch("ready", {})
+        right = done.is_a?(Hash) && done.size <= Limits::STEPS && done.values.all? { |step| step.is_a?(Hash) && step.values.all? { |value| value.nil? || value.is_a?(String) } }
+        right ? done : @faults.add("#{pointer}/ready", "must be an object of steps, each with by, at and version as text") || {}
+      end
+
+      def double_click(item, pointer)
+        value = item["double_click_ms"]
+        return value if value.nil? || (value.is_a?(Integer) && value.between?(50, 3000))
+
+        @faults.add("#{pointer}/double_click_ms", "is #{Faults.show(value)}, must be a whole number from 50 to 3000 ms")
       end
 
       def device_host(item, pointer, hosts)
@@ -101,8 +118,8 @@ module Kippen
         off = flag(item, "off", pointer) || device_off
         @count += 1
         Button.new(ref: "#{device}/#{id}", id:, kind:, host:, device:, off:, index: @count - 1,
-                   name: name(item, "name", pointer), print: name(item, "print", pointer),
-                   builtin: name(item, "builtin", pointer)).freeze
+                   name: words(item, "name", pointer), print: words(item, "print", pointer), builtin: words(item, "builtin", pointer),
+                   signal: optional_id(item, "signal", pointer), codes: codes(item, pointer), worked_with: words(item, "worked_with", pointer)).freeze
       end
 
       def id(item, pointer, reserved: nil)
@@ -119,12 +136,11 @@ module Kippen
         @faults.add("#{pointer}/#{key}", "is #{Faults.show(item[key])}, must be #{Ids::ALLOWED}")
       end
 
-      # Words for people: optional, short, valid text.
-      def name(item, key, pointer)
-        value = item[key]
-        return value if value.nil? || (value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS)
-
-        @faults.add("#{pointer}/#{key}", "must be text of at most #{Limits::NAME_CHARACTERS} characters")
+      # As listeners name what they hear.
+      def codes(item, pointer)
+        list = item.fetch("codes", [])
+        right = list.is_a?(Array) && list.size <= Limits::CODES && list.all? { |code| code.is_a?(String) && code.length.between?(1, Limits::NAME_CHARACTERS) }
+        right ? list.freeze : @faults.add("#{pointer}/codes", "must be an array of at most #{Limits::CODES} sources") || []
       end
 
       def unique(pointer, found)

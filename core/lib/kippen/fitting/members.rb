@@ -20,6 +20,35 @@ module Kippen
 
         @faults.add("#{pointer}/#{key}", "is #{Faults.show(value)}, must be true or false")
       end
+
+      # One of what the fitting itself declares.
+      def one_of(item, key, default, known, pointer)
+        value = item.fetch(key, default)
+        return value if known.include?(value)
+
+        @faults.add("#{pointer}/#{key}", "unknown #{key} #{Faults.show(value)}")
+      end
+
+      # Words for people, short; where they are needed, not empty.
+      def words(item, key, pointer, needed: false)
+        value = item[key]
+        return value if value.nil? && !needed
+        return value if value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS && !(needed && value.strip.empty?)
+
+        @faults.add("#{pointer}/#{key}", "must be text of #{needed ? 1 : 0} to #{Limits::NAME_CHARACTERS} characters")
+      end
+
+      # The objects of a list with their pointers: [[object, "/list/0"]…]
+      def objects(holder, list, most, faults, pointer = "")
+        items = holder.fetch(list, [])
+        at = "#{pointer}/#{list}"
+        return faults.add(at, "must be an array") || [] unless items.is_a?(Array)
+        return faults.add(at, "has #{items.size} items, at most #{most} are taken") || [] if items.size > most
+
+        items.each_with_index.filter_map do |item, index|
+          item.is_a?(Hash) ? [item, "#{at}/#{index}"] : faults.add("#{at}/#{index}", "must be an object")
+        end
+      end
     end
   end
 end

@@ -3,19 +3,41 @@
 module Kippen
   class Fitting
     # The parts a fitting is made of; each frozen, made by the readers only.
-    Host = Struct.new(:id, :name, keyword_init: true)
+    # system – what kind of thing it is, see Fitting::SYSTEMS
+    # double_click_ms – its own double-click time, or nil where nobody said
+    Host = Struct.new(:id, :name, :system, :double_click_ms, keyword_init: true)
 
-    Device = Struct.new(:id, :name, :host, :off, :buttons, keyword_init: true)
+    # Where a device sits on another: the switch in a socket, the pen on a tablet.
+    Seat = Struct.new(:device, :place, keyword_init: true)
+
+    # kind, variant – what it was made from, see Kinds; nil where it is of no known kind
+    # seat          – on which other device it sits, or nil
+    # version       – of its firmware or system, as its maker counts; version_at – since when
+    # worked_with, mounting, posture – in words
+    # ready         – { step => { "by" =>, "at" =>, "version" => } } of the steps that are done
+    Device = Struct.new(:id, :name, :host, :off, :buttons, :kind, :variant, :seat, :version, :version_at,
+                        :worked_with, :mounting, :posture, :ready, keyword_init: true)
 
     # kind    – "contact" (closes and opens), "force" (a level), "notch" (a step of a wheel)
     # builtin – in words, what it does by itself, or nil where nobody said
+    # signal  – which of the signals it can give counts, or nil for the kind's own
+    # codes   – sources that a listener hears it by, where it was found by pressing: ["key:F6"]
     # index   – its place in the fitting's order, which settles ties in the engine
-    Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, keyword_init: true)
+    Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, :signal, :codes, :worked_with, keyword_init: true)
 
     # otherwise – what a button does in this mode where the mode says nothing about it
     Mode = Struct.new(:id, :name, :otherwise, keyword_init: true)
 
     Place = Struct.new(:id, :name, :app, :part, :off, keyword_init: true)
+
+    # what        – in the client's words; place – an id of a place, or everywhere
+    # hosts       – ids, empty for any; times_a_day – Integer or nil
+    # wrong       – what a wrong press costs, one of WRONG; importance – one of IMPORTANCE
+    # action      – the JSON object of the action that would do it, or nil where nobody said
+    Want = Struct.new(:id, :what, :place, :hosts, :times_a_day, :wrong, :asked_by, :importance, :action, keyword_init: true)
+
+    # Assignments of one device's buttons that follow another's. mirror – left becomes right
+    Link = Struct.new(:from, :to, :mirror, keyword_init: true)
 
     Repeat = Struct.new(:after_us, :every_us, keyword_init: true)
 

@@ -22,10 +22,15 @@ module Kippen
         buttons = devices.flat_map(&:buttons).to_h { |button| [button.ref, button] }
         timings = read_timings(buttons)
         assignments = AssignmentReader.new(@document, @faults, buttons, modes, places).assignments
+        seats = SeatsReader.new(@document, @faults, devices)
+        seats.check_seats
+        links = seats.links
+        wants = WantsReader.new(@document, @faults, hosts, places).wants
+        check_taken_out
         follow = choice(@document, "follow", FOLLOW, "pointer", "")
         check_client
         @faults.raise_any
-        Fitting.new(document: deep_freeze(@document), follow:, hosts:, devices:, modes:, places:, assignments:, timings:)
+        Fitting.new(document: deep_freeze(@document), follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants:, links:)
       end
 
       private
@@ -47,6 +52,13 @@ module Kippen
           next if value.nil? || (value.is_a?(String) && value.strip != "" && value.length <= Limits::NAME_CHARACTERS)
 
           @faults.add("/client/#{key}", "must be text of 1 to #{Limits::NAME_CHARACTERS} characters")
+        end
+      end
+
+      # What was taken out and may be brought back: kept as it was.
+      def check_taken_out
+        objects(@document, "taken_out", Limits::TAKEN_OUT, @faults).each do |item, pointer|
+          @faults.add("#{pointer}/id", "must be text") unless item["id"].is_a?(String)
         end
       end
 

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Kippen
+  class Fitting
+    # What devices have to do with each other: which sits on which, which follows which.
+    class SeatsReader
+      include Members
+
+      def initialize(document, faults, devices)
+        @document = document
+        @faults = faults
+        @devices = devices.to_h { |device| [device.id, device] }
+      end
+
+      # A device sits on another that is there, on the same host, alone in its place, in no circle.
+      def check_seats
+        seated = @devices.values.select(&:seat)
+        seated.each { |device| check(device) }
+        seated.group_by(&:seat).each_value do |same|
+          @faults.add("/devices", "#{same.map(&:id).join(" and ")} sit in the same place") if same.size > 1
+        end
+      end
+
+      def links
+        found = objects(@document, "links", Limits::LINKS, @faults).filter_map do |item, pointer|
+          from = one_of(item, "from", nil, @devices.keys, pointer)
+          to = one_of(item, "to", nil, @devices.keys, pointer)
+          mirror = flag(item, "mirror", pointer)
+          next @faults.add(pointer, "a device can't follow itself") if from && from == to
+
+          Link.new(from:, to:, mirror:).freeze if from && to
+        end
+        followers_once(found)
+        found.freeze
+      end
+
+      private
+
+      def check(device)
+        carrier = @devices[device.seat.device]
+        where = "/devices"
+        return @faults.add(where, "#{device.id} sits on #{Faults.show(device.seat.device)}, which is not there") unless carrier
+
+        @faults.add(where, "#{device.id} sits on #{carrier.id}, which is on another host") unless carrier.host == device.host
+        @faults.add(where, "#{device.id} sits on itself") if circle?(device)
+      end
+
+      def circle?(device)
+        passed = []
+        while device&.seat
+          return true if passed.include?(device.id)
+
+          passed << device.id
+          device = @devices[device.seat.device]
+        end
+        false
+      end
+
+      # One that follows has one to follow, and nobody follows it.
+      def followers_once(links)
+        leaders = links.map(&:from)
+        links.group_by(&:to).each do |to, same|
+          @faults.add("/links", "#{to} follows #{same.size} devices") if same.size > 1
+          @faults.add("/links", "#{to} follows and is followed") if leaders.include?(to)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module Kippen
+  class Fitting
+    # Reads the wants of a fitting against its hosts and places.
+    class WantsReader
+      include Members
+
+      WRONG = %w[nothing nuisance serious dangerous].freeze
+      IMPORTANCE = %w[must should could].freeze
+      TIMES_A_DAY = 0..1000
+
+      def initialize(document, faults, hosts, places)
+        @document = document
+        @faults = faults
+        @hosts = hosts.map(&:id)
+        @places = [EVERYWHERE, *places.map(&:id)]
+      end
+
+      def wants
+        found = objects(@document, "wants", Limits::WANTS, @faults).filter_map { |item, pointer| want(item, pointer) }
+        unique("/wants", found)
+        found.freeze
+      end
+
+      private
+
+      def want(item, pointer)
+        id = item["id"]
+        @faults.add("#{pointer}/id", "is #{Faults.show(id)}, must be #{Ids::ALLOWED}") unless Ids.ok?(id)
+        what = words(item, "what", pointer, needed: true)
+        place = one_of(item, "place", EVERYWHERE, @places, pointer)
+        Want.new(id:, what:, place:, hosts: hosts(item, pointer), times_a_day: times(item, pointer),
+                 wrong: choice(item, "wrong", WRONG, "nuisance", pointer), asked_by: words(item, "asked_by", pointer),
+                 importance: choice(item, "importance", IMPORTANCE, "should", pointer), action: action(item, pointer)).freeze
+      end
+
+      def hosts(item, pointer)
+        list = item.fetch("hosts", [])
+        return @faults.add("#{pointer}/hosts", "must be an array of hosts") || [] unless list.is_a?(Array)
+
+        (list - @hosts).each { |id| @faults.add("#{pointer}/hosts", "unknown host #{Faults.show(id)}") }
+        list.freeze
+      end
+
+      def times(item, pointer)
+        value = item["times_a_day"]
+        return value if value.nil? || (value.is_a?(Integer) && TIMES_A_DAY.cover?(value))
+
+        @faults.add("#{pointer}/times_a_day", "is #{Faults.show(value)}, must be a whole number from 0 to #{TIMES_A_DAY.end}")
+      end
+
+      def action(item, pointer)
+        value = item["action"]
+        return value if value.nil? || (value.is_a?(Hash) && value["kind"].is_a?(String) && !value["kind"].empty?)
+
+        @faults.add("#{pointer}/action", "must be an object with a kind")
+      end
+
+      def unique(pointer, found)
+        found.group_by(&:id).each { |id, same| @faults.add(pointer, "id #{id.inspect} is used #{same.size} times") if same.size > 1 }
+      end
+    end
+  end
+end

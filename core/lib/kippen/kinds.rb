@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require_relative "kinds/kind"
+require_relative "kinds/codes"
+require_relative "kinds/sources"
+require_relative "kinds/ready"
+require_relative "kinds/match"
+
+module Kippen
+  # The general descriptions that devices are made from. Data: core/data/kinds, one file
+  # a kind, in the form of docs/device-kind.schema.json.
+  class Kinds
+    FORMAT = "kind/1"
+
+    attr_reader :all
+
+    # texts – JSON texts, one a kind. Raises Invalid.
+    def self.read(texts)
+      new(texts.map do |text|
+        data = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
+        raise Invalid.at("/kippen", "must be #{FORMAT}") unless data.is_a?(Hash) && data["kippen"] == FORMAT
+
+        Kind.new(data)
+      end)
+    end
+
+    def initialize(kinds)
+      @all = kinds.sort_by(&:name).freeze
+      @by_id = @all.to_h { |kind| [kind.id, kind] }.freeze
+      freeze
+    end
+
+    # The Kind by its id, or nil.
+    def find(id) = @by_id[id]
+
+    # The Kind of a Fitting::Device, or nil where it is of no known one.
+    def of(device) = @by_id[device.kind]
+
+    # What the kind says of a Fitting::Button of a device, or nil.
+    def button(device, button) = of(device)&.button(button.id)
+  end
+end

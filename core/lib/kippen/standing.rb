@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Kippen
+  # What is still open in a fitting, counted: what the caseload and the trail show.
+  module Standing
+    # contacts – { device id => [Kinds::Ready::Contact] } of what was heard.
+    # Returns { "wants" => open wants, "steps" => steps of getting ready not done, "devices" => devices with such }.
+    def self.open(fitting, kinds, contacts = {})
+      steps = fitting.devices.reject(&:off).map do |device|
+        Kinds::Ready.new(kinds.of(device), device, fitting.host(device.host), contacts: contacts.fetch(device.id, [])).open.size
+      end
+      { "wants" => Wants.new(fitting, kinds).open.size, "steps" => steps.sum, "devices" => steps.count(&:positive?) }
+    end
+  end
+end
