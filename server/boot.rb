@@ -12,7 +12,10 @@ module Kippen
   module Server
     ROOT = File.expand_path("..", __dir__)
     CONTRACT = File.join(__dir__, "contract", "openapi.yaml")
-    CATALOGUE = Catalogue.read(File.read(File.join(ROOT, "core", "data", "actions.json")))
+    DATA = File.join(ROOT, "core", "data")
+    KINDS = Kinds.read(Dir[File.join(DATA, "kinds", "*.json")].map { |file| File.read(file) })
+    CODES = Kinds::Codes.read(*%w[keys buttons].map { |name| File.read(File.join(DATA, "codes", "#{name}.json")) })
+    CATALOGUE = Catalogue.read(File.read(File.join(DATA, "actions.json")))
   end
 end
 
@@ -23,6 +26,10 @@ require_relative "store/everything"
 require_relative "store/clients"
 require_relative "store/revisions"
 require_relative "store/listeners"
+require_relative "store/contacts"
+require_relative "store/news"
+require_relative "store/raw_messages"
+require_relative "store/joins"
 require_relative "store/streams"
 require_relative "api/problem"
 require_relative "api/body_limit"
@@ -31,15 +38,23 @@ require_relative "auth/session_cookie"
 require_relative "auth/csrf"
 require_relative "auth/guard"
 require_relative "auth/rates"
+require_relative "auth/outside"
 require_relative "api/contract_errors"
 require_relative "api/render"
 require_relative "api/render_bench"
+require_relative "api/render_devices"
+require_relative "api/render_wants"
+require_relative "api/changes"
 require_relative "api/sessions"
 require_relative "api/accounts"
 require_relative "api/clients"
+require_relative "api/devices"
 require_relative "api/lanes"
 require_relative "api/revisions"
 require_relative "api/listeners"
 require_relative "api/bench"
+require_relative "api/joins"
+require_relative "api/joined"
+require_relative "api/live"
 require_relative "api/app"
 require_relative "api/pages"

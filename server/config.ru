@@ -3,4 +3,4 @@
 require_relative "rack"
 
 database = Kippen::Server::Store.connect(ENV.fetch("DATABASE_URL"))
-run Kippen::Server.rack(database, secret: ENV.fetch("KIPPEN_SECRET"), demo: ENV["KIPPEN_DEMO"] == "yes")
+run Kippen::Server.rack(database, secret: ENV.fetch("KIPPEN_SECRET"), demo: ENV["KIPPEN_DEMO"] == "yes", listen: ENV.fetch("KIPPEN_LISTEN", nil))

@@ -9,16 +9,19 @@ module Kippen
 
     # The whole application for Rack: limits, sign-in, contract, API, pages.
     # secret – 64 characters or more that only this installation knows; demo – may the demo's
-    # accounts be opened by one press; check_responses – hold every response against the contract too
-    def self.rack(database, secret:, demo: false, check_responses: false)
+    # accounts be opened by one press; listen – "address:port" besides loopback, for joining
+    # by code; check_responses – hold every response against the contract too
+    def self.rack(database, secret:, demo: false, listen: nil, check_responses: false)
       App.set :database, database
       App.set :demo, demo
+      App.set :join_addresses, Outside.addresses(listen)
       pages = Pages.new
       api = api(database, secret, check_responses)
       Rack::Builder.new do
-        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, logging: false
+        use Rack::Protection::HostAuthorization, permitted_hosts: [*HOSTS, *listen&.then { |address| address[/\A.+(?=:\d+\z)/] }], logging: false
         use Rack::Protection::HttpOrigin, logging: false
         use Rack::Attack
+        use Outside
         run ->(env) { env["PATH_INFO"].start_with?("/api/") ? api.call(env) : pages.call(env) }
       end.to_app
     end
@@ -33,6 +36,7 @@ module Kippen
         use Csrf, allow_if: Csrf::WITHOUT_SESSION
         use SignIn.for(database, secret)
         use Guard, definition, database
+        use LiveBranch, Live.new(database)
         use OpenapiFirst::Middlewares::RequestValidation, spec: definition, error_response: ContractErrors
         run App
       end.to_app

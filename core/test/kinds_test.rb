@@ -63,7 +63,7 @@ module Kippen
     end
 
     def test_a_kind_that_is_none
-      assert_equal [["/kippen", "must be kind/1"]], faults { Kinds.read(['{"kippen": "kind/2"}']) }
+      assert_equal([["/kippen", "must be kind/1"]], faults { Kinds.read(['{"kippen": "kind/2"}']) })
     end
 
     def test_a_source_is_told_with_its_codes

@@ -8,7 +8,8 @@ module Kippen
     include KindsData
 
     ANSWER = { "kind" => "app", "app" => "hearthcall", "command" => "answer" }.freeze
-    WANT = { "what" => "Answer the call", "times_a_day" => 6, "wrong" => "serious", "asked_by" => "the client", "importance" => "must", "action" => ANSWER }.freeze
+    WANT = { "what" => "Answer the call", "times_a_day" => 6, "wrong" => "serious", "asked_by" => "the client", "importance" => "must",
+             "action" => ANSWER }.freeze
     MOUSE = "mouse-with-five-buttons"
 
     def put(fitting, want) = Fitting::WantEdits.put(fitting, want)
@@ -21,7 +22,8 @@ module Kippen
 
     def test_a_want_is_put_changed_and_removed
       fitting = wanting
-      assert_equal ["answer-the-call", "everywhere", [], 6, "serious", "must"], fitting.wants.first.to_h.values_at(:id, :place, :hosts, :times_a_day, :wrong, :importance)
+      assert_equal ["answer-the-call", "everywhere", [], 6, "serious", "must"],
+                   fitting.wants.first.to_h.values_at(:id, :place, :hosts, :times_a_day, :wrong, :importance)
       changed = put(fitting, WANT.merge("id" => "answer-the-call", "wrong" => "dangerous"))
       assert_equal ["dangerous"], changed.wants.map(&:wrong)
       assert_equal %w[answer-the-call answer-the-call-2], put(fitting, WANT).wants.map(&:id)
@@ -30,11 +32,11 @@ module Kippen
 
     def test_every_fault_of_a_want_is_told
       wrong = { "what" => " ", "hosts" => ["attic"], "times_a_day" => -1, "wrong" => "terrible", "importance" => 3, "action" => [], "place" => "moon" }
-      assert_equal [["/wants/0/what", "must be text of 1 to 120 characters"], ["/wants/0/place", 'unknown place "moon"'], ["/wants/0/hosts", 'unknown host "attic"'],
+      assert_equal([["/wants/0/what", "must be text of 1 to 120 characters"], ["/wants/0/place", 'unknown place "moon"'], ["/wants/0/hosts", 'unknown host "attic"'],
                     ["/wants/0/times_a_day", "is -1, must be a whole number from 0 to 1000"],
                     ["/wants/0/wrong", 'is "terrible", must be one of nothing, nuisance, serious, dangerous'],
                     ["/wants/0/importance", "is 3, must be one of must, should, could"], ["/wants/0/action", "must be an object with a kind"]],
-                   faults { wanting(wrong) }
+                   faults { wanting(wrong) })
     end
 
     def test_a_want_shows_whether_a_button_does_it

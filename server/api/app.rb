@@ -17,10 +17,13 @@ module Kippen
       register SessionRoutes
       register AccountRoutes
       register ClientRoutes
+      register DeviceRoutes
       register LaneRoutes
       register RevisionRoutes
       register ListenerRoutes
       register BenchRoutes
+      register JoinRoutes
+      register JoinedRoutes
 
       before { headers "cache-control" => "no-store" }
 
@@ -29,6 +32,7 @@ module Kippen
         def clients = Store::Clients.new(database)
         def revisions = Store::Revisions.new(database)
         def listeners = Store::Listeners.new(database)
+        def joins = Store::Joins.new(database)
         def streams = Store::Streams.new(database)
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
@@ -38,8 +42,19 @@ module Kippen
         def account = env["kippen.account"]
         def author = account.name
 
+        # The join of whoever has joined by code, or nil.
+        def joined = env["kippen.join"]
+
         # Offered only where Kippen was started with the demo, and the demo is there.
         def demo_offered? = settings.demo && !accounts.demo_service.nil?
+
+        def changes(fitting) = Changes.new(fitting, author:, at: Render.time(Time.now))
+
+        # The desk of a client as the contract has it.
+        def desk(id)
+          fitting, row = revisions.fitting(id)
+          Render.desk(id, fitting, row, revisions.open(id, fitting), streams.contacts(id, fitting))
+        end
 
         # The request's body as the contract's check has read it.
         def sent = env[OpenapiFirst::REQUEST].body
@@ -64,6 +79,8 @@ module Kippen
       end
 
       error(Store::Missing) { |e| problem(404, e.message) }
+      error(Store::Joins::Wrong) { |e| problem(404, e.message) }
+      error(Store::Joins::TooMany) { |e| problem(429, e.message) }
       error(Store::Streams::Full) { |e| problem(429, "#{e.message}; begin a new one") }
       error(Store::Accounts::Taken, Store::Accounts::LastLead) { |e| problem(409, "#{e.message}; nothing was changed") }
       error(Store::Conflict) do |e|

@@ -10,7 +10,7 @@ module Kippen
       def self.registered(app)
         app.get("/api/clients/:client/bench") do
           fitting, revision = revisions.fitting(params["client"])
-          views = streams.latest(params["client"], STREAMS_SHOWN).map { |id| BenchRoutes.view(fitting, id, streams.messages(id)) }
+          views = streams.latest(params["client"], STREAMS_SHOWN).map { |stream| BenchRoutes.view(self, stream, fitting, streams.messages(stream[:id])) }
           json("revision" => revision[:number], "streams" => views)
         end
 
@@ -18,31 +18,45 @@ module Kippen
           listener = listeners.find(params["listener"])
           clients.seen(listener[:client_id])
           status 201
-          json("id" => streams.add(listener[:id]))
+          json("id" => streams.add(listener[:id], raw: sent&.fetch("raw", false) || false))
+        end
+
+        app.get("/api/streams/:stream") do
+          stream = streams.find(params["stream"])
+          fitting, revision = revisions.fitting(stream[:client_id])
+          json("revision" => revision[:number], **BenchRoutes.view(self, stream, fitting, streams.messages(stream[:id])))
         end
 
         app.post("/api/streams/:stream/messages") do
           stream = streams.find(params["stream"])
           fitting, revision = revisions.fitting(stream[:client_id])
-          messages = BenchRoutes.read(sent["messages"], fitting)
-          all = streams.take(stream[:id], messages)
-          json("revision" => revision[:number], **BenchRoutes.view(fitting, stream[:id], all, from_us: messages.map(&:time_us).min))
+          json("revision" => revision[:number], **BenchRoutes.take(self, stream, fitting))
         end
       end
 
+      # Keeps the messages that were sent; returns the view after them.
+      def self.take(app, stream, fitting)
+        messages = read(app.sent["messages"], fitting, raw: stream[:raw])
+        all = app.streams.take(stream, messages)
+        view(app, stream, fitting, all, from_us: messages.map(&:time_us).min)
+      end
+
       # from_us – tell only what messages from this time on can have changed; nil: everything
-      def self.view(fitting, stream, messages, from_us: nil)
-        RenderBench.new(fitting).view(stream, Press::Bench.view(fitting, messages), messages, from_us)
+      def self.view(app, stream, fitting, messages, from_us: nil)
+        reader = app.streams.reader(fitting, stream[:listener_id]) if stream[:raw]
+        replayed = reader ? reader.messages(messages) : messages
+        RenderBench.new(fitting).view(stream, Press::Bench.view(fitting, replayed), messages, from_us)
+          .merge("listener" => stream[:name], "heard" => reader ? RenderBench.heard(messages, reader) : [])
       end
 
       # Takes the contract's messages; returns Press::Bench::Messages. Raises Invalid with
-      # every one that can't be.
-      def self.read(list, fitting)
+      # every one that can't be. raw – sources are what was heard, not buttons
+      def self.read(list, fitting, raw: false)
         events = Press::Events.new(fitting)
         faults = Faults.new
         read = list.each_with_index.map do |item, index|
           source, kind, value = item.values_at("source", "kind", "value").map { |text| text || "" }
-          events.read(source, kind, value) unless kind == Press::Bench::TOLD
+          check(events, source, kind, value, raw) unless kind == Press::Bench::TOLD
           Press::Bench::Message.new(number: item["number"], time_us: item["t_us"], source:, kind:, value:)
         rescue ArgumentError => e
           faults.add("/messages/#{index}", e.message)
@@ -50,6 +64,13 @@ module Kippen
         faults.raise_any
         read
       end
+
+      def self.check(events, source, kind, value, raw)
+        return events.read(source, kind, value) unless raw
+        raise ArgumentError, "#{Faults.show(source)} is no source that can be heard" unless Store::RawMessages::SOURCE.match?(source)
+        raise ArgumentError, "#{kind} can't be heard" unless Press::Events::KINDS.key?(kind)
+      end
+      private_class_method :check
     end
   end
 end

@@ -23,12 +23,10 @@ module Kippen
             made
           end
           status 201
-          json(Render.desk(id, *revisions.fitting(id)))
+          json(desk(id))
         end
 
-        app.get("/api/clients/:client") do
-          json(Render.desk(params["client"], *revisions.fitting(params["client"])))
-        end
+        app.get("/api/clients/:client") { json(desk(params["client"])) }
 
         # The fitting as a file in the open format.
         app.get("/api/clients/:client/fitting") do

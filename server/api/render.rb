@@ -18,23 +18,29 @@ module Kippen
           "revision" => row[:revision], "seen_at" => time(row[:seen_at]), "open" => row[:open].to_h }
       end
 
-      def desk(id, fitting, row)
+      # open – what is open, as Standing counts it; contacts – { device id => what was pressed of it }
+      def desk(id, fitting, row, open, contacts)
         { "id" => id, "name" => fitting.name, "about" => fitting.document.dig("client", "about") || "" }.merge(
-          "revision" => revision(row), "hosts" => fitting.hosts.map { |host| host(fitting, host) },
+          "revision" => revision(row), "open" => open, "hosts" => fitting.hosts.map { |host| host(fitting, host, contacts) },
           "places" => places(fitting), "modes" => modes(fitting)
         )
       end
 
-      def host(fitting, host)
+      def host(fitting, host, contacts)
         devices = fitting.devices.select { |device| device.host == host.id }
-        { "id" => host.id, "name" => host.name || host.id, "devices" => devices.map { |device| device(fitting, device) } }
+        { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "double_click_ms" => host.double_click_ms,
+          "devices" => devices.map { |device| device(fitting, device, contacts) } }
       end
 
-      def device(fitting, device)
-        looks = fitting.document["devices"].find { |item| item["id"] == device.id }["looks"]
-        { "id" => device.id, "name" => device.name || device.id, "looks" => looks.is_a?(String) ? looks : "plain",
-          "off" => device.off, "buttons" => device.buttons.map { |button| button(button) } }
+      def device(fitting, device, contacts)
+        kind = KINDS.of(device)
+        ready = Kinds::Ready.new(kind, device, fitting.host(device.host), contacts: contacts.fetch(device.id, []))
+        { "id" => device.id, "name" => device.name || device.id, "drawing" => kind && RenderDevices.drawing(kind, device.variant),
+          "off" => device.off, "open_steps" => ready.open.size, "seat" => seat(device.seat),
+          "buttons" => device.buttons.map { |button| button(button) } }
       end
+
+      def seat(seat) = seat && { "device" => seat.device, "place" => seat.place }
 
       def button(button)
         { "ref" => button.ref, "name" => button.name || button.id, "print" => button.print || "", "kind" => button.kind,

@@ -5,19 +5,32 @@ module Kippen
     # A bench view as the JSON of the contract: one tile a burst or ignored contact.
     class RenderBench
       MOST_TILES = 40
+      MOST_HEARD = 20
 
       def initialize(fitting)
         @fitting = fitting
         @telling = Press::Telling.new(fitting, CATALOGUE)
       end
 
-      # stream – its id; messages – those the view was made of; from_us – tiles that messages
+      # stream – its row; messages – those the view was made of; from_us – tiles that messages
       # before this time have settled are left out; nil: none is
       def view(stream, view, messages, from_us)
-        { "stream" => stream, "from_us" => from_us, "received" => messages.size, "heard_through" => heard_through(messages),
+        id = stream[:id]
+        { "stream" => id, "from_us" => from_us, "received" => messages.size, "heard_through" => heard_through(messages),
           "next_us" => view.next_us, "now_us" => view.now_us,
           "waiting" => view.waiting.map { |item| { "button" => item.button, "for" => item.for, "due_us" => item.due_us } },
-          "tiles" => open_after(view.stories, from_us).last(MOST_TILES).reverse.map { |story| tile(stream, story) } }
+          "tiles" => open_after(view.stories, from_us).last(MOST_TILES).reverse.map { |story| tile(id, story) } }
+      end
+
+      # Which sources were heard, the latest first, and the button each stands for.
+      # reader – a Store::RawMessages
+      def self.heard(messages, reader)
+        heard = messages.reject { |message| message.source.empty? }.sort_by { |message| [message.time_us, message.number] }
+        last = heard.to_h { |message| [message.source, message] }.values.sort_by(&:time_us).last(MOST_HEARD)
+        last.reverse.map do |message|
+          { "source" => message.source, "name" => CODES.describe(message.source).name, "down" => message.kind == "down",
+            "button" => reader.button(message.source)&.ref }
+        end
       end
 
       private

@@ -6,9 +6,11 @@ module Kippen
     # one without them is open to nobody. What another service has is "not there".
     class Guard
       ANYONE = "anyone"
+      LISTENER = "listener"
       # Of whose client a path speaks: parameter → table and the way to its client.
       CLIENT_OF = {
         "client" => ->(db, id) { db[:clients].where(id:).select(:id) },
+        "join" => ->(db, id) { db[:joins].where(id:).select(:client_id) },
         "listener" => ->(db, id) { db[:listeners].where(id:).select(:client_id) },
         "stream" => ->(db, id) { db[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => id).select(:client_id) }
       }.freeze
@@ -25,11 +27,19 @@ module Kippen
 
         who = asked.operation["x-who"] || []
         return @app.call(env) if who.include?(ANYONE)
+        return listener(env) if who == [LISTENER]
 
         refusal(who, env["kippen.account"], asked.path_parameters) || @app.call(env)
       end
 
       private
+
+      # Who has joined by code shows the token got for it.
+      def listener(env)
+        token = env["HTTP_AUTHORIZATION"].to_s.delete_prefix("Bearer ")
+        env["kippen.join"] = Store::Joins.new(@database).by_token(token)
+        env["kippen.join"] ? @app.call(env) : Problem.response(401, "This listener was ended or has lapsed; join with a new code")
+      end
 
       def refusal(who, account, parameters)
         return Problem.response(401, "Sign in first") unless account

@@ -65,13 +65,21 @@ module Kippen
           raise Conflict, newest(client).except(:document)
         end
 
-        # What the caseload shows of a fitting.
-        def self.caseload(fitting)
-          who = fitting.document.fetch("client", {})
-          { name: who["name"] || "", about: who["about"] || "", open: Sequel.pg_jsonb({}) }
+        # What is open with a client just now; written down for the caseload where it has changed.
+        def open(client, fitting)
+          open = Standing.open(fitting, KINDS, Streams.new(@database).contacts(client, fitting))
+          @database[:clients].where(id: client).exclude(open: Sequel.pg_jsonb(open)).update(open: Sequel.pg_jsonb(open))
+          open
         end
 
         private
+
+        # What the caseload shows of a fitting.
+        def caseload(client, fitting)
+          who = fitting.document.fetch("client", {})
+          open = Standing.open(fitting, KINDS, Streams.new(@database).contacts(client, fitting))
+          { name: who["name"] || "", about: who["about"] || "", open: Sequel.pg_jsonb(open) }
+        end
 
         def document(client, number) = of(client).where(number:).get(:document).to_hash
 
@@ -79,7 +87,8 @@ module Kippen
           document = Sequel.pg_jsonb(fitting.document)
           saved = @database[:revisions].returning(*ABOUT)
             .insert(client_id: client, number: (parent || 0) + 1, parent:, author:, note:, document:).first
-          @database[:clients].where(id: client).update(**Revisions.caseload(fitting), revision: saved[:number], seen_at: saved[:created_at])
+          @database[:clients].where(id: client).update(**caseload(client, fitting), revision: saved[:number], seen_at: saved[:created_at])
+          News.tell(@database, client, "revision", number: saved[:number])
           saved
         end
 

@@ -20,10 +20,11 @@ module Kippen
     end
 
     def test_members_the_core_does_not_know_survive_a_change
+      add_client(DEMO.merge("shelf" => "north"))
       assign("long_press", ANSWER)
 
       assert_equal DEMO["client"], fitting["client"]
-      assert_equal "phone", fitting["devices"][0]["looks"]
+      assert_equal "north", fitting["shelf"]
     end
 
     def test_a_stale_parent_is_a_conflict_and_nothing_is_lost

@@ -75,6 +75,15 @@ module Kippen
       say(wait.after == "release" ? :wait_release : :wait_press, ms: ms(wait.us))
     end
 
+    # What can be set of a setting on a device, from its kind's data: "0 to 500 ms, in steps of 10".
+    def self.settable(name, allowed)
+      unit = name.end_with?("_ms") ? " ms" : ""
+      return "fixed at #{allowed["fixed"]}#{unit}" if allowed.key?("fixed")
+      return "#{allowed["values"].join(", ")}#{unit}" if allowed["values"]
+
+      "#{allowed["from"]} to #{allowed["to"]}#{unit}, in steps of #{allowed["step"]}"
+    end
+
     # What a change costs a gesture: from one Wait to another, in words, or nil where nothing changes.
     def self.cost(gesture, before, after)
       name = GESTURES.fetch(gesture)

@@ -15,7 +15,9 @@ module Kippen
 
     def assign(fitting, button, gesture, action = HELP) = Fitting::Edit.assign(fitting, button:, gesture:, action:)
 
-    def jobs(fitting, device) = fitting.assignments.select { |one| one.button.start_with?("#{device}/") }.map { |one| [one.button.split("/").last, one.gesture, one.action] }
+    def jobs(fitting, device)
+      fitting.assignments.select { |one| one.button.start_with?("#{device}/") }.map { |one| [one.button.split("/").last, one.gesture, one.action] }
+    end
 
     def test_assignments_and_timing_are_copied_once
       full = Fitting::Edit.set_timing(assign(grips, "#{LEFT}/squeeze", "long_press"), button: "#{LEFT}/squeeze", setting: "press_at", value: 0.7)
@@ -33,7 +35,7 @@ module Kippen
       cut = Fitting::Copying.cut(later, RIGHT)
       alone = Fitting::Copying.follow(assign(cut, "#{LEFT}/squeeze", "double_tap"), KINDS)
       assert_equal jobs(later, RIGHT), jobs(alone, RIGHT)
-      assert_equal [["/links", '"squeeze-grip-right-hand" follows no device']], faults { Fitting::Copying.cut(cut, RIGHT) }
+      assert_equal([["/links", '"squeeze-grip-right-hand" follows no device']], faults { Fitting::Copying.cut(cut, RIGHT) })
     end
 
     def test_mirrored_left_becomes_right
@@ -46,7 +48,7 @@ module Kippen
     def test_devices_of_different_kinds_match_by_what_a_button_is_for
       fitting = with_devices("mouse-five", "pen")
       match = Kinds::Match.new(KINDS, *fitting.devices, mirror: false)
-      assert_equal [%w[left tip], %w[right side-lower], %w[middle side-upper]], match.pairs.map { |pair| pair.map(&:id) }
+      assert_equal([%w[left tip], %w[right side-lower], %w[middle side-upper]], match.pairs.map { |pair| pair.map(&:id) })
     end
 
     def test_what_has_no_match_is_listed

@@ -23,16 +23,16 @@ module Kippen
     end
 
     def test_what_is_refused_says_why
-      assert_equal [["/change/host", "Television remote can't be used at a phone"]],
-                   faults { add(bare("hosts" => [{ "id" => "p", "system" => "phone" }]), "remote") }
-      assert_equal [["/change/host", "add a host first: what the device is connected to"]], faults { add(Fitting.read("kippen" => "fitting/1"), "switch") }
-      assert_equal [["/change/host", 'unknown host "attic"']], faults { add(bare, "switch", host: "attic") }
+      assert_equal([["/change/host", "Television remote can't be used at a phone"]],
+                   faults { add(bare("hosts" => [{ "id" => "p", "system" => "phone" }]), "remote") })
+      assert_equal([["/change/host", "add a host first: what the device is connected to"]], faults { add(Fitting.read("kippen" => "fitting/1"), "switch") })
+      assert_equal([["/change/host", 'unknown host "attic"']], faults { add(bare, "switch", host: "attic") })
     end
 
     def test_one_place_holds_one_device
       seated = add(with_devices("switch-box"), "switch", on: { "device" => BOX, "place" => "1" })
-      assert_equal [["/devices", "single-switch and single-switch-2 sit in the same place"]],
-                   faults { add(seated, "switch", on: { "device" => BOX, "place" => "1" }) }
+      assert_equal([["/devices", "single-switch and single-switch-2 sit in the same place"]],
+                   faults { add(seated, "switch", on: { "device" => BOX, "place" => "1" }) })
       assert_equal [["/devices", "#{BOX} sits on itself"], ["/devices", "single-switch sits on itself"]],
                    faults { Fitting::DeviceEdits.change(seated, BOX, { "on" => { "device" => "single-switch", "place" => "x" } }, at: NOON) }.sort
     end
@@ -66,9 +66,9 @@ module Kippen
     def test_a_button_of_a_device_that_is_gone_says_what_comes_first
       out = Fitting::TakingOut.take_out(with_devices("switch"), "single-switch/press")
       gone = Fitting::TakingOut.take_out(out, "single-switch")
-      assert_equal [["/change/id", "its device single-switch is not there: bring that back first"]],
-                   faults { Fitting::TakingOut.bring_back(gone, "single-switch/press") }
-      assert_equal [["/change/id", 'nothing by the name "mouse" was taken out']], faults { Fitting::TakingOut.bring_back(gone, "mouse") }
+      assert_equal([["/change/id", "its device single-switch is not there: bring that back first"]],
+                   faults { Fitting::TakingOut.bring_back(gone, "single-switch/press") })
+      assert_equal([["/change/id", 'nothing by the name "mouse" was taken out']], faults { Fitting::TakingOut.bring_back(gone, "mouse") })
     end
 
     def test_the_name_of_something_taken_out_is_not_given_again
@@ -94,7 +94,7 @@ module Kippen
     def test_a_host_goes_when_nothing_is_on_it
       fitting = bare("devices" => [{ "id" => "thing", "name" => "Thing", "host" => "desk" }],
                      "wants" => [{ "id" => "w", "what" => "See the news", "hosts" => ["tv"] }])
-      assert_equal [["/hosts", "Thing still on it: move or take out first"]], faults { Fitting::WantEdits.remove_host(fitting, "desk") }
+      assert_equal([["/hosts", "Thing still on it: move or take out first"]], faults { Fitting::WantEdits.remove_host(fitting, "desk") })
       without = Fitting::WantEdits.remove_host(fitting, "tv")
       assert_equal [["desk"], []], [without.hosts.map(&:id), without.wants.first.hosts]
     end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Device kinds, a client's devices with all that is known of them, wants, and which
+    # button a heard source is.
+    module DeviceRoutes
+      def self.registered(app)
+        app.get("/api/kinds") { json("kinds" => KINDS.all.map { |kind| RenderDevices.kind(kind) }) }
+
+        app.get("/api/clients/:client/devices") do
+          fitting, revision = revisions.fitting(params["client"])
+          json("revision" => revision[:number], **RenderDevices.new(fitting, streams.contacts(params["client"], fitting)).all)
+        end
+
+        app.get("/api/clients/:client/wants") do
+          fitting, revision = revisions.fitting(params["client"])
+          json("revision" => revision[:number], "wants" => RenderWants.all(fitting))
+        end
+
+        app.get("/api/clients/:client/matches") do
+          fitting, = revisions.fitting(params["client"])
+          from, to, mirror = sought.values_at("from", "to", "mirror")
+          match = Fitting::Copying.match(fitting, KINDS, from, to, mirror)
+          json("pairs" => match.pairs.map { |pair| pair.map { |button| button.name || button.id } },
+               "without" => Fitting::Copying.without_match(fitting, KINDS, from, to, mirror))
+        end
+
+        app.get("/api/clients/:client/heard") do
+          fitting, = revisions.fitting(params["client"])
+          json(DeviceRoutes.heard(fitting, sought["source"]))
+        end
+      end
+
+      def self.heard(fitting, source)
+        heard = CODES.describe(source)
+        candidates = Kinds::Sources.new(fitting, KINDS).candidates(source)
+        { "source" => source, "name" => heard.name, "known" => heard.known, "kept" => heard.kept, "note" => heard.note,
+          "codes" => heard.codes.map { |system, words| { "system" => system, "words" => words } },
+          "buttons" => candidates.map { |one| { "button" => Render.button(one.button), "device" => one.button.device, "how" => one.how } } }
+      end
+    end
+  end
+end

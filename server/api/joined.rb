@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # For whoever joins by code: sends presses and sees nothing else.
+    module JoinedRoutes
+      def self.registered(app)
+        app.post("/api/joined") do
+          token, join = joins.join(sent["code"], sent["name"])
+          Store::News.tell(database, join[:client_id], "joins")
+          status 201
+          json("token" => token)
+        end
+
+        app.get("/api/joined") do
+          fitting, = revisions.fitting(joined[:client_id])
+          json("host" => fitting.host(joined[:host])&.then { |host| host.name || host.id } || joined[:host])
+        end
+
+        app.post("/api/joined/streams") do
+          status 201
+          json("id" => streams.add(joined[:listener], raw: true))
+        end
+
+        app.post("/api/joined/streams/:own/messages") do
+          stream = streams.find(params["own"])
+          raise Store::Missing, "no stream #{params["own"]}" unless stream[:listener_id] == joined[:listener]
+
+          fitting, = revisions.fitting(stream[:client_id])
+          view = BenchRoutes.take(self, stream, fitting)
+          json(view.slice("stream", "received", "heard_through", "next_us"))
+        end
+
+        # What a source is called: of the code tables alone.
+        app.get("/api/joined/names") { json("name" => CODES.describe(sought["source"]).name) }
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Codes by which the client's own phone, tablet or computer joins as a listener.
+    module JoinRoutes
+      def self.registered(app)
+        app.get("/api/clients/:client/joins") do
+          fitting, = revisions.fitting(params["client"])
+          json("joins" => joins.current(params["client"]).map { |row| JoinRoutes.render(row, fitting) }, "addresses" => settings.join_addresses)
+        end
+
+        app.post("/api/clients/:client/joins") do
+          fitting, = revisions.fitting(params["client"])
+          raise Invalid.at("/host", "unknown host #{Faults.show(sent["host"])}") unless fitting.host(sent["host"])
+
+          row = joins.add(params["client"], sent["host"], account.id)
+          audit.note(account, "made a code to join by", client: params["client"], host: sent["host"])
+          status 201
+          json(JoinRoutes.render(row, fitting))
+        end
+
+        app.delete("/api/joins/:join") do
+          joins.end(params["join"])
+          client = database[:joins].where(id: params["join"]).get(:client_id)
+          audit.note(account, "ended a joined listener", client:)
+          Store::News.tell(database, client, "joins")
+          json("done" => "Ended")
+        end
+      end
+
+      def self.render(row, fitting)
+        host = fitting.host(row[:host])
+        { "id" => row[:id], "host" => row[:host], "host_name" => host&.name || row[:host], "code" => row[:joined_at] ? nil : row[:code],
+          "expires_at" => Render.time(row[:expires_at]), "listener" => row[:listener], "name" => row[:name] }
+      end
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Wants as the JSON of the contract, each with the buttons that do it.
+    module RenderWants
+      def self.all(fitting)
+        wants = Wants.new(fitting, KINDS)
+        fitting.wants.map { |want| want(fitting, wants, want) }
+      end
+
+      def self.want(fitting, wants, want)
+        { "id" => want.id, "what" => want.what, "place" => want.place, "hosts" => want.hosts, "times_a_day" => want.times_a_day,
+          "wrong" => want.wrong, "asked_by" => want.asked_by, "importance" => want.importance, "action" => want.action,
+          "action_name" => want.action && CATALOGUE.name(want.action), "state" => wants.state(want),
+          "ways" => wants.ways(want).map { |way| way(fitting, way) } }
+      end
+
+      def self.way(fitting, way)
+        device = fitting.device(way.button.device)
+        { "button" => way.button.ref, "gesture" => way.gesture,
+          "words" => "#{device.name || device.id}, #{way.button.name || way.button.id}: #{Words::GESTURES.fetch(way.gesture)}#{" (built-in)" if way.builtin}" }
+      end
+      private_class_method :way
+    end
+  end
+end

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+require "digest"
+require "securerandom"
+
+module Kippen
+  module Server
+    module Store
+      # Codes by which a client's own device joins as a listener: one code, one client, one
+      # host, one device; it lapses unused, and can be ended at any time.
+      class Joins
+        # Without letters and digits that are taken for each other.
+        LETTERS = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789"
+        LENGTH = 6
+        CODE_SECONDS = 15 * 60
+        JOINED_SECONDS = 8 * 3600
+        MOST_FAILURES = 60
+        FAILURES_SECONDS = 600
+        SHOWN = %i[id client_id host code created_at expires_at joined_at ended_at].freeze
+
+        # A code that leads nowhere (any more).
+        class Wrong < Kippen::Error; end
+
+        # Too many wrong codes lately, by whomever.
+        class TooMany < Kippen::Error; end
+
+        def initialize(database) = @database = database
+
+        def add(client, host, account)
+          @database[:joins].returning(*SHOWN).insert(client_id: client, host:, account_id: account, code: free_code, expires_at: from_now(CODE_SECONDS)).first
+        end
+
+        # Those that are waited for or joined, newest first; with the listener that joined.
+        def current(client)
+          current = @database[:joins].where(Sequel[:joins][:client_id] => client, ended_at: nil).where { expires_at > Sequel::CURRENT_TIMESTAMP }
+          current.left_join(:listeners, join_id: Sequel[:joins][:id]).reverse(Sequel[:joins][:created_at])
+            .select(*SHOWN.map { |column| Sequel[:joins][column] }, Sequel[:listeners][:id].as(:listener), Sequel[:listeners][:name].as(:name)).all
+        end
+
+        # Takes a code; returns [token, join]. name – what the joining browser calls itself.
+        # Raises Wrong, TooMany.
+        def join(code, name)
+          raise TooMany, "too many wrong codes lately; wait ten minutes" if failures >= MOST_FAILURES
+
+          token = SecureRandom.urlsafe_base64(32)
+          @database.transaction do
+            join = waiting(code).returning(*SHOWN).with_sql(:update_sql, joined_at: Sequel::CURRENT_TIMESTAMP, expires_at: from_now(JOINED_SECONDS),
+                                                                         token_digest: Joins.digest(token)).first
+            unless join
+              @database[:join_failures].insert
+              next
+            end
+            @database[:listeners].insert(client_id: join[:client_id], name:, join_id: join[:id])
+            return [token, join]
+          end
+          raise Wrong, "this code is not known, has lapsed or was used already; ask for a new one"
+        end
+
+        # The join and its listener of whoever shows this token, or nil.
+        def by_token(token)
+          @database[:joins].join(:listeners, join_id: Sequel[:joins][:id]).where(token_digest: Joins.digest(token), ended_at: nil)
+            .where { expires_at > Sequel::CURRENT_TIMESTAMP }
+            .select(Sequel[:joins][:id], Sequel[:joins][:client_id], :host, Sequel[:listeners][:id].as(:listener)).first
+        end
+
+        def end(id) = @database[:joins].where(id: Store.uuid(id, "join"), ended_at: nil).update(ended_at: Sequel::CURRENT_TIMESTAMP)
+
+        def self.digest(token) = Digest::SHA256.hexdigest(token)
+
+        private
+
+        def waiting(code)
+          @database[:joins].where(code: code.upcase.delete("^A-Z0-9"), joined_at: nil, ended_at: nil).where { expires_at > Sequel::CURRENT_TIMESTAMP }
+        end
+
+        def free_code
+          code = Array.new(LENGTH) { LETTERS[SecureRandom.random_number(LETTERS.length)] }.join
+          @database[:joins].where(code:, joined_at: nil, ended_at: nil).empty? ? code : free_code
+        end
+
+        def failures
+          old = @database[:join_failures].where { at < Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{FAILURES_SECONDS} seconds'") }
+          old.delete
+          @database[:join_failures].count
+        end
+
+        def from_now(seconds) = Sequel::CURRENT_TIMESTAMP + Sequel.lit("interval '#{seconds} seconds'")
+      end
+    end
+  end
+end

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    module Store
+      # Messages of a stream whose sources are what was heard, as messages of the buttons they
+      # stand for: by the listener's bindings, else by what is known of the client's devices,
+      # where that is one button alone. What stands for no button is left out.
+      class RawMessages
+        # A source as listeners name it.
+        SOURCE = /\A(key|pointer|pen|touch|wheel|gamepad):[!-~]{1,110}\z/
+
+        # bindings – { heard => button }
+        def initialize(fitting, bindings)
+          @fitting = fitting
+          @bindings = bindings
+          @sources = Kinds::Sources.new(fitting, KINDS)
+          @buttons = {}
+        end
+
+        # The Fitting::Button a source stands for, or nil.
+        def button(source)
+          @buttons.fetch(source) { @buttons[source] = bound(source) || only(source) }
+        end
+
+        def messages(messages) = messages.filter_map { |message| message.source.empty? ? message : resolved(message) }
+
+        private
+
+        def bound(source) = @bindings[source] && @fitting.button(@bindings[source])
+
+        def only(source)
+          candidates = @sources.candidates(source)
+          candidates.first.button if candidates.size == 1
+        end
+
+        def resolved(message)
+          button = button(message.source) or return
+          kind, value = suited(button.kind, message)
+          return unless kind
+
+          message.dup.tap do |changed|
+            changed.source = button.ref
+            changed.kind = kind
+            changed.value = value
+          end
+        end
+
+        # A press on a force button is full force; a level on a contact, and a step on either, are nothing.
+        def suited(button, message)
+          case [button, message.kind]
+          when %w[contact down], %w[contact up], %w[notch notch] then [message.kind, ""]
+          when %w[force level] then ["level", message.value]
+          when %w[force down] then %w[level 1]
+          when %w[force up] then %w[level 0]
+          end
+        end
+      end
+    end
+  end
+end
