@@ -22,6 +22,7 @@ module Kippen
       register RevisionRoutes
       register ListenerRoutes
       register BenchRoutes
+      register StandinRoutes
       register JoinRoutes
       register JoinedRoutes
 

@@ -20,6 +20,11 @@ module Kippen
           raise Missing, "no client #{client}"
         end
 
+        # The id of a client's listener that is no browser, made where it isn't there yet.
+        def standing_in(client, name)
+          @database[:listeners].where(client_id: client, name:, join_id: nil).get(:id) || add(client, name)[:id]
+        end
+
         # { heard => button }
         def bindings(id) = @database[:bindings].where(listener_id: id).order(:heard).to_hash(:heard, :button)
 

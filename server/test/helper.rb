@@ -15,7 +15,7 @@ module Kippen
     Server::Store.migrate(DATABASE)
     APP = Server.rack(DATABASE, secret: "s" * 64, demo: true, check_responses: true)
     PASSWORD = "quiet-estuary-morning"
-    DEMO = JSON.parse(File.read(File.join(Server::ROOT, "demo", "bram.fitting.json")))
+    DEMO = JSON.parse(File.read(File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json")))
     EDGE = "pocket-phone/edge"
     ANSWER = { "kind" => "app", "app" => "hearthcall", "command" => "answer" }.freeze
     MARK = { "kind" => "app", "app" => "packetry", "command" => "mark" }.freeze

@@ -71,7 +71,7 @@ module Kippen
         attach_file "Or with a fitting file", file.path
         assert_text '/follow: is "nose", must be one of pointer, focus'
       end
-      attach_file "Or with a fitting file", File.join(Server::ROOT, "demo", "bram.fitting.json")
+      attach_file "Or with a fitting file", File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json")
       assert_text "Bram Oduya-Lisle"
     end
 

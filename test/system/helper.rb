@@ -33,7 +33,7 @@ module Kippen
     DATABASE = Server::Store.connect(ENV.fetch("DATABASE_URL"))
     Server::Store.migrate(DATABASE)
     Capybara.app = Server.rack(DATABASE, secret: "s" * 64, demo: true, check_responses: true)
-    DEMO = Formats::FittingJson.read(File.read(File.join(Server::ROOT, "demo", "bram.fitting.json")))
+    DEMO = Formats::FittingJson.read(File.read(File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json")))
     EDGE = "pocket-phone/edge"
     PASSWORD = "quiet-estuary-morning"
     PICTURES = File.join(Server::ROOT, "docs", "screenshots")

@@ -4,6 +4,7 @@ import { useEffect } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { CaseloadPage } from './features/caseload'
 import { DeskPage } from './features/desk'
+import { JoinPage } from './features/joining'
 import { ServicePage } from './features/service'
 import { SignInPage } from './features/signin'
 import { whenSignedOut } from './shared/api'
@@ -52,6 +53,7 @@ export function App() {
   return (
     <BrowserRouter>
       <Routes>
+        <Route path="/join" element={<JoinPage />} />
         <Route path="*" element={<Gate />} />
       </Routes>
     </BrowserRouter>

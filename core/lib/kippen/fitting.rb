@@ -9,6 +9,7 @@ require_relative "fitting/list_reader"
 require_relative "fitting/assignment_reader"
 require_relative "fitting/wants_reader"
 require_relative "fitting/seats_reader"
+require_relative "fitting/hands_reader"
 require_relative "fitting/edit"
 require_relative "fitting/own_ids"
 require_relative "fitting/want_edits"
@@ -27,12 +28,12 @@ module Kippen
     FOLLOW = %w[pointer focus].freeze
 
     # document – the JSON object it was read from, frozen, unknown members included
-    attr_reader :document, :follow, :hosts, :devices, :modes, :places, :buttons, :assignments, :wants, :links
+    attr_reader :document, :follow, :hosts, :devices, :modes, :places, :buttons, :assignments, :wants, :links, :hands
 
     # Takes a parsed JSON object. Raises Invalid with every fault in it.
     def self.read(document) = Reader.new(document).fitting
 
-    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants: [], links: [])
+    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants: [], links: [], hands: [])
       @document = document
       @follow = follow
       @hosts = hosts
@@ -43,6 +44,7 @@ module Kippen
       @timings = timings
       @wants = wants
       @links = links
+      @hands = hands
       @buttons = devices.flat_map(&:buttons).freeze
       @by_ref = @buttons.to_h { |button| [button.ref, button] }.freeze
       freeze

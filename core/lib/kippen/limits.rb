@@ -15,6 +15,7 @@ module Kippen
     ASSIGNMENTS = 20_000
     WANTS = 500
     LINKS = 200
+    HANDS = 20
     TAKEN_OUT = 500
     STEPS = 100
     CODES = 20

@@ -26,11 +26,12 @@ module Kippen
         seats.check_seats
         links = seats.links
         wants = WantsReader.new(@document, @faults, hosts, places).wants
+        hands = HandsReader.new(@document, @faults).hands
         check_taken_out
         follow = choice(@document, "follow", FOLLOW, "pointer", "")
         check_client
         @faults.raise_any
-        Fitting.new(document: deep_freeze(@document), follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants:, links:)
+        Fitting.new(document: deep_freeze(@document), follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants:, links:, hands:)
       end
 
       private

@@ -1,8 +1,8 @@
 import { Button, Input } from 'antd'
 import { useEffect, useRef, useState } from 'react'
-import type { CatalogueAction, Change, Desk, Gesture } from '../../shared/api'
+import type { ButtonChange, CatalogueAction, Desk, Gesture } from '../../shared/api'
 import { useActions, useLanes, usePreview, useSaving, type Spot } from '../../shared/fitting'
-import { GestureMark, useAnnounce } from '../../shared/ui'
+import { GestureMark, useAnnounce, useEscape } from '../../shared/ui'
 import type { Chosen } from './chosen'
 import { matching } from './search'
 import { WhatChanges } from './WhatChanges'
@@ -15,17 +15,6 @@ const GESTURES: { value: Gesture; word: string; short: string }[] = [
   { value: 'long_press', word: 'long-press', short: 'long' },
   { value: 'hold', word: 'hold', short: 'hold' },
 ]
-
-/** Esc closes the sheet, wherever in the desk the focus is, unless something nearer took it. */
-function useEscape(onEscape: () => void) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key === 'Escape' && !event.defaultPrevented) onEscape()
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [onEscape])
-}
 
 const wordOf = (gesture: Gesture) => GESTURES.find((one) => one.value === gesture)?.word ?? gesture
 
@@ -57,10 +46,10 @@ export function AssignSheet({ desk, spot, chosen, onClose }: Props) {
     there ??
     chips.find((chip) => chip.gesture === gesture || (gesture === 'tap' && chip.gesture === 'builtin'))
   const at = { button: button.ref, gesture, place: spot.place, mode: spot.mode }
-  const change: Change | undefined = picked && { kind: 'assign', ...at, action: picked.action }
+  const change: ButtonChange | undefined = picked && { kind: 'assign', ...at, action: picked.action }
   const preview = usePreview(desk.id, change, desk.revision.number)
 
-  const commit = async (done: Change, said: string) => {
+  const commit = async (done: ButtonChange, said: string) => {
     try {
       const revision = await save(done)
       announce(`${said} Saved as revision ${String(revision.number)}.`)

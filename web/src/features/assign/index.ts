@@ -1,2 +1,3 @@
 export { AssignSheet } from './AssignSheet'
 export { spotName, type Chosen } from './chosen'
+export { matching } from './search'

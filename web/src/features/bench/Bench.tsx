@@ -7,8 +7,11 @@ import { Story } from './Story'
 import { TileRow } from './TileRow'
 import styles from './bench.module.css'
 
+/** What belongs to the bench and opens in the side sheet. */
+export type BenchSheet = 'join' | 'hand'
+
 /** Where presses are tried and explained. Always there. */
-export function Bench() {
+export function Bench({ onSheet }: { onSheet: (sheet: BenchSheet) => void }) {
   const bench = useBench()
   const [large, setLarge] = useState(false)
   const [chosen, setChosen] = useState<{ key: string; newest: string | undefined }>()
@@ -27,7 +30,7 @@ export function Bench() {
       data-listening={mode.kind === 'on'}
     >
       <div className={styles.left}>
-        <Bindings />
+        <Bindings onSheet={onSheet} />
       </div>
       <div className={styles.presses}>
         <Pending />

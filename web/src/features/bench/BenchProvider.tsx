@@ -1,20 +1,20 @@
-import { useQuery } from '@tanstack/react-query'
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import { api, must, type BenchView, type Button } from '../../shared/api'
+import { useNews } from '../../shared/fitting'
 import { useAnnounce } from '../../shared/ui'
 import { BenchContext, type BenchMode } from './benchContext'
+import { hearFound, type FoundSource } from './found'
 import { plugIn, type Heard } from './hearing'
 import { pressed, released, settled, type LiveByButton } from './live'
-import { isPrimary, sourceName } from './sources'
+import { isPrimary, KEPT_KEYS, sourceName } from './sources'
 import { StreamSender } from './streamSender'
-import { NO_TILES, shownTiles, takeHistory, takeView, tileWords } from './tiles'
+import { useElsewhere } from './useElsewhere'
 import { useListener } from './useListener'
 import { useListeningEnds } from './useListeningEnds'
+import { useTiles } from './useTiles'
 
 const NEVER_HEARD = '[data-never-heard]'
 const HEARS_PRIMARY = '[data-hears-primary]'
-/** Needed to get around by keyboard, and to stop: never bound. */
-const KEPT_KEYS = new Set(['key:Escape', 'key:Tab', 'key:ShiftLeft', 'key:ShiftRight'])
 
 const within = (target: EventTarget | null, selector: string) =>
   target instanceof Element && target.closest(selector) !== null
@@ -31,68 +31,68 @@ export function BenchProvider({ client, buttons, children }: Props) {
   const listener = useListener(client)
   const [mode, setMode] = useState<BenchMode>({ kind: 'off' })
   const [live, setLive] = useState<LiveByButton>({})
-  const [tiles, setTiles] = useState(NO_TILES)
+  const [found, setFound] = useState<readonly FoundSource[]>([])
   const [waiting, setWaiting] = useState<BenchView['waiting']>([])
   const [trouble, setTrouble] = useState<string>()
   const sender = useRef<StreamSender>(undefined)
-  const told = useRef(new Set<string>())
 
-  const history = useQuery({
-    queryKey: ['bench', client],
-    queryFn: async () => {
-      const bench = await must(api.GET('/api/clients/{client}/bench', { params: { path: { client } } }))
-      return bench.streams.map((stream): BenchView => ({ ...stream, revision: bench.revision }))
-    },
-  })
-  const [historyTaken, setHistoryTaken] = useState<BenchView[]>()
-  if (history.data && history.data !== historyTaken) {
-    setHistoryTaken(history.data)
-    setTiles(takeHistory(tiles, history.data))
-  }
-
-  useEffect(() => {
-    if (history.data) sender.current?.replan(history.data)
-  }, [history.data])
-
+  const onHistory = useCallback((views: BenchView[]) => sender.current?.replan(views), [])
+  const shown = useTiles(client, onHistory)
+  const { onView: showView } = shown
   const onView = useCallback(
     (view: BenchView) => {
-      setTiles((state) => takeView(state, view))
+      showView(view)
       setWaiting(view.waiting)
       setLive((state) => settled(state, view.waiting, performance.now()))
-      // A long-press is told when it acts, not when it is let go.
-      const news = view.tiles.filter((one) => one.results.length > 0 && !told.current.has(one.key))
-      for (const tile of news) {
-        told.current.add(tile.key)
-        const main = tile.results[0]
-        announce(`${tile.button_name}: ${tileWords(tile)}${main?.wait ? `, ${main.wait}` : ''}`)
-      }
     },
-    [announce],
+    [showView],
   )
+  const { elsewhere, look } = useElsewhere(showView)
+  useNews(client, (stream) => {
+    if (!sender.current?.writes(stream)) void look(stream)
+  })
 
   const listenerId = listener.id
+  const begin = useCallback(
+    (raw: boolean) => {
+      if (!listenerId) return false
+      sender.current?.close()
+      sender.current = new StreamSender({
+        begin: async () =>
+          (
+            await must(
+              api.POST('/api/listeners/{listener}/streams', {
+                params: { path: { listener: listenerId } },
+                body: { raw },
+              }),
+            )
+          ).id,
+        send: (stream, messages) =>
+          must(
+            api.POST('/api/streams/{stream}/messages', {
+              params: { path: { stream } },
+              body: { messages },
+            }),
+          ),
+        onView,
+        onTrouble: setTrouble,
+        nowMs: () => performance.now(),
+      })
+      return true
+    },
+    [listenerId, onView],
+  )
   const start = useCallback(() => {
-    if (!listenerId) return
-    sender.current?.close()
-    sender.current = new StreamSender({
-      begin: async () =>
-        (
-          await must(
-            api.POST('/api/listeners/{listener}/streams', { params: { path: { listener: listenerId } } }),
-          )
-        ).id,
-      send: (stream, messages) =>
-        must(
-          api.POST('/api/streams/{stream}/messages', { params: { path: { stream } }, body: { messages } }),
-        ),
-      onView,
-      onTrouble: setTrouble,
-      nowMs: () => performance.now(),
-    })
+    if (!begin(false)) return
     setMode({ kind: 'on' })
     announce('Listening. Press Escape twice to stop.')
-  }, [listenerId, onView, announce])
-
+  }, [begin, announce])
+  const find = useCallback(() => {
+    if (!begin(true)) return
+    setFound([])
+    setMode({ kind: 'finding' })
+    announce('Everything is heard. Press the button. Escape twice stops.')
+  }, [begin, announce])
   const stop = useCallback(() => {
     sender.current?.finish()
     setMode({ kind: 'off' })
@@ -121,6 +121,14 @@ export function BenchProvider({ client, buttons, children }: Props) {
     (button: Button) => new Map([...bindings].filter(([, ref]) => ref !== button.ref)),
     [bindings],
   )
+  const bindTo = useCallback(
+    (source: string, button: Button) =>
+      void change(
+        without(button).set(source, button.ref),
+        `${sourceName(source)} stands for ${button.name}.`,
+      ),
+    [change, without],
+  )
   const unbind = useCallback(
     (button: Button) => void change(without(button), `Nothing stands for ${button.name} any more.`),
     [change, without],
@@ -130,18 +138,23 @@ export function BenchProvider({ client, buttons, children }: Props) {
   // The ear is plugged in once for each mode; what it does follows the newest render.
   const onHeard = (heard: Heard) => {
     if (mode.kind === 'binding') {
-      if (heard.edge === 'down') return
       // At the release, and after what the browser makes of it has been swallowed too.
+      if (heard.edge === 'down' || (heard.level ?? 0) > 0) return
       setTimeout(() => setMode({ kind: 'off' }))
-      const next = without(mode.button).set(heard.source, mode.button.ref)
-      void change(next, `${sourceName(heard.source)} stands for ${mode.button.name}.`)
+      bindTo(heard.source, mode.button)
       return
     }
     comesBetween()
+    if (mode.kind === 'finding') {
+      setFound((all) => hearFound(all, heard))
+      sender.current?.hear(heard.source, heard)
+      return
+    }
     const button = bindings.get(heard.source)
     if (button === undefined) return
-    sender.current?.hear(button, heard.edge, heard.timeMs)
-    setLive((state) => (heard.edge === 'down' ? pressed : released)(state, button, heard.timeMs))
+    sender.current?.hear(button, heard)
+    if (heard.edge === 'down') setLive((state) => pressed(state, button, heard.timeMs))
+    else if (heard.edge === 'up') setLive((state) => released(state, button, heard.timeMs))
   }
   const wants = (source: string, target: EventTarget | null) => {
     if (mode.kind === 'off' || within(target, NEVER_HEARD)) return false
@@ -161,19 +174,24 @@ export function BenchProvider({ client, buttons, children }: Props) {
     })
   }, [hearing])
 
+  const { tiles, error: tilesError, pending } = shown
   const state = useMemo(
     () => ({
       mode,
       buttons,
       bindings,
       live,
-      tiles: shownTiles(tiles),
+      tiles,
       waiting,
-      trouble: trouble ?? listener.error?.message ?? history.error?.message,
-      loading: !listenerId || history.isPending,
+      found,
+      elsewhere,
+      trouble: trouble ?? listener.error?.message ?? tilesError,
+      loading: !listenerId || pending,
       start,
+      find,
       stop,
       bind,
+      bindTo,
       unbind,
     }),
     [
@@ -183,14 +201,18 @@ export function BenchProvider({ client, buttons, children }: Props) {
       live,
       tiles,
       waiting,
+      found,
+      elsewhere,
       trouble,
       listener.error,
-      history.error,
-      history.isPending,
+      tilesError,
+      pending,
       listenerId,
       start,
+      find,
       stop,
       bind,
+      bindTo,
       unbind,
     ],
   )

@@ -6,7 +6,7 @@ import { sourceName } from './sources'
 import styles from './bench.module.css'
 
 /** What stands for which button, and the switch that makes Kippen listen. */
-export function Bindings() {
+export function Bindings({ onSheet }: { onSheet: (sheet: 'join' | 'hand') => void }) {
   const { mode, buttons, bindings, loading, start, stop, bind, unbind } = useBench()
   const mayChange = useMayChange()
   const sourceOf = new Map([...bindings].map(([heard, button]) => [button, heard]))
@@ -25,6 +25,12 @@ export function Bindings() {
         )}
         {!on && bindings.size === 0 && <p>bind a button first</p>}
       </div>
+      {!on && (
+        <div className={styles.others}>
+          <Button onClick={() => onSheet('join')}>Let their own device listen</Button>
+          <Button onClick={() => onSheet('hand')}>Stand-in hand</Button>
+        </div>
+      )}
       <ul className={styles.bindings} aria-label="What stands for which button">
         {buttons.map((button) => {
           const source = sourceOf.get(button.ref)

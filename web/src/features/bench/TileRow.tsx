@@ -1,6 +1,7 @@
 import type { LaneGesture, Tile } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import { tileWords, type ShownTile } from './tiles'
+import { THIS_BROWSER } from './useListener'
 import styles from './bench.module.css'
 
 const WIDTH = 180
@@ -64,7 +65,7 @@ export function TileRow({
   chosen: boolean
   onChoose: () => void
 }) {
-  const { tile, was } = shown
+  const { tile, listener, was } = shown
   const main = tile.results.find((result) => result.phase !== 'end')
   const beyond = tile.touches.filter((touch) => touch.verdict === 'beyond').length
   return (
@@ -77,7 +78,10 @@ export function TileRow({
     >
       <Picture tile={tile} />
       <span className={styles.tileWords}>
-        <small>{tile.button_name}</small>
+        <small>
+          {tile.button_name}
+          {listener !== THIS_BROWSER && `, on ${listener}`}
+        </small>
         <strong>
           {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />} {tileWords(tile)}
           {tile.repeats > 0 && `, repeated ${String(tile.repeats)}×`}

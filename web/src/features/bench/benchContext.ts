@@ -1,9 +1,15 @@
 import { createContext, useContext } from 'react'
 import type { BenchView, Button } from '../../shared/api'
+import type { FoundSource } from './found'
 import { QUIET, type Live, type LiveByButton } from './live'
 import type { ShownTile } from './tiles'
 
-export type BenchMode = { kind: 'off' } | { kind: 'on' } | { kind: 'binding'; button: Button }
+/** finding – everything is heard, to find out which button is which. */
+export type BenchMode =
+  { kind: 'off' } | { kind: 'on' } | { kind: 'finding' } | { kind: 'binding'; button: Button }
+
+/** What another listener has heard. */
+export type Elsewhere = Pick<BenchView, 'stream' | 'listener' | 'heard'>
 
 export interface BenchState {
   mode: BenchMode
@@ -13,11 +19,17 @@ export interface BenchState {
   live: LiveByButton
   tiles: ShownTile[]
   waiting: BenchView['waiting']
+  /** While a button is looked for, what was heard here; the latest first. */
+  found: readonly FoundSource[]
+  /** What joined listeners heard, by stream; the latest first. */
+  elsewhere: readonly Elsewhere[]
   trouble: string | undefined
   loading: boolean
   start: () => void
+  find: () => void
   stop: () => void
   bind: (button: Button) => void
+  bindTo: (source: string, button: Button) => void
   unbind: (button: Button) => void
 }
 

@@ -15,10 +15,19 @@ export function sourceName(source: string): string {
   if (kind === 'pointer') return `mouse ${POINTER[first] ?? `button ${first}`}`
   if (kind === 'pen') return `pen ${PEN[first] ?? `button ${first}`}`
   if (kind === 'touch') return 'touch'
+  if (kind === 'wheel') return `wheel ${first}`
   return `gamepad ${String(Number(first) + 1)}, button ${last}`
 }
 
-/** The press that also works the page itself: it is heard only where that is asked for. */
+/** What also works the page itself: it is heard only where that is asked for. */
 export function isPrimary(source: string): boolean {
-  return source === 'pointer:0' || source === 'pen:0' || source === 'touch:0'
+  return source === 'pointer:0' || source === 'pen:0' || source === 'touch:0' || source.startsWith('wheel:')
 }
+
+/** Needed to get around by keyboard, and to stop: never bound. */
+export const KEPT_KEYS: ReadonlySet<string> = new Set([
+  'key:Escape',
+  'key:Tab',
+  'key:ShiftLeft',
+  'key:ShiftRight',
+])

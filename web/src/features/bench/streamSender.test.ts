@@ -57,9 +57,9 @@ describe('StreamSender', () => {
 
   it('numbers what it hears and stamps it in whole microseconds', async () => {
     const { sender, sent, begun } = bench()
-    sender.hear('phone/edge', 'down', 12.3)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 12.3 })
     await settle()
-    sender.hear('phone/edge', 'up', 99.95)
+    sender.hear('phone/edge', { edge: 'up', timeMs: 99.95 })
     await settle()
     expect(sent).toEqual([
       [{ number: 1, source: 'phone/edge', kind: 'down', t_us: 12300 }],
@@ -70,7 +70,7 @@ describe('StreamSender', () => {
 
   it('tells the time at the moment the server asked for', async () => {
     const { sender, sent } = bench({ next_us: 500_000 })
-    sender.hear('phone/edge', 'down', 0)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 0 })
     await settle(499)
     expect(sent).toHaveLength(1)
     await settle(1)
@@ -79,9 +79,9 @@ describe('StreamSender', () => {
 
   it('keeps what had no answer and sends it again, with what came meanwhile', async () => {
     const { sender, sent, troubles } = bench(refused(0), refused(503))
-    sender.hear('phone/edge', 'down', 1)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
     await settle()
-    sender.hear('phone/edge', 'up', 2)
+    sender.hear('phone/edge', { edge: 'up', timeMs: 2 })
     await settle(600)
     expect(sent.map((messages) => messages.map((message) => message.number))).toEqual([[1], [1, 2], [1, 2]])
     expect(troubles.at(-1)).toBeUndefined()
@@ -90,16 +90,16 @@ describe('StreamSender', () => {
 
   it('sends again what the server is missing', async () => {
     const { sender, sent } = bench({ heard_through: 0 })
-    sender.hear('phone/edge', 'down', 1)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
     await settle(600)
     expect(sent.map((messages) => messages.map((message) => message.number))).toEqual([[1], [1]])
   })
 
   it('tells the time in place of a message that can not be taken, and says why', async () => {
     const { sender, sent, troubles } = bench(refused(422, '/messages/0'))
-    sender.hear('phone/gone', 'down', 1)
+    sender.hear('phone/gone', { edge: 'down', timeMs: 1 })
     await settle()
-    sender.hear('phone/edge', 'down', 2)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 2 })
     await settle(1000)
     expect(
       sent.map((messages) => messages.map(({ number, source, kind }) => [number, source, kind])),
@@ -109,16 +109,16 @@ describe('StreamSender', () => {
 
   it('gives up where it is not said what is wrong', async () => {
     const { sender, sent } = bench(refused(404))
-    sender.hear('phone/edge', 'down', 1)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
     await settle(2000)
     expect(sent).toHaveLength(1)
   })
 
   it('begins a new stream where one is full, numbered anew', async () => {
     const { sender, sent, begun } = bench({}, refused(429))
-    sender.hear('phone/edge', 'down', 1)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
     await settle()
-    sender.hear('phone/edge', 'up', 2)
+    sender.hear('phone/edge', { edge: 'up', timeMs: 2 })
     await settle(600)
     expect(sent.map((messages) => messages.map((message) => message.number))).toEqual([[1], [2], [1]])
     expect(begun()).toBe(2)
@@ -127,36 +127,36 @@ describe('StreamSender', () => {
   it('begins a new stream in a pause once one is long', async () => {
     const { sender, begun } = bench()
     for (let press = 0; press < 300; press += 1) {
-      sender.hear('phone/edge', 'down', press * 100)
-      sender.hear('phone/edge', 'up', press * 100 + 50)
+      sender.hear('phone/edge', { edge: 'down', timeMs: press * 100 })
+      sender.hear('phone/edge', { edge: 'up', timeMs: press * 100 + 50 })
       await settle()
     }
     expect(begun()).toBe(1)
-    sender.hear('phone/edge', 'down', 29_950 + 3001)
-    sender.hear('phone/edge', 'up', 40_000)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 29_950 + 3001 })
+    sender.hear('phone/edge', { edge: 'up', timeMs: 40_000 })
     await settle()
     expect(begun()).toBe(2)
   })
 
   it('leaves an answer that knows less than one before', async () => {
     const { sender, views } = bench({ received: 5 }, { received: 3 })
-    sender.hear('phone/edge', 'down', 1)
-    sender.hear('phone/edge', 'up', 2)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
+    sender.hear('phone/edge', { edge: 'up', timeMs: 2 })
     await settle()
     expect(views.map((one) => one.received)).toEqual([5])
   })
 
   it('lets time run on after listening, unless a button is still down', async () => {
     const up = bench({}, { next_us: 300_000 })
-    up.sender.hear('phone/edge', 'down', 0)
-    up.sender.hear('phone/edge', 'up', 0)
+    up.sender.hear('phone/edge', { edge: 'down', timeMs: 0 })
+    up.sender.hear('phone/edge', { edge: 'up', timeMs: 0 })
     await settle()
     up.sender.finish()
     await settle(300)
     expect(up.sent.at(-1)?.at(-1)?.kind).toBe('told')
 
     const down = bench({ next_us: 900_000 })
-    down.sender.hear('phone/edge', 'down', 300)
+    down.sender.hear('phone/edge', { edge: 'down', timeMs: 300 })
     await settle()
     down.sender.finish()
     await settle(1000)
@@ -165,7 +165,7 @@ describe('StreamSender', () => {
 
   it('tells the time that a changed fitting asks for', async () => {
     const { sender, sent } = bench()
-    sender.hear('phone/edge', 'down', 0)
+    sender.hear('phone/edge', { edge: 'down', timeMs: 0 })
     await settle()
     sender.replan([view(1, { next_us: 50_000 }), view(9, { stream: 's2', next_us: 1 })])
     await settle(50)

@@ -1,4 +1,5 @@
 import { Refused, type BenchView, type Message } from '../../shared/api'
+import type { Heard } from './hearing'
 
 const RETRY_MS = 500
 const MOST_AT_ONCE = 200
@@ -7,10 +8,13 @@ const LONG_STREAM = 400
 /** A pause longer than any guard looks back. */
 const PAUSE_MS = 3000
 
-export interface SenderPorts {
+/** What a sender needs of an answer; a joined listener is told no more. */
+export type Ack = Pick<BenchView, 'stream' | 'received' | 'heard_through' | 'next_us'>
+
+export interface SenderPorts<Answer extends Ack> {
   begin: () => Promise<string>
-  send: (stream: string, messages: Message[]) => Promise<BenchView>
-  onView: (view: BenchView) => void
+  send: (stream: string, messages: Message[]) => Promise<Answer>
+  onView: (view: Answer) => void
   /** In words what goes wrong just now, or undefined when all is well again. */
   onTrouble: (words: string | undefined) => void
   nowMs: () => number
@@ -20,12 +24,14 @@ export interface SenderPorts {
  * One numbered stream of what was heard. Messages are kept until the server has them, sent
  * again where an answer is missing, and the time is told when the server asked for it.
  */
-export class StreamSender {
+export class StreamSender<Answer extends Ack = BenchView> {
   private kept: Message[] = []
   private number = 0
   private stream: Promise<string> | undefined
   private id: string | undefined
   private received = -1
+  private sentThrough = 0
+  private onItsWay = 0
   private lastMs = 0
   private waits = false
   private readonly down = new Set<string>()
@@ -33,20 +39,27 @@ export class StreamSender {
   private retry: ReturnType<typeof setTimeout> | undefined
   private tell: ReturnType<typeof setTimeout> | undefined
 
-  constructor(private readonly ports: SenderPorts) {}
+  constructor(private readonly ports: SenderPorts<Answer>) {}
 
-  hear(button: string, edge: 'down' | 'up', timeMs: number): void {
+  /** source – a button, or of a raw stream what was heard. */
+  hear(source: string, { edge, level, timeMs }: Pick<Heard, 'edge' | 'level' | 'timeMs'>): void {
     if (this.number >= LONG_STREAM && this.atRest(timeMs)) this.beginAnew()
     this.lastMs = timeMs
-    if (edge === 'down') this.down.add(button)
-    else this.down.delete(button)
-    this.add({ source: button, kind: edge, t_us: Math.round(timeMs * 1000) })
+    if (edge === 'down' || (level ?? 0) > 0) this.down.add(source)
+    else this.down.delete(source)
+    const value = level === undefined ? {} : { value: String(level) }
+    this.add({ source, kind: edge, t_us: Math.round(timeMs * 1000), ...value })
   }
 
   /** The stream's presses were decided anew, by a changed fitting: there may be more to wait for. */
-  replan(views: BenchView[]): void {
+  replan(views: Ack[]): void {
     const view = views.find((one) => one.stream === this.id)
     if (view && view.received >= this.received) this.planTell(view.next_us)
+  }
+
+  /** Does this sender write this stream? Its answers come here by themselves. */
+  writes(stream: string): boolean {
+    return stream === this.id
   }
 
   /** No more is heard. Time runs on for what is decided without another press. */
@@ -72,7 +85,8 @@ export class StreamSender {
   private add(message: Omit<Message, 'number'>): void {
     this.number += 1
     this.kept.push({ number: this.number, ...message })
-    void this.flush()
+    // A level changes many times a second: what comes while an answer is awaited goes with the next.
+    if (message.kind !== 'level' || this.onItsWay === 0) void this.flush()
   }
 
   private async flush(): Promise<void> {
@@ -82,7 +96,9 @@ export class StreamSender {
     try {
       this.stream ??= this.ports.begin()
       this.id = await this.stream
-      const view = await this.ports.send(this.id, messages)
+      this.onItsWay += 1
+      this.sentThrough = messages.at(-1)?.number ?? this.sentThrough
+      const view = await this.ports.send(this.id, messages).finally(() => (this.onItsWay -= 1))
       this.ports.onTrouble(undefined)
       this.take(view)
     } catch (error) {
@@ -90,8 +106,9 @@ export class StreamSender {
     }
   }
 
-  private take(view: BenchView): void {
+  private take(view: Answer): void {
     this.kept = this.kept.filter((message) => message.number > view.heard_through)
+    if (this.number > this.sentThrough && this.onItsWay === 0) void this.flush()
     // Answers may overtake each other: one that knows less than another is left.
     if (view.received <= this.received) return
     this.received = view.received
@@ -130,6 +147,7 @@ export class StreamSender {
   private beginAnew(): void {
     this.kept = this.kept.map((message, index) => ({ ...message, number: index + 1 }))
     this.number = this.kept.length
+    this.sentThrough = 0
     this.received = -1
     this.stream = undefined
     if (this.kept.length > 0) this.retryLater()

@@ -3,6 +3,8 @@ import type { BenchView } from '../../shared/api'
 /** For tests: a view of a stream in which nothing has happened yet. */
 export const emptyView = (stream: string, received: number, more: Partial<BenchView> = {}): BenchView => ({
   stream,
+  listener: 'This browser',
+  heard: [],
   revision: 1,
   received,
   heard_through: received,

@@ -3,6 +3,8 @@ import type { BenchView, Tile } from '../../shared/api'
 /** A tile as shown, and what it said before it was decided anew. */
 export interface ShownTile {
   tile: Tile
+  /** What the listener that heard it calls itself. */
+  listener: string
   was: string | undefined
 }
 
@@ -67,5 +69,7 @@ export function takeHistory(state: TilesState, views: BenchView[]): TilesState {
 }
 
 export function shownTiles(state: TilesState): ShownTile[] {
-  return state.views.flatMap((view) => view.tiles).map((tile) => ({ tile, was: state.was[tile.key] }))
+  return state.views.flatMap((view) =>
+    view.tiles.map((tile) => ({ tile, listener: view.listener, was: state.was[tile.key] })),
+  )
 }

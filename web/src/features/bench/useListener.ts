@@ -3,6 +3,9 @@ import { useMemo } from 'react'
 import { api, must, Refused, type Listener } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 
+/** What the specialist's own browser calls itself. */
+export const THIS_BROWSER = 'This browser'
+
 const keyFor = (client: string) => `kippen.listener.${client}`
 
 async function known(id: string): Promise<Listener | undefined> {
@@ -21,7 +24,7 @@ async function introduce(client: string): Promise<Listener> {
   const made = await must(
     api.POST('/api/clients/{client}/listeners', {
       params: { path: { client } },
-      body: { name: 'This browser' },
+      body: { name: THIS_BROWSER },
     }),
   )
   localStorage.setItem(keyFor(client), made.id)

@@ -1,11 +1,12 @@
 import { useCallback, useEffect, useRef } from 'react'
+import type { BenchMode } from './benchContext'
 
 /**
  * Listening ends when the page loses focus, or by Esc pressed twice with nothing in
  * between, however long that takes. Choosing a binding ends by Esc once.
  * Returns what is to be called for every press heard: it comes in between.
  */
-export function useListeningEnds(mode: 'off' | 'on' | 'binding', stop: () => void): () => void {
+export function useListeningEnds(mode: BenchMode['kind'], stop: () => void): () => void {
   const escapes = useRef(0)
   useEffect(() => {
     if (mode === 'off') return
@@ -13,7 +14,7 @@ export function useListeningEnds(mode: 'off' | 'on' | 'binding', stop: () => voi
     const onKey = (event: KeyboardEvent) => {
       if (event.repeat) return
       escapes.current = event.key === 'Escape' ? escapes.current + 1 : 0
-      if (escapes.current >= (mode === 'on' ? 2 : 1)) stop()
+      if (escapes.current >= (mode === 'binding' ? 1 : 2)) stop()
     }
     const onOther = () => {
       escapes.current = 0

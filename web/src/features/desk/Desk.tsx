@@ -1,43 +1,82 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { Desk as DeskData } from '../../shared/api'
+import { useNavigate } from 'react-router'
+import type { Button, Desk as DeskData } from '../../shared/api'
 import { SavingProvider, type Spot } from '../../shared/fitting'
 import { AssignSheet, spotName, type Chosen } from '../assign'
-import { Bench, BenchProvider } from '../bench'
+import { Bench, BenchProvider, HandSheet } from '../bench'
+import { DevicesSheet, DevicesStep, type DevicesSheetOf } from '../devices'
+import { JoinSheet } from '../joining'
 import { Lanes } from '../lanes'
+import { WantSheet, WantsStep } from '../wants'
 import { Rail } from './Rail'
 import { SaveTrouble } from './SaveTrouble'
+import type { Step } from './steps'
 import { Trail } from './Trail'
 import styles from './desk.module.css'
 import { usePaneKeys } from './usePaneKeys'
 
+/** What the side sheet is about; each belongs to a step, but those that go with the bench. */
+type Sheet =
+  | { step: 'assign'; chosen: Chosen }
+  | { step: 'devices'; sheet: DevicesSheetOf }
+  | { step: 'wants'; want: string }
+  | { step: 'any'; of: 'join' | 'hand' }
+
+const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assign: 'Assign' }
+
 /** One screen, four panes: trail, rail, middle, bench; a side sheet for what is chosen. */
-export function Desk({ desk }: { desk: DeskData }) {
+export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
+  const navigate = useNavigate()
   const devices = desk.hosts.flatMap((host) => host.devices)
-  const [shown, setShown] = useState(() => devices.map((device) => device.id))
+  const [hidden, setHidden] = useState<string[]>([])
   const [spot, setSpot] = useState<Spot>({ place: 'everywhere', mode: 'base' })
-  const [chosen, setChosen] = useState<Chosen>()
+  const [opened, setSheet] = useState<Sheet>()
+  const sheet = opened && (opened.step === step || opened.step === 'any') ? opened : undefined
+  const chosen = sheet?.step === 'assign' ? sheet.chosen : undefined
   usePaneKeys()
 
-  const close = useCallback(() => setChosen(undefined), [])
+  const close = useCallback(() => setSheet(undefined), [setSheet])
   useFocusReturns(chosen)
+  const assign = (button: Button) => {
+    setHidden((all) => all.filter((id) => !button.ref.startsWith(`${id}/`)))
+    setSheet({ step: 'assign', chosen: { button, gesture: 'tap' } })
+    void navigate(`/clients/${desk.id}/assign`)
+  }
 
-  const buttons = devices.filter((device) => shown.includes(device.id)).flatMap((device) => device.buttons)
+  const shown = devices.filter((device) => !hidden.includes(device.id))
   return (
     <SavingProvider client={desk.id} revision={desk.revision.number}>
       <BenchProvider client={desk.id} buttons={devices.flatMap((device) => device.buttons)}>
-        <div className={chosen ? styles.deskWithSheet : styles.desk}>
+        <div className={sheet ? styles.deskWithSheet : styles.desk}>
           <Trail desk={desk} />
-          <Rail desk={desk} shown={shown} onShown={setShown} />
-          <main className={styles.middle} data-pane tabIndex={-1} aria-label="Assign">
+          <Rail desk={desk} hidden={hidden} onHidden={setHidden} />
+          <main className={styles.middle} data-pane tabIndex={-1} aria-label={MIDDLE[step]}>
             <SaveTrouble />
-            <Lanes
-              desk={desk}
-              buttons={buttons}
-              spot={spot}
-              onSpot={setSpot}
-              chosen={chosen}
-              onChoose={setChosen}
-            />
+            {step === 'wants' && (
+              <WantsStep
+                desk={desk}
+                chosen={sheet?.step === 'wants' ? sheet.want : undefined}
+                onChoose={(want) => setSheet({ step: 'wants', want })}
+              />
+            )}
+            {step === 'devices' && (
+              <DevicesStep
+                desk={desk}
+                shown={shown.map((device) => device.id)}
+                onSheet={(of) => setSheet({ step: 'devices', sheet: of })}
+                onAssign={assign}
+              />
+            )}
+            {step === 'assign' && (
+              <Lanes
+                desk={desk}
+                devices={shown}
+                spot={spot}
+                onSpot={setSpot}
+                chosen={chosen}
+                onChoose={(next) => setSheet({ step: 'assign', chosen: next })}
+              />
+            )}
           </main>
           {chosen && (
             <AssignSheet
@@ -48,7 +87,13 @@ export function Desk({ desk }: { desk: DeskData }) {
               onClose={close}
             />
           )}
-          <Bench />
+          {sheet?.step === 'devices' && <DevicesSheet desk={desk} sheet={sheet.sheet} onClose={close} />}
+          {sheet?.step === 'wants' && <WantSheet desk={desk} want={sheet.want} onClose={close} />}
+          {sheet?.step === 'any' && sheet.of === 'join' && <JoinSheet desk={desk} onClose={close} />}
+          {sheet?.step === 'any' && sheet.of === 'hand' && (
+            <HandSheet desk={desk} buttons={devices.flatMap((device) => device.buttons)} onClose={close} />
+          )}
+          <Bench onSheet={(of) => setSheet({ step: 'any', of })} />
         </div>
       </BenchProvider>
     </SavingProvider>

@@ -10,7 +10,7 @@ export function DeskPage() {
   const { client = '', step } = useParams()
   const desk = useDesk(client)
   if (step !== stepOf(step)) return <Navigate to={`/clients/${client}/${stepOf(step)}`} replace />
-  if (desk.data) return <Desk key={client} desk={desk.data} />
+  if (desk.data) return <Desk key={client} desk={desk.data} step={stepOf(step)} />
   if (desk.error) {
     return (
       <main className={styles.alone}>

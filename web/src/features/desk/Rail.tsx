@@ -1,41 +1,43 @@
 import type { Desk, Device } from '../../shared/api'
-import { DeviceDrawing } from './DeviceDrawing'
+import { DeviceDrawing } from '../../shared/ui'
 import styles from './desk.module.css'
 
 interface Props {
   desk: Desk
-  shown: string[]
-  onShown: (devices: string[]) => void
+  hidden: string[]
+  onHidden: (devices: string[]) => void
 }
 
 function state(device: Device): string {
   if (device.off) return 'switched off'
+  if (device.open_steps > 0)
+    return device.open_steps === 1 ? 'one step to go' : `${String(device.open_steps)} steps to go`
   const count = device.buttons.length
   return count === 1 ? '1 button' : `${String(count)} buttons`
 }
 
 /** The client's hosts with their devices; choosing devices chooses what the middle shows. */
-export function Rail({ desk, shown, onShown }: Props) {
+export function Rail({ desk, hidden, onHidden }: Props) {
   const toggle = (id: string) =>
-    onShown(shown.includes(id) ? shown.filter((other) => other !== id) : [...shown, id])
+    onHidden(hidden.includes(id) ? hidden.filter((other) => other !== id) : [...hidden, id])
   return (
     <nav className={styles.rail} data-pane tabIndex={-1} aria-label="Hosts and devices">
-      {desk.hosts.length === 0 && <p>No device yet.</p>}
+      {desk.hosts.every((host) => host.devices.length === 0) && <p>No device yet.</p>}
       {desk.hosts.map((host) => (
         <section key={host.id} aria-label={host.name}>
           <h2>{host.name}</h2>
-          {host.devices.length === 0 && <p>No device on it yet.</p>}
           {host.devices.map((device) => {
-            const on = shown.includes(device.id)
+            const on = !hidden.includes(device.id)
             return (
               <button
                 key={device.id}
                 type="button"
                 className={styles.device}
                 aria-pressed={on}
+                data-seated={device.seat !== null}
                 onClick={() => toggle(device.id)}
               >
-                <DeviceDrawing looks={device.looks} />
+                <DeviceDrawing drawing={device.drawing} height={42} />
                 <span>
                   <strong>{device.name}</strong>
                   <small>{state(device)}</small>

@@ -1,7 +1,7 @@
 import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
 import { useSaving, type SaveState } from '../../shared/fitting'
-import { STEPS } from './steps'
+import { STEPS, type Step } from './steps'
 import styles from './desk.module.css'
 
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
@@ -11,6 +11,23 @@ const SAVE_WORDS: Record<SaveState['kind'], string> = {
   saving: 'saving …',
   conflict: 'your change is not saved',
   failed: 'your change is not saved',
+}
+
+/** What is still missing in a step. */
+const OPEN_OF: Record<Step, (open: Desk['open']) => number> = {
+  wants: (open) => open.wants ?? 0,
+  devices: (open) => open.steps ?? 0,
+  assign: () => 0,
+}
+
+function OpenCount({ count }: { count: number }) {
+  if (count === 0) return null
+  return (
+    <span className={styles.count}>
+      {count}
+      <span className="seen-by-readers-only"> open</span>
+    </span>
+  )
 }
 
 /** Whose desk it is, the steps in the order of the work, and whether all is saved. */
@@ -29,7 +46,10 @@ export function Trail({ desk }: { desk: Desk }) {
         <ol>
           {STEPS.map(({ step, name }) => (
             <li key={step}>
-              <NavLink to={`/clients/${desk.id}/${step}`}>{name}</NavLink>
+              <NavLink to={`/clients/${desk.id}/${step}`}>
+                {name}
+                <OpenCount count={OPEN_OF[step](desk.open)} />
+              </NavLink>
             </li>
           ))}
         </ol>

@@ -1,5 +1,9 @@
 /** The steps in the order of the work; those that are built. */
-export const STEPS = [{ step: 'assign', name: 'Assign' }] as const
+export const STEPS = [
+  { step: 'wants', name: 'Wants' },
+  { step: 'devices', name: 'Devices' },
+  { step: 'assign', name: 'Assign' },
+] as const
 
 export type Step = (typeof STEPS)[number]['step']
 

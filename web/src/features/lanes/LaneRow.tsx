@@ -13,13 +13,15 @@ interface Props {
   client: string
   revision: number
   lane: Lane
+  /** Its device’s name, where several devices are shown. */
+  device: string | undefined
   scales: Scales
   chosen: LaneGesture | undefined
   onChoose: (chosen: Chosen) => void
 }
 
 /** One button's whole behaviour on one time line. */
-export function LaneRow({ client, revision, lane, scales, chosen, onChoose }: Props) {
+export function LaneRow({ client, revision, lane, device, scales, chosen, onChoose }: Props) {
   const [draft, setDraft] = useState<BoundaryDraft>()
   const { save } = useSaving()
   const announce = useAnnounce()
@@ -46,9 +48,14 @@ export function LaneRow({ client, revision, lane, scales, chosen, onChoose }: Pr
   }
 
   return (
-    <section className={live.down ? styles.laneDown : styles.lane} aria-label={name} data-button={ref}>
+    <section
+      className={live.down ? styles.laneDown : styles.lane}
+      aria-label={device ? `${device}, ${name}` : name}
+      data-button={ref}
+    >
       <div className={styles.label}>
         <h3>{name}</h3>
+        {device && <p>{device}</p>}
         {print && <p>print: {print}</p>}
         {live.down && <p className={styles.down}>down</p>}
       </div>

@@ -1,6 +1,6 @@
 import { Radio, Select, Spin } from 'antd'
 import { useId, useState } from 'react'
-import type { Button, Desk } from '../../shared/api'
+import type { Desk, Device } from '../../shared/api'
 import { useLanes, type Spot } from '../../shared/fitting'
 import type { Chosen } from '../assign'
 import { Axis } from './Axis'
@@ -11,7 +11,7 @@ import styles from './lanes.module.css'
 
 interface Props {
   desk: Desk
-  buttons: Button[]
+  devices: Device[]
   spot: Spot
   onSpot: (spot: Spot) => void
   chosen: Chosen | undefined
@@ -54,11 +54,13 @@ function OneOf(props: { word: string; list: Desk['places']; value: string; onPic
 }
 
 /** What each button does: as lanes to scale, or the same as a plain table. */
-export function Lanes({ desk, buttons, spot, onSpot, chosen, onChoose }: Props) {
+export function Lanes({ desk, devices, spot, onSpot, chosen, onChoose }: Props) {
   const [view, setView] = useState<'lanes' | 'table'>('lanes')
   const answer = useLanes(desk.id, spot)
-  const shown = new Set(buttons.map((button) => button.ref))
-  const lanes = answer.data?.lanes.filter((lane) => shown.has(lane.button.ref))
+  const deviceOf = new Map(
+    devices.flatMap((device) => device.buttons.map((button) => [button.ref, device.name])),
+  )
+  const lanes = answer.data?.lanes.filter((lane) => deviceOf.has(lane.button.ref))
 
   return (
     <section aria-labelledby="lanes-title">
@@ -90,6 +92,7 @@ export function Lanes({ desk, buttons, spot, onSpot, chosen, onChoose }: Props) 
               client={desk.id}
               revision={answer.data?.revision ?? 0}
               lane={lane}
+              device={devices.length > 1 ? deviceOf.get(lane.button.ref) : undefined}
               scales={scalesFor(lanes)}
               chosen={chosen?.button.ref === lane.button.ref ? chosen.gesture : undefined}
               onChoose={onChoose}

@@ -289,6 +289,285 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kinds that devices are made from */
+        get: operations["listKinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** All that is known of the client's devices - buttons, getting ready, places, links */
+        get: operations["getDevices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/wants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What the client wants to do, and which buttons do it already */
+        get: operations["getWants"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/matches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Which button of one device stands for which of another, and what has no match */
+        get: operations["getMatches"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/heard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What a heard source is called, its codes, and which button it may be */
+        get: operations["getHeard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Live notices as server-sent events - heard (stream, received), revision (number), joins */
+        get: operations["getLive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** The client's stand-in hands */
+        get: operations["listHands"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/hands/presses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A stand-in hand presses; what it gives comes to the bench as real presses do */
+        post: operations["pressWithHand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/joins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Codes that are waited for, and listeners that joined by one */
+        get: operations["listJoins"];
+        put?: never;
+        /** A new code for one host; lapses unused after a quarter of an hour */
+        post: operations["addJoin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/joins/{join}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                join: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Ends a code and the listener that joined by it */
+        delete: operations["endJoin"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/joined": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The name of the host that one listens for */
+        get: operations["getJoined"];
+        put?: never;
+        /** Joins by code; the answer's token is shown as "Authorization - Bearer" from then on */
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/joined/streams": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A joined listener begins to listen */
+        post: operations["beginJoinedStream"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/joined/streams/{own}/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                own: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What was heard; as sendMessages, with sources as they were heard */
+        post: operations["sendJoinedMessages"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/joined/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a source is called */
+        get: operations["getJoinedName"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/streams/{stream}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stream: string;
+            };
+            cookie?: never;
+        };
+        /** One stream, decided by the fitting in force */
+        get: operations["getStream"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/lanes": {
         parameters: {
             query?: never;
@@ -548,15 +827,16 @@ export interface components {
              * @description When somebody last worked on it
              */
             seen_at: string;
-            /** @description What is open, counted */
-            open: {
-                /** @description Wants that no button does yet */
-                wants?: number;
-                /** @description Steps of getting ready that are not done */
-                steps?: number;
-                /** @description Devices that have such steps */
-                devices?: number;
-            };
+            open: components["schemas"]["Open"];
+        };
+        /** @description What is open, counted */
+        Open: {
+            /** @description Wants that no button does yet */
+            wants?: number;
+            /** @description Steps of getting ready that are not done */
+            steps?: number;
+            /** @description Devices that have such steps */
+            devices?: number;
         };
         Revision: {
             number: number;
@@ -584,14 +864,20 @@ export interface components {
             name: string;
             about: string;
             revision: components["schemas"]["Revision"];
+            open: components["schemas"]["Open"];
             hosts: {
                 id: string;
                 name: string;
+                system: components["schemas"]["System"];
+                double_click_ms: number | null;
                 devices: {
                     id: string;
                     name: string;
-                    looks: string;
+                    drawing: null | components["schemas"]["Drawing"];
                     off: boolean;
+                    /** @description Steps of getting ready that are not done */
+                    open_steps: number;
+                    seat: null | components["schemas"]["Seat"];
                     buttons: components["schemas"]["Button"][];
                 }[];
             }[];
@@ -648,7 +934,302 @@ export interface components {
                 words: string;
             }[];
         };
-        Change: {
+        Change: components["schemas"]["ButtonChange"] | {
+            /** @constant */
+            kind: "client";
+            name: components["schemas"]["Words"];
+            about?: string | null;
+        } | {
+            /** @constant */
+            kind: "want";
+            want: components["schemas"]["Want"];
+        } | {
+            /** @constant */
+            kind: "remove_want";
+            id: string;
+        } | {
+            /** @constant */
+            kind: "host";
+            host: {
+                id?: string;
+                name: components["schemas"]["Words"];
+                system: components["schemas"]["System"];
+                double_click_ms?: number | null;
+            };
+        } | {
+            /** @constant */
+            kind: "remove_host";
+            id: string;
+        } | {
+            /** @constant */
+            kind: "add_device";
+            /** @description The kind */
+            of: string;
+            variant?: string;
+            name?: components["schemas"]["Words"];
+            host?: string;
+            on?: components["schemas"]["Seat"];
+            version?: string;
+            worked_with?: string;
+            mounting?: string;
+            posture?: string;
+        } | {
+            /** @constant */
+            kind: "device";
+            device: string;
+            set: {
+                name?: components["schemas"]["Words"];
+                host?: string;
+                on?: null | components["schemas"]["Seat"];
+                variant?: string;
+                version?: string | null;
+                worked_with?: string | null;
+                mounting?: string | null;
+                posture?: string | null;
+                off?: boolean;
+            };
+        } | {
+            /** @enum {unknown} */
+            kind: "take_out" | "bring_back";
+            /** @description A device */
+            id: string;
+        } | {
+            /** @constant */
+            kind: "add_button";
+            device: string;
+            button: {
+                name: components["schemas"]["Words"];
+                /** @enum {unknown} */
+                kind: "contact" | "force" | "notch";
+                codes: string[];
+                print?: string;
+            };
+        } | {
+            /** @constant */
+            kind: "button";
+            button: string;
+            set: {
+                name?: components["schemas"]["Words"];
+                print?: string | null;
+                off?: boolean;
+                signal?: string | null;
+                worked_with?: string | null;
+                codes?: string[];
+            };
+        } | {
+            /** @constant */
+            kind: "ready";
+            device: string;
+            step: string;
+            done: boolean;
+        } | {
+            /** @constant */
+            kind: "copy";
+            from: string;
+            to: string;
+            mirror: boolean;
+            lasting: boolean;
+        } | {
+            /** @constant */
+            kind: "cut";
+            device: string;
+        };
+        /** @enum {unknown} */
+        System: "computer" | "tablet" | "phone" | "television";
+        Seat: {
+            device: string;
+            place: string;
+        };
+        Want: {
+            id?: string;
+            what: components["schemas"]["Words"];
+            place?: string;
+            hosts?: string[];
+            times_a_day?: number | null;
+            /**
+             * @description What a wrong press costs
+             * @enum {unknown}
+             */
+            wrong?: "nothing" | "nuisance" | "serious" | "dangerous";
+            asked_by?: string | null;
+            /** @enum {unknown} */
+            importance?: "must" | "should" | "could";
+            action?: null | components["schemas"]["Action"];
+        };
+        WantFacts: {
+            id: string;
+            what: string;
+            place: string;
+            hosts: string[];
+            times_a_day: number | null;
+            /** @enum {unknown} */
+            wrong: "nothing" | "nuisance" | "serious" | "dangerous";
+            asked_by: string | null;
+            /** @enum {unknown} */
+            importance: "must" | "should" | "could";
+            action: null | components["schemas"]["Action"];
+            action_name: string | null;
+            /** @enum {unknown} */
+            state: "done" | "open" | "no_action";
+            ways: {
+                button: string;
+                gesture: components["schemas"]["Gesture"];
+                words: string;
+            }[];
+        };
+        /** @description In the units of the drawing's box */
+        Shape: {
+            /** @description x, y, width, height, radius */
+            rect?: number[];
+            /** @description centre x and y, radii */
+            ellipse?: number[];
+            /** @description As in SVG */
+            path?: string;
+        };
+        Drawing: {
+            box: number[];
+            outline: components["schemas"]["Shape"][];
+            buttons: {
+                id: string;
+                at: components["schemas"]["Shape"];
+            }[];
+        };
+        Carries: {
+            system: components["schemas"]["System"];
+            gestures: string[];
+            modes: number;
+            double_click_ms: number;
+            settable: {
+                setting: string;
+                words: string;
+            }[];
+        };
+        Kind: {
+            id: string;
+            name: string;
+            /** @description To find it by */
+            words: string;
+            systems: components["schemas"]["System"][];
+            versions: string[];
+            variants: components["schemas"]["Named"][];
+            sits_on: string[];
+            drawing: components["schemas"]["Drawing"];
+            carries: components["schemas"]["Carries"][];
+        };
+        Step: {
+            id: string;
+            title: string;
+            how: string;
+            /** @description What one sees when it is done */
+            see: string;
+            /** @description What to do when not */
+            if_not: string;
+            /** @description The part it is about */
+            part: string | null;
+            /** @description What the device can't do until then */
+            stops: string | null;
+            /** @enum {unknown} */
+            state: "done" | "seen" | "open" | "later";
+            /** @description What comes first */
+            needs: string[];
+            by: string | null;
+            at: string | null;
+            /** @description It was done in this version */
+            changed_from: string | null;
+            /** @description Kippen sees it itself */
+            can_see: boolean;
+            /** @description What the device is after it */
+            becomes: string | null;
+        };
+        ButtonFacts: components["schemas"]["Button"] & {
+            /** @enum {unknown} */
+            is: "free" | "fixed" | "needed";
+            why: string | null;
+            claims: {
+                gesture: string;
+                by: string;
+                free_by: string;
+            }[];
+            builtin: {
+                gesture: string;
+                words: string;
+            }[];
+            /** @description Its built-in can be held back */
+            held_back: boolean;
+            signals: string[];
+            /** @description The one that counts */
+            signal: string | null;
+            worked_with: string | null;
+            /** @description Found by pressing */
+            added: boolean;
+            assigned: boolean;
+            heard: {
+                browser: string[];
+                recording: string[];
+                stand_in: boolean;
+            };
+        };
+        DeviceFacts: {
+            id: string;
+            name: string;
+            host: string;
+            kind: string | null;
+            kind_name: string | null;
+            off: boolean;
+            variant: string | null;
+            version: string | null;
+            versions: string[];
+            worked_with: string | null;
+            mounting: string | null;
+            posture: string | null;
+            seat: null | components["schemas"]["Seat"];
+            seats: {
+                place: string;
+                device: string | null;
+            }[];
+            may_sit: {
+                device: string;
+                place: string;
+                words: string;
+            }[];
+            buttons: components["schemas"]["ButtonFacts"][];
+            steps: components["schemas"]["Step"][];
+            stops: string[];
+            carries: null | components["schemas"]["Carries"];
+        };
+        Join: {
+            /** Format: uuid */
+            id: string;
+            host: string;
+            host_name: string;
+            /** @description null once somebody has joined by it */
+            code: string | null;
+            /** Format: date-time */
+            expires_at: string;
+            /** Format: uuid */
+            listener: string | null;
+            name: string | null;
+        };
+        Heard: {
+            source: string;
+            name: string;
+            known: boolean;
+            /** @description Who keeps it from being heard */
+            kept: string | null;
+            note: string | null;
+            codes: {
+                system: string;
+                words: string;
+            }[];
+            /** @description More than one can't be told apart */
+            buttons: {
+                button: components["schemas"]["Button"];
+                device: string;
+                /** @enum {unknown} */
+                how: "found" | "kind";
+            }[];
+        };
+        ButtonChange: {
             /** @constant */
             kind: "assign";
             button: string;
@@ -694,6 +1275,16 @@ export interface components {
         BenchView: {
             /** Format: uuid */
             stream: string;
+            /** @description What the listener calls itself */
+            listener: string;
+            /** @description Of a stream whose sources are as they were heard - the latest first */
+            heard: {
+                source: string;
+                name: string;
+                down: boolean;
+                /** @description The button it stands for */
+                button: string | null;
+            }[];
             /** @description Tiles that began from here on are all told, earlier ones only where they may have changed; null - all are told */
             from_us: number | null;
             /** @description Messages so far; a higher one is newer */
@@ -1236,6 +1827,466 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    listKinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        kinds: components["schemas"]["Kind"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getDevices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description In the fitting's order */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revision: number;
+                        devices: components["schemas"]["DeviceFacts"][];
+                        /** @description Newest first; may be brought back */
+                        taken_out: components["schemas"]["Named"][];
+                        links: {
+                            from: string;
+                            to: string;
+                            mirror: boolean;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getWants: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description In the fitting's order */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revision: number;
+                        wants: components["schemas"]["WantFacts"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getMatches: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                mirror: boolean;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The pairs, by name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        pairs: string[][];
+                        without: {
+                            buttons: string[];
+                            assignments: string[];
+                        };
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getHeard: {
+        parameters: {
+            query: {
+                source: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The source */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Heard"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getLive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A stream of events that does not end */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listHands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As the fitting has them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        hands: {
+                            id: string;
+                            name: string;
+                            /** @description Where its figures are from */
+                            source: string;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    pressWithHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    hand: string;
+                    button: string;
+                    script: ("tap" | "double_tap" | "triple_tap" | "long_press" | "rest")[];
+                    seed: number;
+                };
+            };
+        };
+        responses: {
+            /** @description The bench as it stands after it */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"] & {
+                        revision: number;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listJoins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        joins: components["schemas"]["Join"][];
+                        /** @description Where another machine can join; none - only this machine can */
+                        addresses: string[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    addJoin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    host: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The code */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Join"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    endJoin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                join: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["Done"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getJoined: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Still joined */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        host: string;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    code: string;
+                    name: components["schemas"]["Words"];
+                };
+            };
+        };
+        responses: {
+            /** @description Joined */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        token: string;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    beginJoinedStream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The stream to send to */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** Format: uuid */
+                        id: string;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    sendJoinedMessages: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                own: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    messages: components["schemas"]["Message"][];
+                };
+            };
+        };
+        responses: {
+            /** @description What was received; nothing else is told */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** Format: uuid */
+                        stream: string;
+                        received: number;
+                        heard_through: number;
+                        next_us: number | null;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getJoinedName: {
+        parameters: {
+            query: {
+                source: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        name: string;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getStream: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                stream: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The bench as it stands now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchView"] & {
+                        revision: number;
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
     getLanes: {
         parameters: {
             query?: {
@@ -1324,7 +2375,7 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    change: components["schemas"]["Change"];
+                    change: components["schemas"]["ButtonChange"];
                 };
             };
         };
@@ -1439,7 +2490,14 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** @description Sources will be as they were heard */
+                    raw?: boolean;
+                } | null;
+            };
+        };
         responses: {
             /** @description The stream to send to */
             201: {

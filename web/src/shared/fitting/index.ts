@@ -1,2 +1,14 @@
-export { useActions, useDesk, useLanes, usePreview, type Spot } from './queries'
+export {
+  useActions,
+  useDesk,
+  useDevices,
+  useHeard,
+  useKinds,
+  useLanes,
+  usePreview,
+  useWants,
+  type Spot,
+} from './queries'
+export { useChange } from './useChange'
+export { useNews } from './news'
 export { SavingProvider, useSaving, type SaveState } from './saving'

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { api, must, type Change } from '../api'
+import { api, must, type ButtonChange } from '../api'
 
 export function useDesk(client: string) {
   return useQuery({
@@ -31,7 +31,7 @@ export function useActions() {
 }
 
 /** What a change would do to its button; nothing is asked while there is no change. */
-export function usePreview(client: string, change: Change | undefined, revision: number) {
+export function usePreview(client: string, change: ButtonChange | undefined, revision: number) {
   return useQuery({
     queryKey: ['preview', client, revision, change],
     enabled: change !== undefined,
@@ -43,5 +43,38 @@ export function usePreview(client: string, change: Change | undefined, revision:
     },
     placeholderData: (before) => before,
     retry: false,
+  })
+}
+
+export function useDevices(client: string) {
+  return useQuery({
+    queryKey: ['devices', client],
+    queryFn: () => must(api.GET('/api/clients/{client}/devices', { params: { path: { client } } })),
+  })
+}
+
+export function useKinds() {
+  return useQuery({
+    queryKey: ['kinds'],
+    queryFn: async () => (await must(api.GET('/api/kinds'))).kinds,
+    staleTime: Infinity,
+  })
+}
+
+export function useWants(client: string) {
+  return useQuery({
+    queryKey: ['wants', client],
+    queryFn: async () =>
+      (await must(api.GET('/api/clients/{client}/wants', { params: { path: { client } } }))).wants,
+  })
+}
+
+/** What a heard source is called, its codes, and which button it may be. */
+export function useHeard(client: string, source: string) {
+  return useQuery({
+    queryKey: ['heard', client, source],
+    queryFn: () =>
+      must(api.GET('/api/clients/{client}/heard', { params: { path: { client }, query: { source } } })),
+    staleTime: 30_000,
   })
 }

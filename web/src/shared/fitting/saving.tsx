@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { createContext, useCallback, useContext, useMemo, type ReactNode } from 'react'
 import { api, must, Refused, type Change, type Revision } from '../api'
+import { ofTheFitting } from './news'
 
 /** Where a change stands: the trail says "saved" only when the server has. */
 export type SaveState =
@@ -53,10 +54,7 @@ export function SavingProvider(props: { client: string; revision: number; childr
       )
       return answer.revision
     },
-    onSettled: () =>
-      Promise.all(
-        ['desk', 'lanes', 'bench', 'clients'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
-      ),
+    onSettled: () => Promise.all(ofTheFitting.map((key) => queries.invalidateQueries({ queryKey: [key] }))),
   })
   const { mutateAsync, reset } = mutation
   const save = useCallback(

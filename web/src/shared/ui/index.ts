@@ -1,6 +1,8 @@
 export { Announcer, useAnnounce } from './Announcer'
+export { DeviceDrawing } from './DeviceDrawing'
 export { Faults } from './Faults'
 export { Field } from './Field'
 export { GestureMark } from './GestureMark'
 export { PageFrame } from './PageFrame'
+export { SideSheet, useEscape } from './SideSheet'
 export { useTask } from './useTask'

@@ -1,7 +1,10 @@
 /** What a browser hears, however it is made. A source is a name such as "key:F6" or "pointer:3". */
 export interface Heard {
   source: string
-  edge: 'down' | 'up'
+  /** A step of a wheel has no length; a level is followed as it rises and falls. */
+  edge: 'down' | 'up' | 'notch' | 'level'
+  /** Of a level: 0 to 1. */
+  level?: number
   /** In the clock of event.timeStamp and performance.now(). */
   timeMs: number
 }

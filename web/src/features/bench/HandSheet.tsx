@@ -1,0 +1,102 @@
+import { useQuery } from '@tanstack/react-query'
+import { Button, Select } from 'antd'
+import { useCallback, useState } from 'react'
+import { api, must, type Button as ButtonData, type Desk } from '../../shared/api'
+import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
+
+type Wanted = 'tap' | 'double_tap' | 'triple_tap' | 'long_press' | 'rest'
+
+const WANTED: { value: Wanted; label: string }[] = [
+  { value: 'tap', label: 'press once' },
+  { value: 'double_tap', label: 'press twice' },
+  { value: 'triple_tap', label: 'press three times' },
+  { value: 'long_press', label: 'press and keep it down' },
+  { value: 'rest', label: 'rest on it' },
+]
+const TIMES = [1, 3, 10].map((times) => ({
+  value: times,
+  label: times === 1 ? 'once' : `${String(times)} times`,
+}))
+
+interface Props {
+  desk: Desk
+  buttons: ButtonData[]
+  onClose: () => void
+}
+
+/** A simulated hand presses a button: what it gives comes to the bench as a real press does. */
+export function HandSheet({ desk, buttons, onClose }: Props) {
+  const hands = useQuery({
+    queryKey: ['hands', desk.id],
+    queryFn: async () =>
+      (await must(api.GET('/api/clients/{client}/hands', { params: { path: { client: desk.id } } }))).hands,
+  })
+  const [hand, setHand] = useState<string>()
+  const [button, setButton] = useState(buttons[0]?.ref)
+  const [wanted, setWanted] = useState<Wanted>('tap')
+  const [times, setTimes] = useState(1)
+  const [seed, setSeed] = useState(1)
+  const chosen = hands.data?.find((one) => one.id === hand) ?? hands.data?.[0]
+  const press = useTask(
+    useCallback(async () => {
+      await must(
+        api.POST('/api/clients/{client}/hands/presses', {
+          params: { path: { client: desk.id } },
+          body: {
+            hand: chosen?.id ?? '',
+            button: button ?? '',
+            script: Array.from({ length: times }, () => wanted),
+            seed,
+          },
+        }),
+      )
+      // The next time it is the same hand, but not the very same presses.
+      setSeed((last) => last + 1)
+    }, [desk.id, chosen, button, wanted, times, seed]),
+  )
+  return (
+    <SideSheet title="A stand-in hand" onClose={onClose}>
+      <p>
+        A simulated hand presses as it is described in the fitting file: for trying things out before{' '}
+        {desk.name} has to press anything.
+      </p>
+      {hands.data?.length === 0 && <p>This fitting describes no hand (member “hands”).</p>}
+      {chosen && (
+        <>
+          <Field label="Hand" hint={chosen.source ? `Its figures: ${chosen.source}.` : undefined}>
+            <Select
+              value={chosen.id}
+              onChange={setHand}
+              options={hands.data?.map((one) => ({ value: one.id, label: one.name })) ?? []}
+            />
+          </Field>
+          <Field label="On the button">
+            <Select
+              showSearch
+              optionFilterProp="label"
+              value={button ?? ''}
+              onChange={setButton}
+              options={buttons.map((one) => ({
+                value: one.ref,
+                label: `${nameOfDevice(desk, one.ref)}, ${one.name}`,
+              }))}
+            />
+          </Field>
+          <Field label="It is asked to">
+            <Select value={wanted} onChange={setWanted} options={WANTED} />
+          </Field>
+          <Field label="How often">
+            <Select value={times} onChange={setTimes} options={TIMES} />
+          </Field>
+          <Faults refused={press.refused} />
+          <Button type="primary" loading={press.busy} disabled={!button} onClick={() => void press.run()}>
+            Let it press
+          </Button>
+        </>
+      )}
+    </SideSheet>
+  )
+}
+
+const nameOfDevice = (desk: Desk, ref: string) =>
+  desk.hosts.flatMap((host) => host.devices).find((device) => ref.startsWith(`${device.id}/`))?.name ?? ''

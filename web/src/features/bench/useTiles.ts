@@ -1,0 +1,47 @@
+import { useQuery } from '@tanstack/react-query'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { api, must, type BenchView } from '../../shared/api'
+import { useAnnounce } from '../../shared/ui'
+import { NO_TILES, shownTiles, takeHistory, takeView, tileWords } from './tiles'
+
+/** What the bench shows: the latest streams, and every newer view of one. */
+export function useTiles(client: string, onHistory: (views: BenchView[]) => void) {
+  const announce = useAnnounce()
+  const [tiles, setTiles] = useState(NO_TILES)
+  const told = useRef(new Set<string>())
+  const history = useQuery({
+    queryKey: ['bench', client],
+    queryFn: async () => {
+      const bench = await must(api.GET('/api/clients/{client}/bench', { params: { path: { client } } }))
+      return bench.streams.map((stream): BenchView => ({ ...stream, revision: bench.revision }))
+    },
+  })
+  const [historyTaken, setHistoryTaken] = useState<BenchView[]>()
+  if (history.data && history.data !== historyTaken) {
+    setHistoryTaken(history.data)
+    setTiles(takeHistory(tiles, history.data))
+  }
+  useEffect(() => {
+    if (history.data) onHistory(history.data)
+  }, [history.data, onHistory])
+
+  const onView = useCallback(
+    (view: BenchView) => {
+      setTiles((state) => takeView(state, view))
+      // A long-press is told when it acts, not when it is let go.
+      const news = view.tiles.filter((one) => one.results.length > 0 && !told.current.has(one.key))
+      for (const tile of news) {
+        told.current.add(tile.key)
+        const main = tile.results[0]
+        announce(`${tile.button_name}: ${tileWords(tile)}${main?.wait ? `, ${main.wait}` : ''}`)
+      }
+    },
+    [announce],
+  )
+  return {
+    tiles: shownTiles(tiles),
+    onView,
+    error: history.error?.message,
+    pending: history.isPending,
+  }
+}

@@ -1,0 +1,153 @@
+import { Button } from 'antd'
+import { useId, useState, type ReactNode } from 'react'
+import type { Button as ButtonData, Desk, DeviceFacts } from '../../shared/api'
+import { useChange } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
+import { DeviceDrawing } from '../../shared/ui'
+import { useBench } from '../bench'
+import { ButtonsTable } from './ButtonsTable'
+import type { DevicesSheetOf } from './DevicesStep'
+import { ReadySteps } from './ReadySteps'
+import styles from './devices.module.css'
+
+interface Props {
+  desk: Desk
+  device: DeviceFacts
+  all: DeviceFacts[]
+  open: boolean
+  onSheet: (sheet: DevicesSheetOf) => void
+  onAssign: (button: ButtonData) => void
+}
+
+const isDone = (state: string) => state === 'done' || state === 'seen'
+
+function facts(device: DeviceFacts, all: DeviceFacts[]): string {
+  const carrier = all.find((other) => other.id === device.seat?.device)
+  return [
+    device.kind_name ?? 'of no known kind',
+    carrier && `sits on ${carrier.name}, ${device.seat?.place ?? ''}`,
+    device.version && `version ${device.version}`,
+    device.worked_with && `worked with: ${device.worked_with}`,
+    device.mounting && `mounting: ${device.mounting}`,
+    device.posture && `posture: ${device.posture}`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
+
+/** One device: its drawing, what is known of it, what it can't do yet, its buttons, its steps. */
+export function DeviceCard({ desk, device, all, open, onSheet, onAssign }: Props) {
+  const mayChange = useMayChange()
+  const { change } = useChange()
+  const { live } = useBench()
+  const drawn = desk.hosts.flatMap((host) => host.devices).find((one) => one.id === device.id)
+  const down = device.buttons.filter((button) => live[button.ref]?.down).map((button) => button.ref)
+  const done = device.steps.filter((step) => isDone(step.state)).length
+  const open_ = device.steps.length - done
+  const name = device.name
+  return (
+    <article className={styles.device} aria-label={name} data-device={device.id} data-off={device.off}>
+      <div className={styles.deviceHead}>
+        <DeviceDrawing
+          drawing={drawn?.drawing ?? null}
+          height={104}
+          down={down.map((ref) => ref.split('/')[1] ?? '')}
+        />
+        <div className={styles.words}>
+          <h4>{device.off ? <s>{name}</s> : name}</h4>
+          <p>{facts(device, all)}</p>
+          {device.off && <p className={styles.strong}>Switched off: kept, but nothing of it is in force.</p>}
+          {device.stops.length > 0 && (
+            <p className={styles.strong}>Not ready yet. {device.stops.join('. ')}.</p>
+          )}
+        </div>
+        {mayChange && (
+          <div className={styles.actions}>
+            <Button aria-label={`Change ${name}`} onClick={() => onSheet({ of: 'device', id: device.id })}>
+              Change
+            </Button>
+            <Button
+              aria-label={`Copy or mirror ${name}`}
+              onClick={() => onSheet({ of: 'copy', id: device.id })}
+            >
+              Copy or mirror
+            </Button>
+            <Button
+              aria-label={`${device.off ? 'Switch on' : 'Switch off'} ${name}`}
+              onClick={() =>
+                void change(
+                  { kind: 'device', device: device.id, set: { off: !device.off } },
+                  `${name} is ${device.off ? 'on' : 'off'}.`,
+                )
+              }
+            >
+              {device.off ? 'Switch on' : 'Switch off'}
+            </Button>
+            <Button
+              aria-label={`Take out ${name}`}
+              onClick={() =>
+                void change(
+                  { kind: 'take_out', id: device.id },
+                  `${name} is taken out; it can be brought back.`,
+                )
+              }
+            >
+              Take out
+            </Button>
+          </div>
+        )}
+      </div>
+      {device.steps.length > 0 && (
+        <Fold
+          title={
+            open_ === 0
+              ? `Getting ready: all ${String(done)} steps done`
+              : `Getting ready: ${String(open_)} of ${String(device.steps.length)} steps to go`
+          }
+          about={name}
+          open={open}
+        >
+          <ReadySteps device={device} />
+        </Fold>
+      )}
+      {device.buttons.length > 0 && (
+        <Fold
+          title={device.buttons.length === 1 ? '1 button' : `${String(device.buttons.length)} buttons`}
+          about={name}
+          open={open}
+        >
+          <ButtonsTable device={device} onAssign={onAssign} />
+        </Fold>
+      )}
+      {device.seats.length > 0 && (
+        <p className={styles.quiet}>
+          {device.seats
+            .map((seat) => {
+              const sits = all.find((other) => other.id === seat.device)
+              return `${seat.place}: ${sits ? sits.name : 'free'}`
+            })
+            .join(' · ')}
+        </p>
+      )}
+    </article>
+  )
+}
+
+function Fold(props: { title: string; about: string; open: boolean; children: ReactNode }) {
+  const [open, setOpen] = useState(props.open)
+  const id = useId()
+  return (
+    <div className={styles.fold}>
+      <Button
+        type="text"
+        aria-expanded={open}
+        aria-controls={id}
+        aria-label={`${props.title}, ${props.about}`}
+        onClick={() => setOpen(!open)}
+      >
+        <span aria-hidden="true">{open ? '▾' : '▸'}</span> {props.title}
+      </Button>
+      <div id={id}>{open && props.children}</div>
+    </div>
+  )
+}

@@ -1,0 +1,94 @@
+import { Button, Input, Select } from 'antd'
+import { useState, type FormEvent } from 'react'
+import type { Desk, DeviceFacts } from '../../shared/api'
+import { useChange, useDevices } from '../../shared/fitting'
+import { Field, SideSheet } from '../../shared/ui'
+
+type Words = 'version' | 'worked_with' | 'mounting' | 'posture'
+
+/** What is known of one device: its name, host, seat, version, and how it is worked. */
+export function DeviceSheet(props: { desk: Desk; id: string; onClose: () => void }) {
+  const facts = useDevices(props.desk.id)
+  const device = facts.data?.devices.find((one) => one.id === props.id)
+  return device ? <Details key={device.id} {...props} device={device} /> : null
+}
+
+function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; onClose: () => void }) {
+  const { change, busy } = useChange()
+  const [given, setGiven] = useState({
+    name: device.name,
+    host: device.host,
+    on: device.seat,
+    version: device.version,
+    worked_with: device.worked_with,
+    mounting: device.mounting,
+    posture: device.posture,
+  })
+  const text = (name: Words) => ({
+    value: given[name] ?? '',
+    maxLength: 120,
+    onChange: (event: { target: { value: string } }) =>
+      setGiven({ ...given, [name]: event.target.value || null }),
+  })
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault()
+    if (await change({ kind: 'device', device: device.id, set: given }, `${given.name} is changed.`))
+      onClose()
+  }
+  return (
+    <SideSheet title={device.name} onClose={onClose}>
+      <form onSubmit={(event) => void onSubmit(event)}>
+        <Field label="Name">
+          <Input
+            required
+            maxLength={120}
+            value={given.name}
+            onChange={(event) => setGiven({ ...given, name: event.target.value })}
+          />
+        </Field>
+        <Field label="At which host" hint="What sits on it goes along.">
+          <Select
+            value={given.host}
+            onChange={(host: string) => setGiven({ ...given, host, on: null })}
+            options={desk.hosts.map((host) => ({ value: host.id, label: host.name }))}
+          />
+        </Field>
+        {(device.may_sit.length > 0 || device.seat) && given.host === device.host && (
+          <Field label="Sits on or plugs into">
+            <Select
+              value={given.on ? JSON.stringify({ device: given.on.device, place: given.on.place }) : ''}
+              onChange={(value: string) =>
+                setGiven({
+                  ...given,
+                  on: value ? (JSON.parse(value) as { device: string; place: string }) : null,
+                })
+              }
+              options={[
+                { value: '', label: 'nothing' },
+                ...device.may_sit.map(({ device: carrier, place, words }) => ({
+                  value: JSON.stringify({ device: carrier, place }),
+                  label: words,
+                })),
+              ]}
+            />
+          </Field>
+        )}
+        <Field label="Version" hint="When it changes, steps that depend on it come back.">
+          <Input {...text('version')} maxLength={40} />
+        </Field>
+        <Field label="Worked with">
+          <Input {...text('worked_with')} />
+        </Field>
+        <Field label="Mounting">
+          <Input {...text('mounting')} />
+        </Field>
+        <Field label="Posture">
+          <Input {...text('posture')} />
+        </Field>
+        <Button type="primary" htmlType="submit" loading={busy}>
+          Save
+        </Button>
+      </form>
+    </SideSheet>
+  )
+}

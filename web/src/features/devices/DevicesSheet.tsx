@@ -1,0 +1,26 @@
+import type { Desk } from '../../shared/api'
+import { AddDeviceSheet } from './AddDeviceSheet'
+import { CopySheet } from './CopySheet'
+import { DeviceSheet } from './DeviceSheet'
+import type { DevicesSheetOf } from './DevicesStep'
+import { HostSheet } from './HostSheet'
+
+interface Props {
+  desk: Desk
+  sheet: DevicesSheetOf
+  onClose: () => void
+}
+
+/** What of the devices is open in the side sheet. */
+export function DevicesSheet({ desk, sheet, onClose }: Props) {
+  switch (sheet.of) {
+    case 'new-device':
+      return <AddDeviceSheet desk={desk} onClose={onClose} />
+    case 'device':
+      return <DeviceSheet desk={desk} id={sheet.id} onClose={onClose} />
+    case 'copy':
+      return <CopySheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
+    case 'host':
+      return <HostSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
+  }
+}

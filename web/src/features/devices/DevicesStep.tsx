@@ -1,0 +1,136 @@
+import { Button, Radio } from 'antd'
+import { useState } from 'react'
+import type { Button as ButtonData, Desk, DeviceFacts, Host } from '../../shared/api'
+import { useDevices } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
+import { FindView } from '../find'
+import { DeviceCard } from './DeviceCard'
+import { TakenOut } from './TakenOut'
+import styles from './devices.module.css'
+
+/** What of the devices is open in the side sheet. */
+export type DevicesSheetOf =
+  { of: 'new-device' } | { of: 'device' | 'copy'; id: string } | { of: 'host'; id: string | undefined }
+
+interface Props {
+  desk: Desk
+  shown: string[]
+  onSheet: (sheet: DevicesSheetOf) => void
+  onAssign: (button: ButtonData) => void
+}
+
+/** The client's hosts and devices: put together, got ready, their buttons found. */
+export function DevicesStep({ desk, shown, onSheet, onAssign }: Props) {
+  const [view, setView] = useState<'together' | 'find'>('together')
+  const answer = useDevices(desk.id)
+  const mayChange = useMayChange()
+  const devices = (answer.data?.devices ?? []).filter((device) => shown.includes(device.id))
+  return (
+    <section aria-labelledby="devices-title" className={styles.step}>
+      <div className={styles.head}>
+        <h2 id="devices-title">{view === 'find' ? 'Find a button' : 'Hosts and devices'}</h2>
+        {mayChange && (
+          <Radio.Group
+            aria-label="Show"
+            optionType="button"
+            buttonStyle="solid"
+            value={view}
+            onChange={(event) => setView(event.target.value as 'together' | 'find')}
+            options={[
+              { value: 'together', label: 'Put together' },
+              { value: 'find', label: 'Find a button' },
+            ]}
+          />
+        )}
+        {mayChange && view === 'together' && (
+          <>
+            <Button
+              type="primary"
+              disabled={desk.hosts.every((host) => host.id === '')}
+              onClick={() => onSheet({ of: 'new-device' })}
+            >
+              Add a device
+            </Button>
+            <Button onClick={() => onSheet({ of: 'host', id: undefined })}>Add a host</Button>
+          </>
+        )}
+      </div>
+      {answer.error && <p role="alert">{answer.error.message}</p>}
+      {view === 'find' && answer.data && (
+        <FindView desk={desk} devices={answer.data.devices} onAssign={onAssign} />
+      )}
+      {view === 'together' && answer.data && (
+        <>
+          {desk.hosts
+            .filter((host) => host.id !== '')
+            .map((host) => (
+              <HostPart
+                key={host.id}
+                desk={desk}
+                host={host}
+                devices={devices.filter((device) => device.host === host.id)}
+                all={answer.data.devices}
+                alone={devices.length === 1}
+                onSheet={onSheet}
+                onAssign={onAssign}
+              />
+            ))}
+          {desk.hosts.every((host) => host.id === '') && (
+            <p className={styles.none}>
+              Begin with a host: the computer, tablet, phone or television that the devices are connected to.
+            </p>
+          )}
+          <TakenOut items={answer.data.taken_out} />
+        </>
+      )}
+    </section>
+  )
+}
+
+const SYSTEMS: Record<Host['system'], string> = {
+  computer: 'a computer',
+  tablet: 'a tablet',
+  phone: 'a phone',
+  television: 'a television',
+}
+
+function HostPart(props: {
+  desk: Desk
+  host: Host
+  devices: DeviceFacts[]
+  all: DeviceFacts[]
+  alone: boolean
+  onSheet: Props['onSheet']
+  onAssign: Props['onAssign']
+}) {
+  const { desk, host, devices, all, alone, onSheet, onAssign } = props
+  const mayChange = useMayChange()
+  return (
+    <section aria-label={host.name} className={styles.host}>
+      <div className={styles.hostHead}>
+        <h3>{host.name}</h3>
+        <p>
+          {SYSTEMS[host.system]}
+          {host.double_click_ms !== null && `, double-click within ${String(host.double_click_ms)} ms`}
+        </p>
+        {mayChange && (
+          <Button aria-label={`Change ${host.name}`} onClick={() => onSheet({ of: 'host', id: host.id })}>
+            Change
+          </Button>
+        )}
+      </div>
+      {host.devices.length === 0 && <p className={styles.quiet}>No device on it yet.</p>}
+      {devices.map((device) => (
+        <DeviceCard
+          key={device.id}
+          desk={desk}
+          device={device}
+          all={all}
+          open={alone}
+          onSheet={onSheet}
+          onAssign={onAssign}
+        />
+      ))}
+    </section>
+  )
+}

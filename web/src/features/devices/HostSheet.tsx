@@ -1,0 +1,72 @@
+import { Button, Input, InputNumber, Select } from 'antd'
+import { useState, type FormEvent } from 'react'
+import type { Desk, Host } from '../../shared/api'
+import { useChange } from '../../shared/fitting'
+import { Field, SideSheet } from '../../shared/ui'
+
+const SYSTEMS: { value: Host['system']; label: string }[] = [
+  { value: 'computer', label: 'Computer' },
+  { value: 'tablet', label: 'Tablet' },
+  { value: 'phone', label: 'Phone' },
+  { value: 'television', label: 'Television' },
+]
+
+/** A host: new, or an old one changed. */
+export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: () => void }) {
+  const { desk, id, onClose } = props
+  const host = desk.hosts.find((one) => one.id === id)
+  const { change, busy } = useChange()
+  const [given, setGiven] = useState({
+    name: host?.name ?? '',
+    system: host?.system ?? ('computer' as Host['system']),
+    double_click_ms: host?.double_click_ms ?? null,
+  })
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault()
+    const put = host ? { id: host.id, ...given } : given
+    if (await change({ kind: 'host', host: put }, `${given.name} is ${host ? 'changed' : 'added'}.`))
+      onClose()
+  }
+  const remove = async () => {
+    if (host && (await change({ kind: 'remove_host', id: host.id }, `${host.name} is removed.`))) onClose()
+  }
+  return (
+    <SideSheet title={host ? host.name : 'Add a host'} onClose={onClose}>
+      <form onSubmit={(event) => void onSubmit(event)}>
+        <Field label="What it is">
+          <Select
+            value={given.system}
+            options={SYSTEMS}
+            onChange={(system: Host['system']) => setGiven({ ...given, system })}
+          />
+        </Field>
+        <Field label="Name">
+          <Input
+            required
+            maxLength={120}
+            value={given.name}
+            onChange={(event) => setGiven({ ...given, name: event.target.value })}
+          />
+        </Field>
+        <Field label="Double-click within, ms" hint="As it is set there; not known: leave it empty.">
+          <InputNumber
+            min={50}
+            max={3000}
+            precision={0}
+            value={given.double_click_ms}
+            onChange={(double_click_ms) => setGiven({ ...given, double_click_ms })}
+          />
+        </Field>
+        <Button type="primary" htmlType="submit" loading={busy} disabled={!given.name.trim()}>
+          {host ? 'Save' : 'Add it'}
+        </Button>
+        {host && (
+          <Button danger disabled={host.devices.length > 0} onClick={() => void remove()}>
+            Remove the host
+          </Button>
+        )}
+        {host && host.devices.length > 0 && <p>A host goes when no device is on it any more.</p>}
+      </form>
+    </SideSheet>
+  )
+}

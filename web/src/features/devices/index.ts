@@ -1,0 +1,2 @@
+export { DevicesSheet } from './DevicesSheet'
+export { DevicesStep, type DevicesSheetOf } from './DevicesStep'

@@ -1,0 +1,103 @@
+import { Button } from 'antd'
+import type { Button as ButtonData, Desk, DeviceFacts } from '../../shared/api'
+import { useBench } from '../bench'
+import { FoundCard } from './FoundCard'
+import styles from './find.module.css'
+
+interface Props {
+  desk: Desk
+  devices: DeviceFacts[]
+  onAssign: (button: ButtonData) => void
+}
+
+/** "Press the button": everything that is heard, here and on joined listeners, and which button it is. */
+export function FindView({ desk, devices, onAssign }: Props) {
+  const { mode, found, elsewhere, find, stop, loading } = useBench()
+  const finding = mode.kind === 'finding'
+  const [latest, ...earlier] = found
+  return (
+    <div className={styles.find}>
+      <div className={styles.patch} data-hears-primary data-finding={finding} tabIndex={-1}>
+        {finding ? (
+          <>
+            <strong>Press the button</strong>
+            <span>
+              Keys, gamepads and further mouse buttons are heard anywhere; the left mouse button, wheel, pen
+              and finger here on this patch. Tab, Shift and Escape stay as they are; Escape twice stops.
+            </span>
+          </>
+        ) : (
+          <span>
+            Kippen listens to everything this browser can hear, and shows which of {desk.name}’s buttons it
+            is.
+          </span>
+        )}
+      </div>
+      <div data-never-heard>
+        {finding ? (
+          <Button onClick={stop}>Stop (Esc, Esc)</Button>
+        ) : (
+          <Button type="primary" disabled={loading} onClick={find}>
+            Listen to everything
+          </Button>
+        )}
+      </div>
+      {latest && (
+        <FoundCard
+          key={latest.source}
+          desk={desk}
+          devices={devices}
+          source={latest.source}
+          down={latest.down}
+          level={latest.level}
+          kind={latest.kind}
+          large
+          onAssign={onAssign}
+        />
+      )}
+      {elsewhere.map((stream) => {
+        const [heard] = stream.heard
+        return (
+          heard && (
+            <section
+              key={stream.stream}
+              aria-label={`Heard on ${stream.listener}`}
+              className={styles.elsewhere}
+            >
+              <h3>Heard on {stream.listener}</h3>
+              <FoundCard
+                key={heard.source}
+                desk={desk}
+                devices={devices}
+                source={heard.source}
+                down={heard.down}
+                level={undefined}
+                kind="contact"
+                large
+                onAssign={onAssign}
+              />
+            </section>
+          )
+        )
+      })}
+      {earlier.length > 0 && (
+        <section aria-labelledby="found-before" className={styles.before}>
+          <h3 id="found-before">Heard before</h3>
+          {earlier.map((one) => (
+            <FoundCard
+              key={one.source}
+              desk={desk}
+              devices={devices}
+              source={one.source}
+              down={one.down}
+              level={one.level}
+              kind={one.kind}
+              large={false}
+              onAssign={onAssign}
+            />
+          ))}
+        </section>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,108 @@
+import { Button } from 'antd'
+import { useEffect } from 'react'
+import type { Button as ButtonData, Desk, DeviceFacts, HeardSource } from '../../shared/api'
+import { useChange, useHeard } from '../../shared/fitting'
+import { DeviceDrawing, useAnnounce } from '../../shared/ui'
+import { useBench, type FoundSource } from '../bench'
+import { NameIt } from './NameIt'
+import styles from './find.module.css'
+
+interface Props {
+  desk: Desk
+  devices: DeviceFacts[]
+  source: string
+  down: boolean
+  level: number | undefined
+  kind: FoundSource['kind']
+  large: boolean
+  onAssign: (button: ButtonData) => void
+}
+
+const nameOf = (devices: DeviceFacts[], one: HeardSource['buttons'][number]) =>
+  `${devices.find((device) => device.id === one.device)?.name ?? one.device}, ${one.button.name}`
+
+/** In words, which of the client's buttons a source is. */
+function verdict(heard: HeardSource, devices: DeviceFacts[]): string {
+  const [first] = heard.buttons
+  if (!first) return 'No button of this client is known by it.'
+  if (heard.buttons.length === 1) return nameOf(devices, first)
+  return `Can’t be told apart: ${heard.buttons.map((one) => nameOf(devices, one)).join(' or ')}. A browser hears both the same.`
+}
+
+/** One source that was heard: its name and codes, the button it is, what can be done with it. */
+export function FoundCard(props: Props) {
+  const { desk, devices, source, down, level, kind, large, onAssign } = props
+  const heard = useHeard(desk.id, source).data
+  const { bindings } = useBench()
+  const { change, busy } = useChange()
+  const announce = useAnnounce()
+  const all = devices.flatMap((device) => device.buttons)
+  const bound = all.find((button) => button.ref === bindings.get(source))
+  const only = heard?.buttons.length === 1 ? heard.buttons[0] : undefined
+  const button = bound ?? only?.button
+  const facts = all.find((one) => one.ref === button?.ref)
+  const drawn = desk.hosts
+    .flatMap((host) => host.devices)
+    .find((device) => device.id === button?.ref.split('/')[0])
+  const words = heard && (bound ? `stands for ${bound.name} on this browser` : verdict(heard, devices))
+
+  useEffect(() => {
+    if (large && heard && words) announce(`${heard.name}: ${words}`)
+  }, [announce, large, heard, words])
+
+  if (!heard) return <p aria-busy="true">{source}</p>
+  return (
+    <article
+      className={large ? styles.found : styles.foundSmall}
+      data-source={source}
+      data-down={down}
+      aria-label={heard.name}
+    >
+      {large && (
+        <DeviceDrawing
+          drawing={drawn?.drawing ?? null}
+          height={150}
+          chosen={button?.ref.split('/')[1]}
+          down={down && button ? [button.ref.split('/')[1] ?? ''] : []}
+        />
+      )}
+      <div className={styles.words}>
+        <p className={styles.name}>
+          {heard.name} {down && <strong className={styles.down}>down</strong>}
+          {level !== undefined && level > 0 && <span> level {Math.round(level * 100)} %</span>}
+        </p>
+        <p className={styles.verdict}>{words}</p>
+        {!heard.known && <p>Its number is in no table: kept as it is.</p>}
+        {heard.kept && <p className={styles.kept}>{heard.kept}.</p>}
+        {heard.note && <p>{heard.note}</p>}
+        <dl className={styles.codes}>
+          {heard.codes.map(({ system, words: code }) => (
+            <div key={system}>
+              <dt>{system}</dt>
+              <dd>{code}</dd>
+            </div>
+          ))}
+        </dl>
+        <div className={styles.actions} data-never-heard>
+          {button && facts?.is !== 'fixed' && (
+            <Button type={facts?.assigned ? 'default' : 'primary'} onClick={() => onAssign(button)}>
+              Give {button.name} something to do
+            </Button>
+          )}
+          {facts?.is === 'fixed' && <p>{facts.why}</p>}
+          {button && (
+            <Button
+              disabled={busy}
+              onClick={() =>
+                void change({ kind: 'take_out', id: button.ref }, `${button.name} is taken out.`)
+              }
+            >
+              Take {button.name} out
+            </Button>
+          )}
+        </div>
+        <NameIt devices={devices} source={source} kind={kind} known={button?.ref} />
+      </div>
+    </article>
+  )
+}

@@ -1,0 +1,1 @@
+export { FindView } from './FindView'

@@ -1,0 +1,117 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Button, QRCode, Select } from 'antd'
+import { useCallback, useState } from 'react'
+import { api, must, type Desk, type Join } from '../../shared/api'
+import { colours } from '../../shared/theme'
+import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
+import styles from './joining.module.css'
+
+const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
+
+/** The client's own phone, tablet or computer as a listener: a code, an address, a picture to scan. */
+export function JoinSheet({ desk, onClose }: { desk: Desk; onClose: () => void }) {
+  const queries = useQueryClient()
+  const hosts = desk.hosts.filter((host) => host.id !== '')
+  const [host, setHost] = useState(hosts[0]?.id ?? '')
+  const joins = useQuery({
+    queryKey: ['joins', desk.id],
+    queryFn: () => must(api.GET('/api/clients/{client}/joins', { params: { path: { client: desk.id } } })),
+  })
+  const refresh = useCallback(() => queries.invalidateQueries({ queryKey: ['joins'] }), [queries])
+  const make = useTask(
+    useCallback(async () => {
+      await must(
+        api.POST('/api/clients/{client}/joins', { params: { path: { client: desk.id } }, body: { host } }),
+      )
+      await refresh()
+    }, [desk.id, host, refresh]),
+  )
+  const end = useTask(
+    useCallback(
+      async (id: string) => {
+        await must(api.DELETE('/api/joins/{join}', { params: { path: { join: id } } }))
+        await refresh()
+      },
+      [refresh],
+    ),
+  )
+  const [waiting] = joins.data?.joins.filter((join) => join.code !== null) ?? []
+  const joined = joins.data?.joins.filter((join) => join.code === null) ?? []
+  const address = joins.data?.addresses[0] ?? `${window.location.origin}/join`
+  return (
+    <SideSheet title="A device of the client’s listens" onClose={onClose}>
+      <p>
+        Opened on {desk.name}’s own phone, tablet or computer, a page hears that machine’s buttons and shows
+        them there and on this bench. It can send presses and see nothing else.
+      </p>
+      {joined.map((join) => (
+        <p key={join.id} className={styles.joined}>
+          <span>
+            <strong>{join.name}</strong> listens for {join.host_name}
+          </span>
+          <Button onClick={() => void end.run(join.id)} aria-label={`End ${join.name ?? ''}`}>
+            End it
+          </Button>
+        </p>
+      ))}
+      {waiting ? (
+        <Waiting join={waiting} address={address} onEnd={() => void end.run(waiting.id)} />
+      ) : (
+        <>
+          {hosts.length === 0 && <p>Add a host first: the machine that will listen.</p>}
+          {hosts.length > 0 && (
+            <>
+              <Field label="Which host is it?">
+                <Select
+                  value={host}
+                  onChange={setHost}
+                  options={hosts.map((one) => ({ value: one.id, label: one.name }))}
+                />
+              </Field>
+              <Button type="primary" loading={make.busy} onClick={() => void make.run()}>
+                Make a code
+              </Button>
+            </>
+          )}
+        </>
+      )}
+      <Faults refused={make.refused ?? end.refused} />
+      {joins.data?.addresses.length === 0 && (
+        <p className={styles.how}>
+          Kippen was started for this machine alone, so only a browser on it can join. To let another one in,
+          stop Kippen and start it with <code>bin/start --listen ADDRESS</code>, ADDRESS being this machine’s
+          own in the network you share, for example 192.168.1.20. From there one can only join by code.
+        </p>
+      )}
+    </SideSheet>
+  )
+}
+
+function Waiting({ join, address, onEnd }: { join: Join; address: string; onEnd: () => void }) {
+  const link = `${address}?code=${join.code ?? ''}`
+  return (
+    <section className={styles.waiting} aria-label="A code to join by">
+      <p>Open on {join.host_name}:</p>
+      <p className={styles.address}>{address.replace(/^https?:\/\//, '')}</p>
+      <p>and type</p>
+      <p className={styles.code} aria-label={`Code ${[...(join.code ?? '')].join(' ')}`}>
+        {join.code}
+      </p>
+      <p>or scan:</p>
+      <div role="img" aria-label={`The same as a picture to scan: ${link}`}>
+        <QRCode
+          value={link}
+          type="svg"
+          size={200}
+          color={colours.ink}
+          bgColor={colours.white}
+          bordered={false}
+        />
+      </div>
+      <p>
+        It lapses at {TIME.format(new Date(join.expires_at))}, and leads one device to {join.host_name}.
+      </p>
+      <Button onClick={onEnd}>Take the code back</Button>
+    </section>
+  )
+}

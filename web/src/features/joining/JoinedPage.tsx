@@ -1,0 +1,83 @@
+import { Button } from 'antd'
+import { useEffect, useRef, useState } from 'react'
+import { useAnnounce } from '../../shared/ui'
+import { isPrimary, KEPT_KEYS, plugIn, StreamSender, type Ack, type Heard } from '../bench'
+import { nameOfSource, portsFor } from './joined'
+import styles from './joining.module.css'
+
+const isDown = (heard: Heard) => heard.edge === 'down' || (heard.level ?? 0) > 0
+
+interface Props {
+  token: string
+  host: string
+  onLeave: () => void
+}
+
+/** The client's own device while it listens: what is pressed, as large as the screen. */
+export function JoinedPage({ token, host, onLeave }: Props) {
+  const announce = useAnnounce()
+  const [last, setLast] = useState<{ source: string; down: boolean }>()
+  const [names, setNames] = useState<Record<string, string>>({})
+  const [trouble, setTrouble] = useState<string>()
+  const patch = useRef<HTMLDivElement>(null)
+
+  useEffect(() => {
+    const sender = new StreamSender<Ack>({
+      ...portsFor(token),
+      onView: () => undefined,
+      onTrouble: setTrouble,
+      nowMs: () => performance.now(),
+    })
+    const asked = new Set<string>()
+    const nameIt = async (source: string) => {
+      if (asked.has(source)) return
+      asked.add(source)
+      const name = await nameOfSource(token, source).catch(() => source)
+      setNames((all) => ({ ...all, [source]: name }))
+      announce(name)
+    }
+    const within = (target: EventTarget | null) =>
+      target instanceof Node && patch.current !== null && patch.current.contains(target)
+    const unplug = plugIn({
+      wants: (source, target) => (isPrimary(source) ? within(target) : !KEPT_KEYS.has(source)),
+      hear: (heard) => {
+        sender.hear(heard.source, heard)
+        setLast({ source: heard.source, down: isDown(heard) })
+        void nameIt(heard.source)
+      },
+    })
+    return () => {
+      unplug()
+      sender.finish()
+    }
+  }, [token, announce])
+
+  return (
+    <main className={styles.listening}>
+      <header>
+        <h1>Listening for {host}</h1>
+        <Button onClick={onLeave}>Stop listening</Button>
+      </header>
+      <div ref={patch} className={styles.patch} data-down={last?.down ?? false}>
+        {last ? (
+          <>
+            <strong>{names[last.source] ?? '…'}</strong>
+            <span>{last.down ? 'down' : 'up'}</span>
+          </>
+        ) : (
+          <strong>Press a button</strong>
+        )}
+      </div>
+      {trouble && <p role="alert">{trouble}</p>}
+      <footer>
+        <p>Keys are heard anywhere, finger, pen and wheel on the large patch.</p>
+        {!window.isSecureContext && (
+          <p>
+            This page came without https: here a browser hides gamepads and whatever looks like one. Their
+            buttons can only be heard on the machine that Kippen runs on.
+          </p>
+        )}
+      </footer>
+    </main>
+  )
+}

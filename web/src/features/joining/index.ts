@@ -1,0 +1,2 @@
+export { JoinPage } from './JoinPage'
+export { JoinSheet } from './JoinSheet'

@@ -1,0 +1,89 @@
+import { Button } from 'antd'
+import type { Desk, WantFacts } from '../../shared/api'
+import { useWants } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
+import { NewWant } from './NewWant'
+import { stateWords, timesWords, wrongWords } from './words'
+import styles from './wants.module.css'
+
+interface Props {
+  desk: Desk
+  chosen: string | undefined
+  onChoose: (want: string) => void
+}
+
+/** What the client wants to be able to do. */
+export function WantsStep({ desk, chosen, onChoose }: Props) {
+  const wants = useWants(desk.id)
+  const mayChange = useMayChange()
+  const open = (wants.data ?? []).filter((want) => want.state !== 'done').length
+  return (
+    <section aria-labelledby="wants-title" className={styles.step}>
+      <div className={styles.head}>
+        <h2 id="wants-title">What {desk.name} wants to do</h2>
+        {wants.data && wants.data.length > 0 && (
+          <p>
+            {open === 0 ? 'every want has a button' : `${String(open)} of ${String(wants.data.length)} open`}
+          </p>
+        )}
+      </div>
+      {mayChange && <NewWant client={desk.id} />}
+      {wants.error && <p role="alert">{wants.error.message}</p>}
+      {wants.data?.length === 0 && (
+        <p className={styles.none}>
+          Nothing written down yet. Ask what they would do first if one button did it, and how often.
+        </p>
+      )}
+      <ol className={styles.wants}>
+        {(wants.data ?? []).map((want) => (
+          <WantRow
+            key={want.id}
+            desk={desk}
+            want={want}
+            chosen={want.id === chosen}
+            onChoose={mayChange ? () => onChoose(want.id) : undefined}
+          />
+        ))}
+      </ol>
+    </section>
+  )
+}
+
+function WantRow(props: {
+  desk: Desk
+  want: WantFacts
+  chosen: boolean
+  onChoose: (() => void) | undefined
+}) {
+  const { desk, want, chosen, onChoose } = props
+  const place = desk.places.find((one) => one.id === want.place)
+  const hosts = desk.hosts.filter((host) => want.hosts.includes(host.id)).map((host) => host.name)
+  const where = [
+    place && place.id !== 'everywhere' ? `in ${place.name}` : undefined,
+    hosts.length > 0 ? `at ${hosts.join(', ')}` : undefined,
+  ].filter((part) => part !== undefined)
+  return (
+    <li className={styles.want} data-state={want.state} data-chosen={chosen}>
+      <div className={styles.what}>
+        <strong>{want.what}</strong>
+        <span>
+          {[want.importance, timesWords(want), wrongWords(want), ...where].join(' · ')}
+          {want.asked_by && ` · asked for by ${want.asked_by}`}
+        </span>
+      </div>
+      <div className={styles.state}>
+        <strong>{stateWords(want)}</strong>
+        <span>
+          {want.ways.length > 0
+            ? want.ways.map((way) => way.words).join('; ')
+            : want.action_name && `meant: ${want.action_name}`}
+        </span>
+      </div>
+      {onChoose && (
+        <Button aria-label={`Change the want ${want.what}`} onClick={onChoose}>
+          Change
+        </Button>
+      )}
+    </li>
+  )
+}

@@ -1,0 +1,2 @@
+export { WantSheet } from './WantSheet'
+export { WantsStep } from './WantsStep'

@@ -1,0 +1,40 @@
+import { Button } from 'antd'
+import { useEffect, useId, useRef, type ReactNode } from 'react'
+import styles from './ui.module.css'
+
+/** Esc closes the sheet, wherever the focus is, unless something nearer took it. */
+export function useEscape(onEscape: () => void) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key === 'Escape' && !event.defaultPrevented) onEscape()
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [onEscape])
+}
+
+/** Details of a chosen thing, beside what they are about. Takes the focus, and gives it back. */
+export function SideSheet(props: { title: string; onClose: () => void; children: ReactNode }) {
+  const { title, onClose, children } = props
+  const id = useId()
+  const heading = useRef<HTMLHeadingElement>(null)
+  useEscape(onClose)
+  useEffect(() => {
+    const before = document.activeElement
+    heading.current?.focus()
+    return () => {
+      if (before instanceof HTMLElement && before.isConnected) before.focus()
+    }
+  }, [])
+  return (
+    <aside className={styles.sheet} data-pane tabIndex={-1} aria-labelledby={id}>
+      <div className={styles.sheetHead}>
+        <h2 id={id} ref={heading} tabIndex={-1}>
+          {title}
+        </h2>
+        <Button onClick={onClose}>Close</Button>
+      </div>
+      {children}
+    </aside>
+  )
+}
