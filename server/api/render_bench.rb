@@ -46,10 +46,19 @@ module Kippen
 
       def tile(stream, story)
         repeats, rows = story.rows.partition { |row| row.outcome.phase == "repeat" }
-        { "key" => key(stream, story), "button" => story.button.ref, "button_name" => story.button.name || story.button.id,
+        { "key" => key(stream, story), "button" => story.button.ref, "button_name" => button_name(story.button),
           "began_us" => story.began_us, "over" => story.over, "long_us" => story.choice&.long && @fitting.timing(story.button).long_press_us,
           "touches" => story.touches.map { |touch| touch(touch) },
           "results" => rows.map { |row| result(story, row) }, "repeats" => repeats.size, "sentences" => @telling.sentences(story) }
+      end
+
+      # Of several devices a button's own name may not be enough.
+      def button_name(button)
+        name = button.name || button.id
+        return name if @fitting.devices.size == 1
+
+        device = @fitting.device(button.device)
+        "#{device.name || device.id}, #{name}"
       end
 
       # The same for the same press, however it is decided.

@@ -38,7 +38,7 @@ module Kippen
     PASSWORD = "quiet-estuary-morning"
     PICTURES = File.join(Server::ROOT, "docs", "screenshots")
     # Windows virtual key codes, which the browser's protocol asks for.
-    KEYS = { "F8" => 119, "F9" => 120, "KeyA" => 65 }.freeze
+    KEYS = { "F2" => 113, "F8" => 119, "F9" => 120, "KeyA" => 65, "KeyG" => 71, "F13" => 124 }.freeze
     ACTIONS = {
       "double_tap" => { "kind" => "app", "app" => "packetry", "command" => "mark" },
       "long_press" => { "kind" => "app", "app" => "hearthcall", "command" => "answer" }
@@ -63,6 +63,24 @@ module Kippen
 
     def add_client(fitting) = Server::Store::Clients.new(DATABASE).add(@service, fitting, author: "Saltmarsh Row", note: "Demo")
 
+    # A fitting of the demo, in place of the one with a phone alone.
+    def demo(name) = @client = add_client(Formats::FittingJson.read(File.read(File.join(Server::ROOT, "demo", "#{name}.fitting.json"))))
+
+    # At a step of the client's desk, signed in.
+    def open_step(step)
+      sign_in_as("specialist") unless @signed_in
+      @signed_in = true
+      visit "/clients/#{@client}/#{step}"
+      assert_selector "a[aria-current='page']", text: step.capitalize
+    end
+
+    # Chooses in one of Ant Design's lists.
+    def pick(option, from:)
+      field = find_field(from)
+      field.find(:xpath, "./ancestor::*[contains(@class, 'ant-select')][1]").click
+      find(".ant-select-item-option", text: option, match: :first).click
+    end
+
     # By one press, as the demo offers it.
     def sign_in_as(role)
       visit "/"
@@ -77,9 +95,7 @@ module Kippen
     end
 
     def open_desk
-      sign_in_as("specialist") unless @signed_in
-      @signed_in = true
-      visit "/clients/#{@client}/assign"
+      open_step("assign")
       assert_selector "h2", text: "What each button does"
       assert_selector "[data-button='#{EDGE}']"
     end

@@ -1,34 +1,12 @@
 # frozen_string_literal: true
 
 require_relative "helper"
+require_relative "by_keyboard"
 
 module Kippen
   # Every step of the story without a pointer.
   class KeyboardTest < SystemTest
-    def focused = browser.switch_to.active_element
-
-    def press(*keys) = focused.send_keys(*keys)
-
-    # Tab until the focus is on something with this name.
-    def tab_to(name, back: false)
-      80.times do
-        return if focused_name.start_with?(name)
-
-        back ? press(%i[shift tab]) : press(:tab)
-      end
-      flunk "no way by Tab to #{name.inspect}; the focus is on #{focused_name.inspect}"
-    end
-
-    def focused_name
-      page.evaluate_script(<<~JS)
-        (({ activeElement: e }) => e.getAttribute("aria-label") || e.labels?.[0]?.textContent || e.innerText || "")(document)
-      JS
-    end
-
-    def assert_focus_shows
-      style = page.evaluate_script("(() => { const s = getComputedStyle(document.activeElement); return s.outlineStyle + ' ' + s.outlineWidth })()")
-      assert_equal "solid 3px", style, "the focus on #{focused_name.inspect} can't be seen"
-    end
+    include ByKeyboard
 
     def test_the_story_by_keyboard_alone
       open_desk

@@ -50,7 +50,7 @@ module Kippen
 
     def test_a_worn_switch_bounces_and_a_weak_grip_drops_out
       bounce = { "chance" => 1, "gap_ms" => { "median" => 2, "spread" => 0.1 } }
-      assert_equal %w[down up down up told], play("tap", bounce:).map { |event| event[1] }
+      assert_equal(%w[down up down up told], play("tap", bounce:).map { |event| event[1] })
       drop = { "per_second" => 6, "gap_ms" => { "median" => 20, "spread" => 0.1 } }
       dropped = play(["long_press"] * 3, drop_out: drop)
       refute_equal %w[long_press] * 3, gestures(dropped)
@@ -65,7 +65,7 @@ module Kippen
     def test_a_squeeze_rises_and_falls_and_a_wheel_steps
       levels = play("tap", kind: "force", force: { "press" => 0.8, "wobble" => 0.0 }).filter_map { |_, kind, value| Float(value) if kind == "level" }
       assert_equal [0.0, 0.8, 0.0], [levels.first, levels.max, levels.last]
-      assert_equal %w[notch notch told], play("double_tap", kind: "notch").map { |event| event[1] }
+      assert_equal(%w[notch notch told], play("double_tap", kind: "notch").map { |event| event[1] })
     end
 
     def test_times_never_run_backwards
@@ -78,12 +78,13 @@ module Kippen
     end
 
     def test_a_hand_that_can_not_be_is_refused_with_every_fault
-      hand = { "id" => "Left Hand", "press_ms" => 3, "long_ms" => { "median" => 0 }, "apart_ms" => { "median" => 100, "spread" => 9 }, "bounce" => { "chance" => 2 }, "slowing" => 1 }
-      assert_equal [["/hands/0/id", 'is "Left Hand", must be 1 to 64 of a-z 0-9 - _ .'], ["/hands/0/press_ms", "must be an object with median and spread"],
+      hand = { "id" => "Left Hand", "press_ms" => 3, "long_ms" => { "median" => 0 }, "apart_ms" => { "median" => 100, "spread" => 9 },
+               "bounce" => { "chance" => 2 }, "slowing" => 1 }
+      assert_equal([["/hands/0/id", 'is "Left Hand", must be 1 to 64 of a-z 0-9 - _ .'], ["/hands/0/press_ms", "must be an object with median and spread"],
                     ["/hands/0/long_ms/median", "is 0, must be a number from 1 to 20000"], ["/hands/0/apart_ms/spread", "is 9, must be a number from 0 to 2"],
                     ["/hands/0/slowing", "is 1, must be a number from 0 to 0.2"],
                     ["/hands/0/bounce/gap_ms", "must be an object with median and spread"], ["/hands/0/bounce/chance", "is 2, must be a number from 0 to 1"]],
-                   faults { fitting("hands" => [hand]) }
+                   faults { fitting("hands" => [hand]) })
     end
   end
 end

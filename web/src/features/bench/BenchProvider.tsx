@@ -16,6 +16,9 @@ import { useTiles } from './useTiles'
 const NEVER_HEARD = '[data-never-heard]'
 const HEARS_PRIMARY = '[data-hears-primary]'
 
+/** What would work a button of the page that the focus is on, or that it is over. */
+const WORKS_A_BUTTON = /^(key:(Enter|NumpadEnter|Space)|pointer:.*|pen:.*|touch:.*|wheel:.*)$/
+
 const within = (target: EventTarget | null, selector: string) =>
   target instanceof Element && target.closest(selector) !== null
 
@@ -157,7 +160,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
     else if (heard.edge === 'up') setLive((state) => released(state, button, heard.timeMs))
   }
   const wants = (source: string, target: EventTarget | null) => {
-    if (mode.kind === 'off' || within(target, NEVER_HEARD)) return false
+    if (mode.kind === 'off' || (WORKS_A_BUTTON.test(source) && within(target, NEVER_HEARD))) return false
     if (mode.kind === 'on') return bindings.has(source)
     return isPrimary(source) ? within(target, HEARS_PRIMARY) : !KEPT_KEYS.has(source)
   }

@@ -27,7 +27,7 @@ export function Bindings({ onSheet }: { onSheet: (sheet: 'join' | 'hand') => voi
       </div>
       {!on && (
         <div className={styles.others}>
-          <Button onClick={() => onSheet('join')}>Let their own device listen</Button>
+          <Button onClick={() => onSheet('join')}>Their own device</Button>
           <Button onClick={() => onSheet('hand')}>Stand-in hand</Button>
         </div>
       )}

@@ -76,10 +76,7 @@ export function HandSheet({ desk, buttons, onClose }: Props) {
               optionFilterProp="label"
               value={button ?? ''}
               onChange={setButton}
-              options={buttons.map((one) => ({
-                value: one.ref,
-                label: `${nameOfDevice(desk, one.ref)}, ${one.name}`,
-              }))}
+              options={buttons.map((one) => ({ value: one.ref, label: one.name }))}
             />
           </Field>
           <Field label="It is asked to">
@@ -97,6 +94,3 @@ export function HandSheet({ desk, buttons, onClose }: Props) {
     </SideSheet>
   )
 }
-
-const nameOfDevice = (desk: Desk, ref: string) =>
-  desk.hosts.flatMap((host) => host.devices).find((device) => ref.startsWith(`${device.id}/`))?.name ?? ''

@@ -171,4 +171,18 @@ describe('StreamSender', () => {
     await settle(50)
     expect(sent[1]?.[0]).toMatchObject({ kind: 'told', t_us: 50_000 })
   })
+
+  it('sends levels that come while an answer is awaited together, with the next', async () => {
+    const { sender, sent } = bench()
+    sender.hear('grip/left', { edge: 'level', level: 0.2, timeMs: 1 })
+    sender.hear('grip/left', { edge: 'level', level: 0.5, timeMs: 17 })
+    sender.hear('grip/left', { edge: 'level', level: 0.8, timeMs: 34 })
+    await settle()
+    const numbers = sent.map((messages) => messages.map(({ number, value }) => [number, value]))
+    expect(numbers.at(-1)).toEqual([
+      [2, '0.5'],
+      [3, '0.8'],
+    ])
+    expect(numbers.flat().filter(([number]) => number === 1).length).toBe(1)
+  })
 })

@@ -93,17 +93,20 @@ export class StreamSender<Answer extends Ack = BenchView> {
     clearTimeout(this.retry)
     const messages = this.kept.slice(0, MOST_AT_ONCE)
     if (messages.length === 0) return
+    this.onItsWay += 1
+    let view: Answer
     try {
       this.stream ??= this.ports.begin()
       this.id = await this.stream
-      this.onItsWay += 1
       this.sentThrough = messages.at(-1)?.number ?? this.sentThrough
-      const view = await this.ports.send(this.id, messages).finally(() => (this.onItsWay -= 1))
-      this.ports.onTrouble(undefined)
-      this.take(view)
+      view = await this.ports.send(this.id, messages)
     } catch (error) {
-      this.failed(error, messages)
+      this.onItsWay -= 1
+      return this.failed(error, messages)
     }
+    this.onItsWay -= 1
+    this.ports.onTrouble(undefined)
+    this.take(view)
   }
 
   private take(view: Answer): void {

@@ -44,9 +44,15 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
   }
 
   const shown = devices.filter((device) => !hidden.includes(device.id))
+  const buttons = devices.flatMap((device) =>
+    device.buttons.map((button) =>
+      // Of several devices a button's own name may not be enough.
+      devices.length > 1 ? { ...button, name: `${device.name}, ${button.name}` } : button,
+    ),
+  )
   return (
     <SavingProvider client={desk.id} revision={desk.revision.number}>
-      <BenchProvider client={desk.id} buttons={devices.flatMap((device) => device.buttons)}>
+      <BenchProvider client={desk.id} buttons={buttons}>
         <div className={sheet ? styles.deskWithSheet : styles.desk}>
           <Trail desk={desk} />
           <Rail desk={desk} hidden={hidden} onHidden={setHidden} />
@@ -91,7 +97,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
           {sheet?.step === 'wants' && <WantSheet desk={desk} want={sheet.want} onClose={close} />}
           {sheet?.step === 'any' && sheet.of === 'join' && <JoinSheet desk={desk} onClose={close} />}
           {sheet?.step === 'any' && sheet.of === 'hand' && (
-            <HandSheet desk={desk} buttons={devices.flatMap((device) => device.buttons)} onClose={close} />
+            <HandSheet desk={desk} buttons={buttons} onClose={close} />
           )}
           <Bench onSheet={(of) => setSheet({ step: 'any', of })} />
         </div>

@@ -13,6 +13,7 @@ function state(device: Device): string {
   if (device.open_steps > 0)
     return device.open_steps === 1 ? 'one step to go' : `${String(device.open_steps)} steps to go`
   const count = device.buttons.length
+  if (count === 0) return 'no button of its own'
   return count === 1 ? '1 button' : `${String(count)} buttons`
 }
 
@@ -24,7 +25,7 @@ export function Rail({ desk, hidden, onHidden }: Props) {
     <nav className={styles.rail} data-pane tabIndex={-1} aria-label="Hosts and devices">
       {desk.hosts.every((host) => host.devices.length === 0) && <p>No device yet.</p>}
       {desk.hosts.map((host) => (
-        <section key={host.id} aria-label={host.name}>
+        <section key={host.id} aria-label={`Devices at ${host.name}`}>
           <h2>{host.name}</h2>
           {host.devices.map((device) => {
             const on = !hidden.includes(device.id)
@@ -37,11 +38,11 @@ export function Rail({ desk, hidden, onHidden }: Props) {
                 data-seated={device.seat !== null}
                 onClick={() => toggle(device.id)}
               >
-                <DeviceDrawing drawing={device.drawing} height={42} />
+                <DeviceDrawing drawing={device.drawing} height={device.seat ? 32 : 42} />
                 <span>
                   <strong>{device.name}</strong>
                   <small>{state(device)}</small>
-                  <small>{on ? 'shown' : 'not shown'}</small>
+                  {!on && <small>not shown</small>}
                 </span>
               </button>
             )

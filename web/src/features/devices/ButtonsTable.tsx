@@ -96,9 +96,9 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
           />
         )}
       </td>
-      <td className={styles.rowActions}>
+      <td>
         {mayChange && (
-          <>
+          <div className={styles.rowActions}>
             {button.is !== 'fixed' && (
               <Button aria-label={`Assign ${button.name}`} onClick={() => onAssign(button)}>
                 Assign
@@ -113,7 +113,7 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
             >
               Take out
             </Button>
-          </>
+          </div>
         )}
       </td>
     </tr>

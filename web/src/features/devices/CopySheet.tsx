@@ -11,7 +11,10 @@ export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClo
   const facts = useDevices(desk.id)
   const devices = facts.data?.devices ?? []
   const from = devices.find((device) => device.id === id)
-  const others = devices.filter((device) => device.id !== id)
+  // Most often it is another of the same kind.
+  const others = devices
+    .filter((device) => device.id !== id)
+    .sort((one, other) => Number(other.kind === from?.kind) - Number(one.kind === from?.kind))
   const [to, setTo] = useState<string>()
   const [mirror, setMirror] = useState(false)
   const [lasting, setLasting] = useState(false)

@@ -66,7 +66,7 @@ export function ReadySteps({ device }: { device: DeviceFacts }) {
               aria-label={`Not done after all: ${step.title}`}
               onClick={() => mark(step, false)}
             >
-              Not after all
+              Not done after all
             </Button>
           )}
         </li>

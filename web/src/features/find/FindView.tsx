@@ -1,4 +1,5 @@
 import { Button } from 'antd'
+import { useEffect, useRef } from 'react'
 import type { Button as ButtonData, Desk, DeviceFacts } from '../../shared/api'
 import { useBench } from '../bench'
 import { FoundCard } from './FoundCard'
@@ -15,9 +16,14 @@ export function FindView({ desk, devices, onAssign }: Props) {
   const { mode, found, elsewhere, find, stop, loading } = useBench()
   const finding = mode.kind === 'finding'
   const [latest, ...earlier] = found
+  const patch = useRef<HTMLDivElement>(null)
+  // Otherwise Enter and Space would work the button that the focus stayed on.
+  useEffect(() => {
+    if (finding) patch.current?.focus()
+  }, [finding])
   return (
     <div className={styles.find}>
-      <div className={styles.patch} data-hears-primary data-finding={finding} tabIndex={-1}>
+      <div ref={patch} className={styles.patch} data-hears-primary data-finding={finding} tabIndex={-1}>
         {finding ? (
           <>
             <strong>Press the button</strong>

@@ -98,10 +98,10 @@ function Waiting({ join, address, onEnd }: { join: Join; address: string; onEnd:
         {join.code}
       </p>
       <p>or scan:</p>
-      <div role="img" aria-label={`The same as a picture to scan: ${link}`}>
+      <div aria-hidden="true">
         <QRCode
           value={link}
-          type="svg"
+          type="canvas"
           size={200}
           color={colours.ink}
           bgColor={colours.white}

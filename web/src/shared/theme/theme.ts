@@ -22,9 +22,12 @@ export const theme: ThemeConfig = {
     controlHeight: 44,
     borderRadius: 8,
     wireframe: false,
+    // Nothing moves by itself; and where the system asks for that, nothing waits for a movement's end.
+    motion: false,
   },
   components: {
     Button: { primaryShadow: 'none', defaultShadow: 'none', fontWeight: 600 },
+    Select: { optionActiveBg: colours.sand, optionSelectedBg: colours.marshPale },
     Table: { headerBg: colours.sand, cellPaddingBlock: 8, cellPaddingInline: 9 },
   },
 }

@@ -98,3 +98,81 @@ describe('pointer', () => {
     expect(short(heard)).toEqual(['pen:0 down', 'pen:0 up', 'touch:0 down'])
   })
 })
+
+describe('wheel', () => {
+  const turn = (init: WheelEventInit) => {
+    const event = new WheelEvent('wheel', { bubbles: true, cancelable: true, ...init })
+    document.body.dispatchEvent(event)
+    return event
+  }
+
+  it('hears a step up, down and the tilt, and keeps the page still', () => {
+    const heard = listen(['wheel:up', 'wheel:down', 'wheel:left', 'wheel:right'])
+    expect(turn({ deltaY: -120 }).defaultPrevented).toBe(true)
+    turn({ deltaY: 120 })
+    turn({ deltaX: -60 })
+    turn({ deltaX: 3, deltaMode: WheelEvent.DOM_DELTA_LINE })
+    expect(short(heard)).toEqual([
+      'wheel:up notch',
+      'wheel:down notch',
+      'wheel:left notch',
+      'wheel:right notch',
+    ])
+  })
+
+  it('makes one step of many small turns of a smooth wheel', () => {
+    const heard = listen(['wheel:down'])
+    for (let count = 0; count < 9; count += 1) turn({ deltaY: 10 })
+    expect(short(heard)).toEqual(['wheel:down notch', 'wheel:down notch'])
+  })
+
+  it('leaves alone what is not wanted', () => {
+    const heard = listen([])
+    expect(turn({ deltaY: 120 }).defaultPrevented).toBe(false)
+    expect(heard).toEqual([])
+  })
+})
+
+describe('gamepad', () => {
+  const frames: FrameRequestCallback[] = []
+  let pad: { index: number; timestamp: number; buttons: object[]; axes: number[] }
+
+  function listenToPad(wanted: string[]): Heard[] {
+    Object.assign(navigator, { getGamepads: () => [pad] })
+    window.requestAnimationFrame = (frame) => frames.push(frame)
+    return listen(wanted)
+  }
+  const look = (buttons: [boolean, number][], axes: number[] = []) => {
+    pad = { index: 0, timestamp: 0, buttons: buttons.map(([pressed, value]) => ({ pressed, value })), axes }
+    frames.pop()?.(0)
+  }
+
+  it('hears buttons, and levels of those that give force', () => {
+    const heard = listenToPad(['gamepad:0:button:0', 'gamepad:0:level:1'])
+    look([
+      [true, 1],
+      [false, 0.42],
+    ])
+    look([
+      [false, 0],
+      [true, 1],
+    ])
+    expect(heard.map(({ source, edge, level }) => [source, edge, level])).toEqual([
+      ['gamepad:0:button:0', 'down', undefined],
+      ['gamepad:0:level:1', 'level', 0.4],
+      ['gamepad:0:button:0', 'up', undefined],
+      ['gamepad:0:level:1', 'level', 1],
+    ])
+  })
+
+  it('hears a stick as two levels an axis, and not its trembling at rest', () => {
+    const heard = listenToPad(['gamepad:0:axis:0:-', 'gamepad:0:axis:0:+'])
+    look([], [0.1])
+    look([], [-0.8])
+    look([], [0.05])
+    expect(heard.map(({ source, level }) => [source, level])).toEqual([
+      ['gamepad:0:axis:0:-', 0.8],
+      ['gamepad:0:axis:0:-', 0],
+    ])
+  })
+})

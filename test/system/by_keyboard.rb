@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Kippen
+  # Going about a page by keys alone.
+  module ByKeyboard
+    def focused = browser.switch_to.active_element
+
+    def press(*keys) = focused.send_keys(*keys)
+
+    # Tab until the focus is on something with this name.
+    def tab_to(name, back: false)
+      120.times do
+        return if focused_name.start_with?(name)
+
+        back ? press(%i[shift tab]) : press(:tab)
+      end
+      flunk "no way by Tab to #{name.inspect}; the focus is on #{focused_name.inspect}"
+    end
+
+    def focused_name
+      page.evaluate_script(<<~JS)
+        (({ activeElement: e }) => e.getAttribute("aria-label") || e.labels?.[0]?.textContent || e.innerText || "")(document)
+      JS
+    end
+
+    def assert_focus_shows
+      style = page.evaluate_script("(() => { const s = getComputedStyle(document.activeElement); return s.outlineStyle + ' ' + s.outlineWidth })()")
+      assert_equal "solid 3px", style, "the focus on #{focused_name.inspect} can't be seen"
+    end
+
+    # Goes to a button or link and works it.
+    def go(name, back: false)
+      tab_to(name, back:)
+      press(:enter)
+    end
+
+    # Fills a field in.
+    def type(name, words)
+      tab_to(name)
+      press(words)
+    end
+
+    # Chooses in a list that opens: types to find, takes the first.
+    def choose(name, words)
+      tab_to(name)
+      press(:arrow_down)
+      assert_selector ".ant-select-dropdown", visible: true
+      step until page.has_selector?(".ant-select-item-option-active", text: words, wait: 0.3)
+      press(:enter)
+    end
+
+    def step = press(:arrow_down)
+  end
+end

@@ -1,0 +1,221 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "by_keyboard"
+
+module Kippen
+  # Devices put together, got ready, their buttons found.
+  class DevicesTest < SystemTest
+    include ByKeyboard
+
+    def fitting = Server::Store::Revisions.new(DATABASE).fitting(@client).first
+
+    def card(name, &) = within("article[aria-label='#{name}']", &)
+
+    def find_buttons
+      open_step("devices")
+      find("label", text: "Find a button").click
+      click_button "Listen to everything"
+      assert_text "Press the button"
+    end
+
+    # From nothing, by keys alone: a host, a remote, its unknown key caught, named, and something to do given to it.
+    def test_a_new_remote_from_nothing_to_a_caught_named_button_by_keyboard
+      @client = add_client(Fitting.read("kippen" => "fitting/1", "client" => { "name" => "Somebody new" }))
+      open_step("devices")
+      assert_text "Begin with a host"
+      go "Add a host"
+      choose "What it is", "Television"
+      type "Name", "Living room"
+      go "Add it"
+      assert_selector "h3", text: "Living room"
+      add_a_remote
+      catch_the_star_key
+      assert_equal([["television-remote/star-key", ["key:F9"]]], fitting.buttons.select do |button|
+        button.codes.any?
+      end.map { |button| [button.ref, button.codes] })
+      tab_to "Give Star key something to do"
+      assert_focus_shows
+      press(:enter)
+      assert_selector "aside h2", text: "Star key, tap"
+      press("louder", :tab, :space)
+      tab_to "Put it on the tap"
+      press(:enter)
+      assert_text "Revision 5, saved"
+      assert_equal({ "kind" => "volume", "direction" => "up" }, fitting.assignments.first.action)
+    end
+
+    def add_a_remote
+      go "Add a device"
+      type "Find a kind", "tv"
+      go "Television remote"
+      type "Worked with", "left thumb"
+      go "Add it"
+      assert_selector "article[aria-label='Television remote']"
+      assert_accessible
+    end
+
+    def catch_the_star_key
+      tab_to "Put together", back: true
+      press(:arrow_right)
+      go "Listen to everything"
+      assert_text "Press the button"
+      press_key("F9", 0.05)
+      assert_selector "article[aria-label='key F9']"
+      assert_text "No button of this client is known by it."
+      assert_accessible
+      press(:escape, :escape)
+      assert_button "Listen to everything"
+      go "A new button"
+      type "Name of the new button", "Star key"
+      go "Add it"
+      within("article[aria-label='key F9']") { assert_text "Television remote, Star key" }
+    end
+
+    def test_a_button_is_marked_while_it_is_down_with_its_codes
+      demo("ottoline")
+      find_buttons
+      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:back).perform
+      within("article[aria-label='mouse back']") do
+        assert_selector "strong", text: "down"
+        assert_text "Mouse, Back side button"
+        assert_text "BTN_SIDE 0x113"
+        assert_text "page 0x9, usage 0x4"
+        assert_selector "svg [data-down='true']"
+      end
+      picture "devices-find"
+      browser.action.pointer_up(:back).perform
+      assert_no_selector "article strong", text: "down"
+      assert_accessible
+    end
+
+    def test_wheel_steps_are_heard_on_the_patch
+      demo("ottoline")
+      find_buttons
+      browser.action(duration: 0).scroll_from(Selenium::WebDriver::WheelActions::ScrollOrigin.element(find("[data-hears-primary]").native), 0, 120).perform
+      assert_selector "article[aria-label='wheel down']", text: "Mouse, Wheel down"
+    end
+
+    def test_two_that_can_not_be_told_apart_and_keys_that_are_kept_are_said_so
+      demo("ottoline")
+      save { |fitting| Fitting::DeviceEdits.add(fitting, Server::KINDS.find("mouse-five"), { "name" => "Second mouse", "host" => "computer" }) }
+      find_buttons
+      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:forward).pointer_up(:forward).perform
+      assert_text "Can’t be told apart: Mouse, Forward side button or Second mouse, Forward side button."
+      press_key("F13", 0.05)
+      assert_text "key F13"
+    end
+
+    def test_a_switch_plugged_into_a_box_is_heard_as_its_socket
+      demo("sunniva")
+      save { |fitting| Fitting::TakingOut.take_out(fitting, "elbow-switch") }
+      open_step("devices")
+      click_button "Add a device"
+      click_button "Single switch"
+      pick "Switch box, 2", from: "Sits on or plugs into"
+      fill_in "Name", with: "Shoulder switch"
+      click_button "Add it"
+      assert_selector "article[aria-label='Shoulder switch']", text: "sits on Switch box, 2"
+      find_buttons
+      press_key("F2", 0.05)
+      assert_text "Shoulder switch, Switch"
+    end
+
+    def test_a_wrong_button_is_taken_out_and_comes_back_with_what_it_had
+      demo("ottoline")
+      before = fitting.document
+      open_step("devices")
+      card("Mouse") { click_button "9 buttons, Mouse" }
+      click_button "Take out Forward side button"
+      assert_selector "h3", text: "Taken out"
+      assert_nil fitting.button("mouse/forward")
+      assert_empty(fitting.assignments.select { |one| one.button == "mouse/forward" })
+      click_button "Bring back Forward side button"
+      assert_no_selector "h3", text: "Taken out"
+      assert_equal before["assignments"].sort_by(&:to_s), fitting.document["assignments"].sort_by(&:to_s)
+      assert_equal before["devices"], fitting.document["devices"]
+    end
+
+    def test_a_mirrored_grip_and_one_hand_off
+      demo("sunniva")
+      open_step("devices")
+      click_button "Copy or mirror Grip left"
+      assert_text "Squeeze → Squeeze"
+      find("label", text: "Mirrored: left becomes right").click
+      choose "From now on, until the link is cut"
+      click_button "Let Grip right follow"
+      assert_no_selector "aside"
+      help = fitting.assignments.select { |one| one.action["kind"] == "help" }.map(&:button)
+      assert_equal %w[grip-left/squeeze grip-right/squeeze], help
+      click_button "Switch off Grip left"
+      card("Grip left") { assert_text "Switched off: kept, but nothing of it is in force." }
+      assert_equal([true, false], %w[grip-left grip-right].map { |id| fitting.device(id).off })
+      click_button "Copy or mirror Grip right"
+      assert_text "Grip right follows Grip left"
+      assert_accessible
+      click_button "Cut the link"
+      assert_no_selector "aside"
+      assert_empty fitting.links
+    end
+
+    def choose(label, words = nil) = words ? super : find("label", text: label).click
+
+    def test_a_pen_gets_ready_part_by_part
+      demo("bram")
+      open_step("devices")
+      card("Pen") do
+        click_button "Getting ready: 2 of 3 steps to go, Pen"
+        assert_text "(only the tail)"
+        assert_text "ticked off by Hollis Amberwood"
+        assert_text "Not ready yet. The tail button does nothing. Nobody knows yet whether it can be heard."
+      end
+      click_button "Done: Pair the pen's buttons"
+      card("Pen") { assert_text "ticked off by Demo specialist" }
+      assert_accessible
+      click_button "Not done after all: Pair the pen's buttons"
+      card("Pen") { assert_text "to do; Kippen sees it by itself" }
+    end
+
+    def test_a_phones_steps_come_back_with_a_new_version
+      demo("bram")
+      open_step("devices")
+      card("Pocket phone") { assert_button "Getting ready: 1 of 3 steps to go, Pocket phone" }
+      click_button "Change Pocket phone"
+      fill_in "Version", with: "14"
+      click_button "Save"
+      assert_no_selector "aside"
+      card("Pocket phone") do
+        click_button "Getting ready: 3 of 3 steps to go, Pocket phone"
+        assert_text "to do again: it was done in version 13"
+        assert_text "later, first: Let Kippen's helper hear the keys"
+      end
+    end
+
+    # The start combination changes what the pad is: its buttons are keys then. Kippen hears the first one itself.
+    def test_a_gamepad_that_was_started_as_a_keyboard
+      demo("ignace")
+      open_step("devices")
+      card("Pad") do
+        click_button "Getting ready: 1 of 3 steps to go, Pad"
+        assert_no_text "Start it as a gamepad"
+      end
+      find("label", text: "Find a button").click
+      click_button "Listen to everything"
+      press_key("KeyG", 0.05)
+      assert_text "Pad, Lower round button"
+      press_key("KeyA", 0.05)
+      assert_text "No button of this client is known by it."
+    end
+
+    def test_what_kippen_hears_it_ticks_off_itself
+      demo("ottoline")
+      find_buttons
+      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:back).pause(duration: 0.1).pointer_up(:back).perform
+      assert_text "Mouse, Back side button"
+      bench { assert_text "Back side button" }
+      press(:escape, :escape)
+      open_step("devices")
+      card("Mouse") { assert_button "Getting ready: all 1 steps done, Mouse" }
+    end
+  end
+end

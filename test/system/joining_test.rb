@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # The client's own device joins by code, in a second browser.
+  class JoiningTest < SystemTest
+    CODE = "[aria-label^='Code ']"
+
+    def setup
+      super
+      demo("sunniva")
+      open_step("devices")
+    end
+
+    def join
+      click_button "Their own device"
+      click_button "Make a code"
+      code = find(CODE).text
+      there do
+        resize(390, 760)
+        visit "/join?code=#{code.downcase}"
+        fill_in "What this device is called there", with: "Her tablet"
+        assert_accessible
+        click_button "Join"
+        assert_selector "h1", text: "Listening for Computer"
+      end
+    end
+
+    def teardown
+      there { connected(true) }
+      super
+    end
+
+    def connected(is)
+      browser.execute_cdp("Network.enable")
+      browser.execute_cdp("Network.emulateNetworkConditions", offline: !is, latency: 0, downloadThroughput: -1, uploadThroughput: -1)
+    end
+
+    def there(&) = Capybara.using_session(:joined, &)
+
+    def test_a_press_there_is_shown_there_and_on_the_bench_here
+      join
+      assert_text "Her tablet listens for Computer"
+      there do
+        key("keyDown", "F2", Time.now.to_f)
+        assert_selector "main strong", text: "key F2"
+        assert_selector "main span", text: "down"
+        assert_accessible
+        picture "joined-device"
+        key("keyUp", "F2", Time.now.to_f)
+      end
+      bench { assert_text "Elbow switch, Switch, on Her tablet" }
+      find("label", text: "Find a button").click
+      within("section[aria-label='Heard on Her tablet']") { assert_text "Elbow switch, Switch" }
+    end
+
+    # Presses made while the way is down arrive when it is up again, each once.
+    def test_a_dropped_connection_loses_nothing
+      join
+      there do
+        connected(false)
+        2.times do
+          press_key("F2", 0.05)
+          sleep 0.4
+        end
+        assert_text "Presses are kept and sent again."
+        connected(true)
+        assert_no_text "Presses are kept and sent again."
+      end
+      assert_selector "ol[aria-label='Presses, newest first'] li", count: 2
+    end
+
+    def test_it_is_ended_from_here_and_still_joined_after_loading_again
+      join
+      there do
+        visit "/join"
+        assert_selector "h1", text: "Listening for Computer"
+      end
+      click_button "End Her tablet"
+      assert_no_text "Her tablet listens for Computer"
+      there do
+        visit "/join"
+        assert_text "It was ended at the other side, or has lapsed. Ask for a new code."
+      end
+    end
+
+    def test_a_wrong_code_says_what_to_do
+      visit "/join"
+      fill_in "The six characters shown on the other screen", with: "ABCDEF"
+      click_button "Join"
+      assert_text "this code is not known, has lapsed or was used already; ask for a new one"
+    end
+
+    def test_who_did_not_open_kippen_to_others_is_told_how
+      click_button "Their own device"
+      assert_text "bin/start --listen ADDRESS"
+      click_button "Make a code"
+      assert_selector "canvas"
+      assert_accessible
+      picture "joining"
+    end
+  end
+end
