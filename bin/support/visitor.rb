@@ -31,7 +31,7 @@ class Visitor
 
   private
 
-  def token = @token ||= get("/api/session")["csrf"]
+  def token = @token ||= get("/api/session")["csrf"].to_s
 
   def ask(request)
     request["Cookie"] = @cookie if @cookie

@@ -32,7 +32,8 @@ module Kippen
 
     def test_every_fault_of_a_want_is_told
       wrong = { "what" => " ", "hosts" => ["attic"], "times_a_day" => -1, "wrong" => "terrible", "importance" => 3, "action" => [], "place" => "moon" }
-      assert_equal([["/wants/0/what", "must be text of 1 to 120 characters"], ["/wants/0/place", 'unknown place "moon"'], ["/wants/0/hosts", 'unknown host "attic"'],
+      assert_equal([["/wants/0/what", "must be text of 1 to 120 characters"],
+                    ["/wants/0/place", 'unknown place "moon"'], ["/wants/0/hosts", 'unknown host "attic"'],
                     ["/wants/0/times_a_day", "is -1, must be a whole number from 0 to 1000"],
                     ["/wants/0/wrong", 'is "terrible", must be one of nothing, nuisance, serious, dangerous'],
                     ["/wants/0/importance", "is 3, must be one of must, should, could"], ["/wants/0/action", "must be an object with a kind"]],

@@ -20,7 +20,10 @@ module Kippen
           listener = listeners.find(params["listener"])
           fitting, = revisions.fitting(listener[:client_id])
           bindings = ListenerRoutes.read(sent["bindings"], fitting)
-          listeners.bind(listener[:id], bindings)
+          database.transaction do
+            listeners.bind(listener[:id], bindings)
+            audit.note(account, "said what stands for which button", client: listener[:client_id])
+          end
           json(ListenerRoutes.render(listener, bindings))
         end
       end

@@ -23,13 +23,14 @@ module Kippen
       end
 
       # Which sources were heard, the latest first, and the button each stands for.
-      # reader – a Store::RawMessages
-      def self.heard(messages, reader)
+      # reader – a Store::RawMessages; nil where the sources are buttons already
+      def self.heard(messages, reader, fitting)
         heard = messages.reject { |message| message.source.empty? }.sort_by { |message| [message.time_us, message.number] }
         last = heard.to_h { |message| [message.source, message] }.values.sort_by(&:time_us).last(MOST_HEARD)
         last.reverse.map do |message|
-          { "source" => message.source, "name" => CODES.describe(message.source).name, "down" => message.kind == "down",
-            "button" => reader.button(message.source)&.ref }
+          button = reader ? reader.button(message.source) : fitting.button(message.source)
+          { "source" => message.source, "name" => reader ? CODES.describe(message.source).name : button&.name || message.source,
+            "down" => message.kind == "down", "button" => button&.ref }
         end
       end
 

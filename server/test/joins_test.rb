@@ -24,8 +24,8 @@ module Kippen
 
     def send_press(source = "key:F8")
       stream = as_joined(:post, "/api/joined/streams", {})["id"]
-      as_joined(:post, "/api/joined/streams/#{stream}/messages",
-                "messages" => [{ "number" => 1, "t_us" => 0, "source" => source, "kind" => "down" }, { "number" => 2, "t_us" => 100_000, "source" => source, "kind" => "up" }])
+      messages = [[1, 0, "down"], [2, 100_000, "up"]].map { |number, t_us, kind| { "number" => number, "t_us" => t_us, "source" => source, "kind" => kind } }
+      as_joined(:post, "/api/joined/streams/#{stream}/messages", "messages" => messages)
     end
 
     def test_a_press_there_is_on_the_bench_here

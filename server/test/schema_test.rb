@@ -26,7 +26,9 @@ module Kippen
     def test_what_the_core_takes_the_schema_takes
       fittings = CASES.map { |item| { "kippen" => "fitting/1" }.merge(item["fitting"]) }
       assert_operator fittings.size, :>, 50
-      [DEMO, *fittings].each { |document| assert_empty(SCHEMA.validate(document).map { |error| error["error"] }) }
+      demo = Dir[File.join(Server::ROOT, "demo", "*.json")].map { |file| JSON.parse(File.read(file)) }
+      assert_equal 4, demo.size
+      [DEMO, *demo, *fittings].each { |document| assert_empty(SCHEMA.validate(document).map { |error| error["error"] }) }
     end
 
     # Changes that make the demo invalid by its shape alone.
@@ -37,7 +39,13 @@ module Kippen
       { "assignments" => [{ "button" => "pocket-phone/edge", "gesture" => "wave", "action" => { "kind" => "help" } }] },
       { "assignments" => [{ "button" => "pocket-phone/edge", "gesture" => "tap", "action" => { "kind" => "mode", "how" => "often" } }] },
       { "assignments" => [{ "button" => "pocket-phone/edge", "gesture" => "hold", "action" => { "kind" => "help" },
-                            "repeat" => { "after_ms" => 1, "every_ms" => 50 } }] }
+                            "repeat" => { "after_ms" => 1, "every_ms" => 50 } }] },
+      { "hosts" => [{ "id" => "phone", "system" => "toaster" }] }, { "hosts" => [{ "id" => "phone", "double_click_ms" => 5 }] },
+      { "devices" => [{ "id" => "d", "kind" => "A mouse" }] }, { "devices" => [{ "id" => "d", "on" => { "device" => "box" } }] },
+      { "devices" => [{ "id" => "d", "ready" => { "pair" => true } }] }, { "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "codes" => [""] }] }] },
+      { "wants" => [{ "id" => "w" }] }, { "wants" => [{ "id" => "w", "what" => "Read", "wrong" => "bad" }] },
+      { "wants" => [{ "id" => "w", "what" => "Read", "times_a_day" => 1.5 }] }, { "links" => [{ "from" => "pocket-phone" }] },
+      { "hands" => [{ "id" => "h" }] }, { "taken_out" => [{}] }
     ].freeze
 
     def test_what_the_schema_refuses_the_core_refuses
@@ -45,6 +53,22 @@ module Kippen
         refute SCHEMA.valid?(with(members)), members.inspect
         refute core_takes?(with(members)), members.inspect
       end
+    end
+
+    KIND = JSONSchemer.schema(JSON.parse(File.read(File.join(Server::ROOT, "docs", "device-kind.schema.json"))))
+
+    def test_every_kind_of_device_keeps_its_schema
+      files = Dir[File.join(Server::DATA, "kinds", "*.json")]
+      assert_equal 15, files.size
+      files.each { |file| assert_empty(KIND.validate(JSON.parse(File.read(file))).map { |error| error["error"] }, file) }
+    end
+
+    def test_the_schema_of_kinds_refuses_what_is_none
+      mouse = JSON.parse(File.read(File.join(Server::DATA, "kinds", "mouse-five.json")))
+      button = mouse["buttons"].first
+      wrong = [mouse.except("ready"), mouse.merge("hosts" => { "toaster" => {} }), mouse.merge("buttons" => [button.except("why")]),
+               mouse.merge("buttons" => [button.merge("kind" => "lever")]), mouse.merge("outline" => [{ "star" => [1] }])]
+      wrong.each { |data| refute KIND.valid?(data), data.inspect.slice(0, 200) }
     end
   end
 end

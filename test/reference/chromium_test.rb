@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "helper"
-require "selenium-webdriver"
+require_relative "real_screen"
 
 module Kippen
   # Chromium's own click count: `event.detail` of real clicks (XTEST, in a window of its own on
@@ -9,54 +9,31 @@ module Kippen
   # 500 ms is from memory; here it is measured. Whatever the machine's mood, what is compared
   # are the times that the browser itself stamped.
   class ChromiumTest < ReferenceTest
+    include RealScreen
+
     WINDOW_MS = 500
     # Asked of the clicks' sender; what the browser stamps differs by some milliseconds.
     GAPS_MS = [90, 200, 350, 440, 470, 530, 560, 700].freeze
     # So near to the window's end the two clocks' rounding decides.
     UNSURE_MS = 3
 
-    def setup
-      display = ":#{90 + (Process.pid % 100)}"
-      @x = Process.spawn("Xvfb", display, "-screen", "0", "900x700x24", out: File::NULL, err: File::NULL)
-      @environment = { "DISPLAY" => display }
-      sleep 0.1 until system(@environment, "xdotool", "getmouselocation", out: File::NULL, err: File::NULL)
-      @browser = browser
-    end
-
-    def teardown
-      @browser&.quit
-      Process.kill("TERM", @x)
-      Process.wait(@x)
-    end
-
-    def browser
-      options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
-      %w[--no-sandbox --disable-dev-shm-usage --disable-gpu --no-first-run --window-position=0,0 --window-size=800,600
-         --disable-background-networking --disable-component-update --disable-sync].each { |argument| options.add_argument(argument) }
-      before = ENV.fetch("DISPLAY", nil)
-      ENV["DISPLAY"] = @environment["DISPLAY"]
-      Selenium::WebDriver.for(:chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
-    ensure
-      ENV["DISPLAY"] = before
-    end
-
     # [[ms, "down" | "up", detail]…] of pairs of real clicks.
-    def clicks
-      @browser.get("data:text/html,<body style='height:2000px'>click")
-      @browser.execute_script(<<~JS)
+    def clicks(browser, environment)
+      browser.get("data:text/html,<body style='height:2000px'>click")
+      browser.execute_script(<<~JS)
         window.heard = []
         for (const [type, kind] of [["mousedown", "down"], ["mouseup", "up"]])
           addEventListener(type, (event) => heard.push([event.timeStamp, kind, event.detail]))
       JS
-      system(@environment, "xdotool", "mousemove", "400", "450")
+      system(environment, "xdotool", "mousemove", "400", "450")
       GAPS_MS.each do |gap|
-        system(@environment, "xdotool", "click", "1", "sleep", (gap / 1000.0).to_s, "click", "1", "sleep", "1.2")
+        system(environment, "xdotool", "click", "1", "sleep", (gap / 1000.0).to_s, "click", "1", "sleep", "1.2")
       end
-      @browser.execute_script("return heard")
+      browser.execute_script("return heard")
     end
 
     def test_double_clicks_are_counted_as_chromium_does
-      heard = clicks
+      heard = on_a_real_screen { |browser, environment| clicks(browser, environment) }
       assert_equal GAPS_MS.size * 4, heard.size
       read = fitting(%w[tap double_tap], { "tap_gap_ms" => WINDOW_MS, "tap_gap_from" => "press" })
       sure = heard.each_slice(4).reject { |pair| (pair[2][0] - pair[0][0] - WINDOW_MS).abs < UNSURE_MS }

@@ -6,24 +6,23 @@ require "tempfile"
 module Kippen
   # The desk in all its states: accessible, nothing cut off, a word where there is nothing.
   class DeskTest < SystemTest
-    def check(name = nil)
+    def check
       assert_fits
       assert_accessible
-      picture(name) if name
     end
 
     def test_every_state_at_1280_by_800
       give_three_jobs
       open_desk
-      check "assign-lanes"
+      check
       lane { click_button "Change", match: :first }
       assert_text "What this changes" if choose("Louder", allow_label_click: true)
       check
       click_button "Close"
       choose "Table", allow_label_click: true
-      check "assign-table"
+      check
       click_button "Bind Edge key"
-      check "bench-binding"
+      check
       press_key("F8", 0.05)
       listen
       press_key("F8", 0.7)
@@ -112,7 +111,7 @@ module Kippen
         assert_text words
         assert_button "double-tap: Louder, ✕ can’t happen. #{words} Change"
       end
-      check "lanes-impossible"
+      check
     end
 
     def test_no_device_chosen

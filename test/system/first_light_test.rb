@@ -22,7 +22,6 @@ module Kippen
       fill_in "Find an action", with: "tick pack"
       choose "Mark the packet", allow_label_click: true
       within("section[aria-label='What this changes']") { assert_text "• tap\nnow → +300 ms" }
-      picture "assign-an-action"
       click_button "Put it on the double-tap"
       assign("Add a long-press", "answer phone", "Answer the call", "Put it on the long-press")
 
@@ -48,7 +47,6 @@ module Kippen
       press_key("F8", 0.7)
       now = ["• tap → Wake the screen", "• tap → Wake the screen", moved[0], moved[2], moved[3]]
       assert_tiles(*now)
-      picture "bench-explains"
 
       open_desk
       assert_tiles(*now)

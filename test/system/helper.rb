@@ -36,7 +36,6 @@ module Kippen
     DEMO = Formats::FittingJson.read(File.read(File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json")))
     EDGE = "pocket-phone/edge"
     PASSWORD = "quiet-estuary-morning"
-    PICTURES = File.join(Server::ROOT, "docs", "screenshots")
     # Windows virtual key codes, which the browser's protocol asks for.
     KEYS = { "F2" => 113, "F8" => 119, "F9" => 120, "KeyA" => 65, "KeyG" => 71, "F13" => 124 }.freeze
     ACTIONS = {
@@ -160,11 +159,6 @@ module Kippen
     # Nothing may reach beyond the window's right edge.
     def assert_fits
       assert_operator page.evaluate_script("document.documentElement.scrollWidth"), :<=, page.evaluate_script("window.innerWidth")
-    end
-
-    # For docs/screenshots, when asked for with KIPPEN_PICTURES=1.
-    def picture(name)
-      browser.save_screenshot(File.join(PICTURES, "#{name}.png")) if ENV["KIPPEN_PICTURES"]
     end
   end
 end

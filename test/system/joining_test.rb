@@ -47,7 +47,6 @@ module Kippen
         assert_selector "main strong", text: "key F2"
         assert_selector "main span", text: "down"
         assert_accessible
-        picture "joined-device"
         key("keyUp", "F2", Time.now.to_f)
       end
       bench { assert_text "Elbow switch, Switch, on Her tablet" }
@@ -98,7 +97,6 @@ module Kippen
       click_button "Make a code"
       assert_selector "canvas"
       assert_accessible
-      picture "joining"
     end
   end
 end

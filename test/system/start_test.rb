@@ -73,7 +73,8 @@ module Kippen
     # Signed in once; a new start takes the session again.
     def inside = @inside ||= visitor.sign_in
 
-    def client = inside.get("/api/clients")["clients"].first
+    # Of the demo's clients the one with the phone.
+    def client = inside.get("/api/clients?search=bram")["clients"].first
 
     def long_press(parent, value)
       change = { "kind" => "timing", "button" => "pocket-phone/edge", "setting" => "long_press_ms", "value" => value }
@@ -111,6 +112,25 @@ module Kippen
       stop(process)
       start
       refute visitor.get("/api/session")["demo"]
+    end
+
+    # From another machine one can join by code, and nothing else. 127.0.0.2 stands for another way in.
+    def test_listening_on_purpose_lets_others_join_and_nothing_else
+      _, said = start("--listen", "127.0.0.2")
+      assert_match(%r{Devices of clients join by code at http://127\.0\.0\.2:#{@port}/join}, said)
+      listening = inside.get("/api/clients/#{client["id"]}/joins")
+      assert_equal ["http://127.0.0.2:#{@port}/join"], listening["addresses"]
+      outside = Visitor.new("http://127.0.0.2:#{@port}")
+      assert_match(/<title>Kippen/, outside.get("/join"))
+      %w[/api/session /api/clients /api/audit].each { |path| assert_equal 403, outside.get(path)["status"], path }
+      host = inside.get("/api/clients/#{client["id"]}")["hosts"].first["id"]
+      code = JSON.parse(inside.post("/api/clients/#{client["id"]}/joins", "host" => host).body)["code"]
+      assert_equal "201", outside.post("/api/joined", "code" => code, "name" => "Phone").code
+    end
+
+    def test_an_address_that_is_none_is_refused
+      assert_equal [1, "start: --listen takes one IPv4 address of this machine, such as 192.168.1.20, not '0.0.0.0'\n"],
+                   refused("--listen", "0.0.0.0")
     end
 
     # The server is killed hard in the middle of saving; what was saved last is whole.

@@ -69,8 +69,9 @@ module Kippen
     end
 
     def test_times_never_run_backwards
-      everything = { bounce: { "chance" => 0.8, "gap_ms" => { "median" => 8, "spread" => 1 } }, drop_out: { "per_second" => 20, "gap_ms" => { "median" => 30, "spread" => 1 } },
-                     restrike: { "chance" => 1, "after_ms" => { "median" => 40, "spread" => 1 }, "length_ms" => { "median" => 40, "spread" => 1 } } }
+      wide = ->(median) { { "median" => median, "spread" => 1 } }
+      everything = { bounce: { "chance" => 0.8, "gap_ms" => wide.call(8) }, drop_out: { "per_second" => 20, "gap_ms" => wide.call(30) },
+                     restrike: { "chance" => 1, "after_ms" => wide.call(40), "length_ms" => wide.call(40) } }
       20.times do |seed|
         times = play(%w[tap double_tap long_press rest] * 10, seed:, **everything).map(&:first)
         assert_equal times.sort, times

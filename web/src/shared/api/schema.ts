@@ -1277,7 +1277,7 @@ export interface components {
             stream: string;
             /** @description What the listener calls itself */
             listener: string;
-            /** @description Of a stream whose sources are as they were heard - the latest first */
+            /** @description The sources that were heard, the latest first */
             heard: {
                 source: string;
                 name: string;

@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "../../server/demo"
+
+module Kippen
+  # The pictures in docs/screenshots, from the demo as it ships. Taken when asked for with
+  # KIPPEN_PICTURES=1; the way to each is walked every time.
+  class PicturesTest < SystemTest
+    PICTURES = File.join(Server::ROOT, "docs", "screenshots")
+
+    def setup
+      super
+      DATABASE[:services].delete
+      Server::Demo.load(DATABASE)
+    end
+
+    def picture(name)
+      sleep 0.3 if ENV["KIPPEN_PICTURES"]
+      browser.save_screenshot(File.join(PICTURES, "#{name}.png")) if ENV["KIPPEN_PICTURES"]
+    end
+
+    def open_client(name, step)
+      click_link "Clients" if page.has_link?("Clients", wait: 0)
+      click_link name
+      click_link step
+      assert_selector "a[aria-current='page']", text: step
+      @client = URI(page.current_url).path.split("/")[2]
+    end
+
+    def test_the_way_in_and_the_caseload
+      visit "/"
+      assert_selector "h2", text: "Sign in"
+      picture "sign-in"
+      click_button "Open the demo as a lead"
+      assert_selector "main li", count: 4
+      picture "caseload"
+      click_link "Service"
+      assert_text "Accounts"
+      picture "service"
+    end
+
+    def test_wants_and_devices
+      sign_in_as("specialist")
+      open_client("Ottoline Fenwether", "Wants")
+      assert_text "2 of 5 open"
+      picture "wants"
+      click_link "Devices"
+      find("nav[aria-label='Hosts and devices'] button", text: "Mouse").click
+      click_button "Getting ready: 2 of 4 steps to go, Remote"
+      assert_text "Then one sees"
+      picture "devices"
+      find("label", text: "Find a button").click
+      click_button "Listen to everything"
+      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:back).perform
+      assert_selector "article[aria-label='mouse back'] strong", text: "down"
+      picture "find-a-button"
+      browser.action.pointer_up(:back).perform
+    end
+
+    def test_joining
+      sign_in_as("specialist")
+      open_client("Sunniva Harcastle", "Assign")
+      click_button "Their own device"
+      click_button "Make a code"
+      assert_selector "canvas"
+      picture "joining"
+      code = find("[aria-label^='Code ']").text
+      Capybara.using_session(:joined) do
+        resize(390, 760)
+        visit "/join?code=#{code}"
+        click_button "Join"
+        assert_selector "h1", text: "Listening for Computer"
+        key("keyDown", "F2", Time.now.to_f)
+        assert_selector "main strong", text: "key F2"
+        picture "joined-device"
+        key("keyUp", "F2", Time.now.to_f)
+      end
+    end
+
+    def test_lanes_and_assigning
+      sign_in_as("specialist")
+      open_client("Bram Oduya-Lisle", "Assign")
+      %w[Tablet Pen].each { |device| find("nav[aria-label='Hosts and devices'] button strong", text: device, exact_text: true).click }
+      bench { click_button "Stand-in hand" }
+      pick "press and keep it down", from: "It is asked to"
+      click_button "Let it press"
+      bench { assert_text "Stand-in hand" }
+      click_button "Close"
+      give_three_jobs
+      lane { assert_text "Answer the call" }
+      picture "assign-lanes"
+      lane { click_button "double-tap: Mark the packet" }
+      find("label", text: "Answer the call").click
+      assert_text "What this changes"
+      picture "assign-an-action"
+      click_button "Close"
+      find("label", text: "Table").click
+      assert_selector "table"
+      picture "assign-table"
+      find("label", text: "Lanes", exact_text: true).click
+      make_a_double_tap_impossible
+    end
+
+    def make_a_double_tap_impossible
+      { "bounce_guard_from" => "release", "bounce_guard_ms" => 400 }.each do |setting, value|
+        save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting:, value:) }
+      end
+      assert_text "can’t happen"
+      picture "lanes-impossible"
+    end
+
+    def test_the_bench
+      sign_in_as("specialist")
+      open_client("Bram Oduya-Lisle", "Assign")
+      give_three_jobs
+      bench { click_button "Stand-in hand" }
+      %w[once twice].each do |times|
+        pick "press #{times}", from: "It is asked to"
+        click_button "Let it press"
+        assert_no_selector ".ant-btn-loading"
+      end
+      click_button "Close"
+      assert_selector "ol[aria-label='Presses, newest first'] li", minimum: 2
+      click_button "Larger bench"
+      assert_text "Closed for"
+      picture "bench-explains"
+      click_button "Smaller bench"
+      click_button "Bind Pocket phone, Edge key"
+      assert_text "Press what shall stand for"
+      picture "bench-binding"
+    end
+  end
+end
