@@ -24,7 +24,7 @@ module Kippen
           clients = Store::Clients.new(database)
           fittings.each { |fitting| clients.add(service, fitting, author: PEOPLE["specialist"].first, note: "Demo") }
           viewer = accounts.all(service).find { |row| row[:role] == "viewer" }
-          accounts.change(service, viewer[:id], clients: database[:clients].where(service_id: service).limit(1).select_map(:id))
+          accounts.change(service, viewer[:id], clients: database[:clients].where(service_id: service).order(:name).limit(1).select_map(:id))
         end
       end
 

@@ -20,6 +20,7 @@ module Kippen
       register DeviceRoutes
       register LaneRoutes
       register RevisionRoutes
+      register HistoryRoutes
       register ListenerRoutes
       register BenchRoutes
       register StandinRoutes
@@ -79,6 +80,7 @@ module Kippen
         end
       end
 
+      error(Store::History::Nothing) { |e| problem(409, e.message) }
       error(Store::Missing) { |e| problem(404, e.message) }
       error(Store::Joins::Wrong) { |e| problem(404, e.message) }
       error(Store::Joins::TooMany) { |e| problem(429, e.message) }

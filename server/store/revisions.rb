@@ -54,12 +54,13 @@ module Kippen
         # Saves a fitting on its parent's number (nil for the first). Returns the new
         # revision without its document. Raises Conflict where the parent isn't the newest:
         # asked first, and held by the database where two save at the same moment.
-        def add(client, parent, fitting, author:, note:)
+        # more – how: and what goes with it, see History
+        def add(client, parent, fitting, author:, note:, **more)
           @database.transaction(savepoint: true) do
             newest = newest(client).except(:document) if parent
             raise Conflict, newest unless newest.nil? || newest[:number] == parent
 
-            insert(client, parent, fitting, author, note)
+            insert(client, parent, fitting, author:, note:, **more)
           end
         rescue Sequel::UniqueConstraintViolation
           raise Conflict, newest(client).except(:document)
@@ -83,10 +84,10 @@ module Kippen
 
         def document(client, number) = of(client).where(number:).get(:document).to_hash
 
-        def insert(client, parent, fitting, author, note)
+        def insert(client, parent, fitting, **about)
           document = Sequel.pg_jsonb(fitting.document)
           saved = @database[:revisions].returning(*ABOUT)
-            .insert(client_id: client, number: (parent || 0) + 1, parent:, author:, note:, document:).first
+            .insert(client_id: client, number: (parent || 0) + 1, parent:, document:, **about).first
           @database[:clients].where(id: client).update(**caseload(client, fitting), revision: saved[:number], seen_at: saved[:created_at])
           News.tell(@database, client, "revision", number: saved[:number])
           saved

@@ -28,7 +28,7 @@ module Kippen
     def replayed
       fitting, = Server::Store::Revisions.new(DATABASE).fitting(@client)
       streams = Server::Store::Streams.new(DATABASE)
-      messages = streams.latest(@client, 1).flat_map { |stream| streams.messages(stream) }
+      messages = streams.latest(@client, 1).flat_map { |stream| streams.messages(stream[:id]) }
       last = messages.map(&:time_us).max
       rows = messages.reject { |message| message.kind == "told" }.map { |message| [message.time_us, [message.kind.to_sym, 0, nil]] }
       Press::Replay.run(fitting, [*rows, [last, [:end, nil, nil]]]).select { |outcome| outcome.phase == "fire" }.map(&:gesture)

@@ -74,7 +74,10 @@ module Kippen
       assert_text "Bram Oduya-Lisle"
     end
 
+    # As when the notice of it is still on its way.
     def test_somebody_else_saves_in_between
+      browser.execute_cdp("Network.enable")
+      browser.execute_cdp("Network.setBlockedURLs", urls: ["*/live"])
       open_desk
       lane { click_button "Add a long-press" }
       save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "long_press_ms", value: 800) }
@@ -87,6 +90,8 @@ module Kippen
       click_button "Save mine on top of it"
       assert_text "Revision 3, saved"
       lane { assert_button "long-press: Answer the call, at 800 ms. Change" }
+    ensure
+      browser.execute_cdp("Network.setBlockedURLs", urls: [])
     end
 
     def test_a_gesture_is_taken_off_again

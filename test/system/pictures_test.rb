@@ -99,6 +99,11 @@ module Kippen
       assert_selector "table"
       picture "assign-table"
       find("label", text: "Lanes", exact_text: true).click
+      click_button "Revision 3, saved"
+      click_button "Revision 2", match: :first
+      assert_text "It changed"
+      picture "history"
+      click_button "Close"
       make_a_double_tap_impossible
     end
 

@@ -80,7 +80,7 @@ module Kippen
 
     def test_a_gamepad
       @script = browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: <<~JS)["identifier"]
-        const pad = { index: 0, timestamp: 0, buttons: [0, 1, 2].map(() => ({ pressed: false, value: 0 })) }
+        const pad = { index: 0, timestamp: 0, axes: [], buttons: [0, 1, 2].map(() => ({ pressed: false, value: 0 })) }
         window.pressPad = (button, pressed) => { pad.buttons[button] = { pressed, value: pressed ? 1 : 0 }; pad.timestamp = performance.now() }
         navigator.getGamepads = () => [pad]
       JS

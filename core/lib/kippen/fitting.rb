@@ -16,6 +16,7 @@ require_relative "fitting/want_edits"
 require_relative "fitting/device_edits"
 require_relative "fitting/taking_out"
 require_relative "fitting/copying"
+require_relative "fitting/differences"
 
 module Kippen
   # Everything that is set up for one client: hosts, devices with their buttons,

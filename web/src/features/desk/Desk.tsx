@@ -5,6 +5,7 @@ import { SavingProvider, type Spot } from '../../shared/fitting'
 import { AssignSheet, spotName, type Chosen } from '../assign'
 import { Bench, BenchProvider, HandSheet } from '../bench'
 import { DevicesSheet, DevicesStep, type DevicesSheetOf } from '../devices'
+import { HistorySheet } from '../history'
 import { JoinSheet } from '../joining'
 import { Lanes } from '../lanes'
 import { WantSheet, WantsStep } from '../wants'
@@ -15,12 +16,12 @@ import { Trail } from './Trail'
 import styles from './desk.module.css'
 import { usePaneKeys } from './usePaneKeys'
 
-/** What the side sheet is about; each belongs to a step, but those that go with the bench. */
+/** What the side sheet is about; each belongs to a step, but those of bench and history. */
 type Sheet =
   | { step: 'assign'; chosen: Chosen }
   | { step: 'devices'; sheet: DevicesSheetOf }
   | { step: 'wants'; want: string }
-  | { step: 'any'; of: 'join' | 'hand' }
+  | { step: 'any'; of: 'join' | 'hand' | 'history' }
 
 const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assign: 'Assign' }
 
@@ -54,7 +55,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
     <SavingProvider client={desk.id} revision={desk.revision.number}>
       <BenchProvider client={desk.id} buttons={buttons}>
         <div className={sheet ? styles.deskWithSheet : styles.desk}>
-          <Trail desk={desk} />
+          <Trail desk={desk} onHistory={() => setSheet({ step: 'any', of: 'history' })} />
           <Rail desk={desk} hidden={hidden} onHidden={setHidden} />
           <main className={styles.middle} data-pane tabIndex={-1} aria-label={MIDDLE[step]}>
             <SaveTrouble />
@@ -96,6 +97,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
           {sheet?.step === 'devices' && <DevicesSheet desk={desk} sheet={sheet.sheet} onClose={close} />}
           {sheet?.step === 'wants' && <WantSheet desk={desk} want={sheet.want} onClose={close} />}
           {sheet?.step === 'any' && sheet.of === 'join' && <JoinSheet desk={desk} onClose={close} />}
+          {sheet?.step === 'any' && sheet.of === 'history' && <HistorySheet desk={desk} onClose={close} />}
           {sheet?.step === 'any' && sheet.of === 'hand' && (
             <HandSheet desk={desk} buttons={buttons} onClose={close} />
           )}

@@ -1,6 +1,11 @@
+import { Button } from 'antd'
+import { useEffect, useRef } from 'react'
 import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
 import { useSaving, type SaveState } from '../../shared/fitting'
+import { useAccount, useMayChange } from '../../shared/session'
+import { useAnnounce } from '../../shared/ui'
+import { useSteps } from '../history'
 import { STEPS, type Step } from './steps'
 import styles from './desk.module.css'
 
@@ -31,8 +36,19 @@ function OpenCount({ count }: { count: number }) {
 }
 
 /** Whose desk it is, the steps in the order of the work, and whether all is saved. */
-export function Trail({ desk }: { desk: Desk }) {
+export function Trail({ desk, onHistory }: { desk: Desk; onHistory: () => void }) {
   const { state } = useSaving()
+  const { undo, redo } = useSteps(desk.id)
+  const mayChange = useMayChange()
+  const me = useAccount().name
+  const { author, number } = desk.revision
+  const announce = useAnnounce()
+  const seen = useRef(number)
+  // Whoever else saves: it is shown at once, and said.
+  useEffect(() => {
+    if (seen.current !== number && author !== me) announce(`${author} saved revision ${String(number)}.`)
+    seen.current = number
+  }, [number, author, me, announce])
   return (
     <header className={styles.trail} data-pane tabIndex={-1} aria-label="Trail">
       <Link className={styles.back} to="/">
@@ -54,12 +70,25 @@ export function Trail({ desk }: { desk: Desk }) {
           ))}
         </ol>
       </nav>
-      <p className={styles.revision} data-save={state.kind}>
+      {mayChange && (
+        <div className={styles.undo}>
+          <Button ghost disabled={!undo} aria-keyshortcuts="Control+Z" onClick={undo}>
+            Undo
+          </Button>
+          <Button ghost disabled={!redo} aria-keyshortcuts="Control+Shift+Z" onClick={redo}>
+            Redo
+          </Button>
+        </div>
+      )}
+      <button type="button" className={styles.revision} data-save={state.kind} onClick={onHistory}>
         <strong>
           Revision {desk.revision.number}, {SAVE_WORDS[state.kind]}
         </strong>
-        <span>{TIME.format(new Date(desk.revision.created_at))}</span>
-      </p>
+        <span>
+          {TIME.format(new Date(desk.revision.created_at))}
+          {author !== me && `, ${author}`}
+        </span>
+      </button>
     </header>
   )
 }

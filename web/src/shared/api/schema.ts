@@ -587,7 +587,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/clients/{client}/revisions": {
+    "/api/clients/{client}/differences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What differs between two revisions, in words */
+        get: operations["getDifferences"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/steps": {
         parameters: {
             query?: never;
             header?: never;
@@ -597,6 +616,26 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
+        put?: never;
+        /** Takes the last change back, makes it again, or brings any revision back; each as a new revision */
+        post: operations["stepInHistory"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What was saved, newest first, fifty at a time; and what undo and redo would do */
+        get: operations["listRevisions"];
         put?: never;
         /** Makes one change and saves it as the next revision */
         post: operations["saveChange"];
@@ -2312,6 +2351,104 @@ export interface operations {
                         place: string;
                         mode: string;
                         lanes: components["schemas"]["Lane"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getDifferences: {
+        parameters: {
+            query: {
+                from: number;
+                to: number;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A sentence a difference */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        words: string[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    stepInHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {unknown} */
+                    step: "undo" | "redo" | "restore";
+                    /** @description The revision that is shown */
+                    parent: number;
+                    /** @description Which revision to bring back */
+                    number?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description Saved */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revision: components["schemas"]["Revision"];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listRevisions: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The revisions */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revisions: (components["schemas"]["Revision"] & {
+                            /** @enum {unknown} */
+                            how: "change" | "undo" | "redo" | "restore";
+                        })[];
+                        /** @description The revision that an undo would take back */
+                        undo: number | null;
+                        /** @description The revision that a redo would bring again */
+                        redo: number | null;
                     };
                 };
             };

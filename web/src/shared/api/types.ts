@@ -19,6 +19,11 @@ export type Stretch = Schemas['Stretch']
 export type Gesture = Schemas['Gesture']
 export type LaneGesture = Schemas['LaneGesture']
 export type Change = Schemas['Change']
+/** Back, forward again, or to a revision. */
+export interface HistoryStep {
+  step: 'undo' | 'redo' | 'restore'
+  number?: number
+}
 export type ButtonChange = Schemas['ButtonChange']
 export type CatalogueAction = Schemas['CatalogueAction']
 export type Revision = Schemas['Revision']

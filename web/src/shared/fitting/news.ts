@@ -11,6 +11,7 @@ const WITH_THE_FITTING = [
   'matches',
   'clients',
   'joins',
+  'history',
 ]
 
 /** What is asked anew when a fitting has changed. */

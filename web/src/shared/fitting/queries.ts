@@ -78,3 +78,29 @@ export function useHeard(client: string, source: string) {
     staleTime: 30_000,
   })
 }
+
+/** What was saved, and what undo and redo would do. */
+export function useHistory(client: string) {
+  return useQuery({
+    queryKey: ['history', client],
+    queryFn: () =>
+      must(api.GET('/api/clients/{client}/revisions', { params: { path: { client }, query: {} } })),
+  })
+}
+
+/** What differs between two revisions, in words. */
+export function useDifferences(client: string, from: number | undefined, to: number | undefined) {
+  return useQuery({
+    queryKey: ['differences', client, from, to],
+    enabled: from !== undefined && to !== undefined,
+    queryFn: async () =>
+      (
+        await must(
+          api.GET('/api/clients/{client}/differences', {
+            params: { path: { client }, query: { from: from ?? 1, to: to ?? 1 } },
+          }),
+        )
+      ).words,
+    staleTime: Infinity,
+  })
+}

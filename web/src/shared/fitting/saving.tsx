@@ -1,19 +1,22 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { createContext, useCallback, useContext, useMemo, type ReactNode } from 'react'
-import { api, must, Refused, type Change, type Revision } from '../api'
+import { api, must, Refused, type Change, type HistoryStep, type Revision } from '../api'
 import { ofTheFitting } from './news'
+
+/** What can be saved: a change, or a step in the history. */
+export type Made = Change | HistoryStep
 
 /** Where a change stands: the trail says "saved" only when the server has. */
 export type SaveState =
   | { kind: 'saved' }
   | { kind: 'saving' }
-  | { kind: 'conflict'; change: Change; newest: Revision }
-  | { kind: 'failed'; change: Change; why: string }
+  | { kind: 'conflict'; change: Made; newest: Revision }
+  | { kind: 'failed'; change: Made; why: string }
 
 interface Saving {
   state: SaveState
   /** Saves one change on the revision shown. Resolves to the new revision; rejects with Refused. */
-  save: (change: Change, onRevision?: number) => Promise<Revision>
+  save: (change: Made, onRevision?: number) => Promise<Revision>
   dismiss: () => void
 }
 
@@ -26,7 +29,7 @@ export function useSaving(): Saving {
 }
 
 interface Order {
-  change: Change
+  change: Made
   parent: number
 }
 
@@ -46,11 +49,14 @@ export function SavingProvider(props: { client: string; revision: number; childr
     // One after another: a change made while one is on its way is saved on top of it.
     scope: { id: `save-${client}` },
     mutationFn: async ({ change, parent }: Order) => {
+      const params = { path: { client } }
       const answer = await must(
-        api.POST('/api/clients/{client}/revisions', {
-          params: { path: { client } },
-          body: { parent, change },
-        }),
+        'step' in change && !('kind' in change)
+          ? api.POST('/api/clients/{client}/steps', { params, body: { parent, ...change } })
+          : api.POST('/api/clients/{client}/revisions', {
+              params,
+              body: { parent, change: change as Change },
+            }),
       )
       return answer.revision
     },
@@ -58,7 +64,7 @@ export function SavingProvider(props: { client: string; revision: number; childr
   })
   const { mutateAsync, reset } = mutation
   const save = useCallback(
-    (change: Change, onRevision?: number) => mutateAsync({ change, parent: onRevision ?? revision }),
+    (change: Made, onRevision?: number) => mutateAsync({ change, parent: onRevision ?? revision }),
     [mutateAsync, revision],
   )
   const state = stateOf(mutation)

@@ -1,14 +1,13 @@
 import { useCallback } from 'react'
-import type { Change } from '../api'
 import { useAnnounce } from '../ui'
-import { useSaving } from './saving'
+import { useSaving, type Made } from './saving'
 
 /** Saves a change and says so. True once it is saved; a refusal stays with the desk, which tells it. */
 export function useChange() {
   const { save, state } = useSaving()
   const announce = useAnnounce()
   const change = useCallback(
-    async (made: Change, said: string): Promise<boolean> => {
+    async (made: Made, said: string): Promise<boolean> => {
       try {
         const revision = await save(made)
         announce(`${said} Saved as revision ${String(revision.number)}.`)

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "by_keyboard"
+
+module Kippen
+  # Undo through reload, any revision brought back, two at once.
+  class HistoryStoriesTest < SystemTest
+    include ByKeyboard
+
+    def assign(gesture, words)
+      lane { click_button "Add a #{gesture}" }
+      assert_selector "aside"
+      press(words, :tab, :space)
+      click_button "Put it on the #{gesture}"
+      assert_no_selector "aside"
+    end
+
+    def test_undo_through_reload_by_keyboard
+      open_desk
+      assign("double-tap", "packet mark")
+      assign("long-press", "answer")
+      assert_text "Revision 3, saved"
+      visit page.current_url
+      lane { assert_text "Answer the call" }
+      press([:control, "z"])
+      assert_text "Revision 4, saved"
+      lane { assert_no_text "Answer the call" }
+      visit page.current_url
+      lane { assert_text "Mark the packet" }
+      press([:control, "z"])
+      assert_text "Revision 5, saved"
+      lane { assert_no_text "Mark the packet" }
+      assert_button "Undo", disabled: true
+      press([:control, :shift, "z"])
+      press([:control, :shift, "z"]) if page.has_text?("Revision 6, saved")
+      assert_text "Revision 7, saved"
+      lane { assert_text "Answer the call" }
+      assert_button "Redo", disabled: true
+    end
+
+    def test_any_revision_is_compared_and_brought_back
+      open_desk
+      assign("double-tap", "packet mark")
+      assign("long-press", "answer")
+      click_button "Revision 3, saved"
+      assert_selector "aside h2", text: "What was saved"
+      click_button "Revision 1", match: :first
+      within("section[aria-label='Since then']") do
+        assert_text "Pocket phone, Edge key, double-tap: Mark the packet."
+        assert_text "Pocket phone, Edge key, long-press: Answer the call."
+      end
+      assert_accessible
+      click_button "Bring revision 1 back"
+      assert_text "Revision 4, saved"
+      lane { assert_no_text "Answer the call" }
+      click_button "Undo"
+      assert_text "Revision 5, saved"
+      lane { assert_text "Answer the call" }
+    end
+
+    # What another saves is shown here without loading anew, and undo takes back that.
+    def test_somebody_else_saves_and_it_is_shown_at_once
+      open_desk
+      save { |fitting| Fitting::Edit.assign(fitting, button: EDGE, gesture: "long_press", action: ACTIONS["long_press"]) }
+      lane { assert_text "Answer the call" }
+      assert_text "Revision 2, saved"
+      assert_text "Another specialist saved revision 2."
+    end
+  end
+end

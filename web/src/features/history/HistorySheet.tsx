@@ -1,0 +1,95 @@
+import { Button } from 'antd'
+import { useState } from 'react'
+import type { Desk } from '../../shared/api'
+import { useChange, useDifferences, useHistory } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
+import { SideSheet } from '../../shared/ui'
+import styles from './history.module.css'
+
+const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+
+type Saved = NonNullable<ReturnType<typeof useHistory>['data']>['revisions'][number]
+
+/** Everything that was saved, newest first: what each changed, and the way back to it. */
+export function HistorySheet({ desk, onClose }: { desk: Desk; onClose: () => void }) {
+  const history = useHistory(desk.id)
+  const [open, setOpen] = useState<number>()
+  return (
+    <SideSheet title="What was saved" onClose={onClose}>
+      {history.error && <p role="alert">{history.error.message}</p>}
+      <ol className={styles.revisions}>
+        {(history.data?.revisions ?? []).map((saved) => (
+          <li key={saved.number} data-now={saved.number === desk.revision.number}>
+            <Button
+              type="text"
+              className={styles.head ?? ''}
+              aria-expanded={open === saved.number}
+              onClick={() => setOpen(open === saved.number ? undefined : saved.number)}
+            >
+              <strong>Revision {saved.number}</strong>
+              <span>
+                {saved.author}, {WHEN.format(new Date(saved.created_at))}
+              </span>
+            </Button>
+            {saved.note && <p>{saved.note}</p>}
+            {open === saved.number && <Details desk={desk} saved={saved} />}
+          </li>
+        ))}
+      </ol>
+    </SideSheet>
+  )
+}
+
+function Details({ desk, saved }: { desk: Desk; saved: Saved }) {
+  const now = desk.revision.number
+  const mayChange = useMayChange()
+  const { change, busy } = useChange()
+  return (
+    <div className={styles.details}>
+      {saved.parent !== null && (
+        <Words title="It changed" client={desk.id} from={saved.parent} to={saved.number} none="nothing" />
+      )}
+      {saved.number !== now && (
+        <>
+          <Words
+            title="Since then"
+            client={desk.id}
+            from={saved.number}
+            to={now}
+            none="nothing: it is as it is now"
+          />
+          {mayChange && (
+            <Button
+              disabled={busy}
+              onClick={() =>
+                void change(
+                  { step: 'restore', number: saved.number },
+                  `Revision ${String(saved.number)} is back.`,
+                )
+              }
+            >
+              Bring revision {saved.number} back
+            </Button>
+          )}
+        </>
+      )}
+    </div>
+  )
+}
+
+function Words(props: { title: string; client: string; from: number; to: number; none: string }) {
+  const { title, client, from, to, none } = props
+  const words = useDifferences(client, from, to)
+  return (
+    <section aria-label={title}>
+      <h3>{title}</h3>
+      {words.error && <p role="alert">{words.error.message}</p>}
+      {words.data?.length === 0 && <p>{none}</p>}
+      <ul>
+        {(words.data ?? []).map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,2 @@
+export { HistorySheet } from './HistorySheet'
+export { useSteps } from './useSteps'
