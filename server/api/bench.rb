@@ -46,7 +46,7 @@ module Kippen
         reader = app.streams.reader(fitting, stream[:listener_id]) if stream[:raw]
         replayed = reader ? reader.messages(messages) : messages
         RenderBench.new(fitting).view(stream, Press::Bench.view(fitting, replayed), messages, from_us)
-          .merge("listener" => stream[:name], "heard" => RenderBench.heard(messages, reader, fitting))
+          .merge("listener" => stream[:name], "listener_id" => stream[:listener_id], "heard" => RenderBench.heard(messages, reader, fitting))
       end
 
       # Takes the contract's messages; returns Press::Bench::Messages. Raises Invalid with

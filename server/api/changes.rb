@@ -24,7 +24,7 @@ module Kippen
       end
 
       MAKERS = {
-        "assign" => :assign, "clear" => :clear, "timing" => :timing, "client" => :client, "want" => :want, "remove_want" => :remove_want,
+        "assign" => :assign, "clear" => :clear, "timing" => :timing, "switch" => :switch, "client" => :client, "want" => :want, "remove_want" => :remove_want,
         "host" => :host, "remove_host" => :remove_host, "add_device" => :add_device, "device" => :device, "take_out" => :take_out,
         "bring_back" => :bring_back, "add_button" => :add_button, "button" => :button, "ready" => :ready, "copy" => :copy, "cut" => :cut
       }.freeze
@@ -36,6 +36,10 @@ module Kippen
       def clear(change) = Fitting::Edit.clear(@fitting, button: own(change["button"]), gesture: change["gesture"], **Changes.spot(change))
 
       def timing(change) = Fitting::Edit.set_timing(@fitting, button: own(change["button"]), setting: change["setting"], value: change["value"])
+
+      def switch(change)
+        Fitting::Edit.switch(@fitting, button: own(change["button"]), gesture: change["gesture"], off: change["off"], **Changes.spot(change))
+      end
 
       def client(change) = Fitting::WantEdits.describe(@fitting, name: change["name"], about: change["about"])
       def want(change) = Fitting::WantEdits.put(@fitting, change["want"])

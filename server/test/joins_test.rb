@@ -106,7 +106,7 @@ module Kippen
       join
       assert_problem 429
       assert_match(/too many wrong codes/, answer["detail"])
-      DATABASE[:join_failures].update(at: Time.now - 601)
+      DATABASE[:join_failures].update(at: Time.now - 3600)
       Server::Rates::COUNTERS.clear
       join
       assert_equal 201, status

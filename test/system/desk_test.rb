@@ -124,5 +124,37 @@ module Kippen
       click_button "Pocket phone"
       assert_text "Choose a device on the left to see its buttons."
     end
+
+    def test_an_assignment_is_switched_off_and_on_again
+      give_three_jobs
+      open_desk
+      lane { click_button "long-press: Answer the call" }
+      click_button "Switch “Answer the call” off"
+      assert_text "Revision 4, saved"
+      lane { assert_button "long-press: Answer the call, off. Change" }
+      lane { click_button "long-press: Answer the call" }
+      assert_accessible
+      click_button "Switch “Answer the call” on"
+      lane { assert_button "long-press: Answer the call, at 500 ms. Change" }
+    end
+
+    def test_what_must_be_known_of_a_button_is_said_before_it_gets_something_to_do
+      demo("ottoline")
+      open_step("assign")
+      within("section[aria-label='Remote, Power']") { click_button "Add a long-press" }
+      within("aside") do
+        assert_text "This button can’t be given anything: The television listens to it even when asleep"
+        choose "Louder", allow_label_click: true
+        assert_button "Put it on the long-press", disabled: true
+        click_button "Close"
+      end
+      within("section[aria-label='Remote, First branded key']") { click_button "Add a long-press" }
+      within("aside") do
+        assert_text "“Opens Wrenbox” can’t be held back: it happens as well."
+        choose "tap", allow_label_click: true
+        assert_text "Taken by Wrenbox."
+        assert_accessible
+      end
+    end
   end
 end

@@ -54,6 +54,22 @@ module Kippen
       within("section[aria-label='Heard on Her tablet']") { assert_text "Elbow switch, Switch" }
     end
 
+    # What it hears there is said to stand for a button here; the press that was made is decided anew.
+    def test_what_a_joined_device_hears_is_bound_from_the_desk
+      join
+      there { press_key("F9", 0.05) }
+      click_button "Close"
+      find("label", text: "Find a button").click
+      within("section[aria-label='Heard on Her tablet']") do
+        assert_text "No button of this client is known by it."
+        find("input[role=combobox]").click
+      end
+      find(".ant-select-item-option", text: "Cheek switch, Switch").click
+      bench { assert_text "Cheek switch, Switch, on Her tablet" }
+      there { press_key("F9", 0.05) }
+      within("section[aria-label='Heard on Her tablet']") { assert_selector "p", text: "Cheek switch, Switch" }
+    end
+
     # Presses made while the way is down arrive when it is up again, each once.
     def test_a_dropped_connection_loses_nothing
       join

@@ -58,5 +58,15 @@ module Kippen
       assign(before, "long_press")
       assert_equal document, before.document
     end
+
+    def test_an_assignment_is_switched_off_kept_and_on_again
+      with = fitting("assignments" => [assignment("tap"), assignment("long_press", place: "letters")], "places" => [{ "id" => "letters", "app" => "rookery" }])
+      off = Fitting::Edit.switch(with, button: OK, gesture: "long_press", place: "letters", off: true)
+      assert_equal [false, true], off.assignments.map(&:off)
+      assert_equal with.document, Fitting::Edit.switch(off, button: OK, gesture: "long_press", place: "letters", off: false).document
+      assert_equal([["/assignments", "no long_press is assigned to remote/ok there"]], faults do
+        Fitting::Edit.switch(with, button: OK, gesture: "long_press", off: true)
+      end)
+    end
   end
 end

@@ -41,6 +41,17 @@ module Kippen
         fitting.with("assignments" => list)
       end
 
+      # Switches an assignment off, which keeps it, or on again.
+      def self.switch(fitting, button:, gesture:, off:, place: EVERYWHERE, mode: BASE)
+        spot = Spot.new(button, place, mode)
+        list = assignments(fitting)
+        index = list.index { |item| spot.at?(item) && item["gesture"] == gesture }
+        raise Invalid.at("/assignments", "no #{gesture} is assigned to #{button} there") unless index
+
+        list[index] = off ? list[index].merge("off" => true) : list[index].except("off")
+        fitting.with("assignments" => list)
+      end
+
       # Sets one timing value of one button. setting – a name of Timing::SETTINGS.
       def self.set_timing(fitting, button:, setting:, value:)
         raise Invalid.at("/setting", "unknown setting #{Faults.show(setting)}") unless Timing::SETTINGS.key?(setting)

@@ -4,6 +4,7 @@ import type { ButtonChange, CatalogueAction, Desk, Gesture } from '../../shared/
 import { useActions, useLanes, usePreview, useSaving, type Spot } from '../../shared/fitting'
 import { GestureMark, useAnnounce, useEscape } from '../../shared/ui'
 import type { Chosen } from './chosen'
+import { Cautions, useFacts } from './Cautions'
 import { matching } from './search'
 import { WhatChanges } from './WhatChanges'
 import styles from './assign.module.css'
@@ -47,6 +48,7 @@ export function AssignSheet({ desk, spot, chosen, onClose }: Props) {
     chips.find((chip) => chip.gesture === gesture || (gesture === 'tap' && chip.gesture === 'builtin'))
   const at = { button: button.ref, gesture, place: spot.place, mode: spot.mode }
   const change: ButtonChange | undefined = picked && { kind: 'assign', ...at, action: picked.action }
+  const fixed = useFacts(desk.id, button.ref)?.is === 'fixed'
   const preview = usePreview(desk.id, change, desk.revision.number)
 
   const commit = async (done: ButtonChange, said: string) => {
@@ -102,6 +104,7 @@ export function AssignSheet({ desk, spot, chosen, onClose }: Props) {
         onPick={setPicked}
         words={words}
       />
+      <Cautions client={desk.id} button={button.ref} gesture={gesture} />
       {change && (
         <WhatChanges
           waits={preview.data?.waits ?? []}
@@ -113,7 +116,7 @@ export function AssignSheet({ desk, spot, chosen, onClose }: Props) {
         <Button
           type="primary"
           block
-          disabled={!change || preview.isError}
+          disabled={!change || preview.isError || fixed}
           onClick={() => {
             if (change) void commit(change, `${button.name}, ${wordOf(gesture)}: ${picked?.name ?? ''}.`)
           }}
@@ -128,6 +131,19 @@ export function AssignSheet({ desk, spot, chosen, onClose }: Props) {
             }
           >
             Take off “{there.name}”
+          </Button>
+        )}
+        {there && (
+          <Button
+            block
+            onClick={() =>
+              void commit(
+                { kind: 'switch', ...at, off: !there.off },
+                `${button.name}, ${wordOf(gesture)}: switched ${there.off ? 'on' : 'off'}.`,
+              )
+            }
+          >
+            {there.off ? `Switch “${there.name}” on` : `Switch “${there.name}” off`}
           </Button>
         )}
       </div>

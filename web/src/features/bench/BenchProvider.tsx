@@ -8,7 +8,7 @@ import { plugIn, type Heard } from './hearing'
 import { pressed, released, settled, type LiveByButton } from './live'
 import { isPrimary, KEPT_KEYS, sourceName } from './sources'
 import { StreamSender } from './streamSender'
-import { useElsewhere } from './useElsewhere'
+import { useBindElsewhere, useElsewhere } from './useElsewhere'
 import { useListener } from './useListener'
 import { useListeningEnds } from './useListeningEnds'
 import { useTiles } from './useTiles'
@@ -124,13 +124,16 @@ export function BenchProvider({ client, buttons, children }: Props) {
     (button: Button) => new Map([...bindings].filter(([, ref]) => ref !== button.ref)),
     [bindings],
   )
+  const bindElsewhere = useBindElsewhere(client, setTrouble)
   const bindTo = useCallback(
-    (source: string, button: Button) =>
-      void change(
-        without(button).set(source, button.ref),
-        `${sourceName(source)} stands for ${button.name}.`,
-      ),
-    [change, without],
+    (source: string, button: Button, other?: string) =>
+      void (other
+        ? bindElsewhere(other, source, button)
+        : change(
+            without(button).set(source, button.ref),
+            `${sourceName(source)} stands for ${button.name}.`,
+          )),
+    [change, without, bindElsewhere],
   )
   const unbind = useCallback(
     (button: Button) => void change(without(button), `Nothing stands for ${button.name} any more.`),

@@ -9,7 +9,7 @@ export type BenchMode =
   { kind: 'off' } | { kind: 'on' } | { kind: 'finding' } | { kind: 'binding'; button: Button }
 
 /** What another listener has heard. */
-export type Elsewhere = Pick<BenchView, 'stream' | 'listener' | 'heard'>
+export type Elsewhere = Pick<BenchView, 'stream' | 'listener' | 'listener_id' | 'heard'>
 
 export interface BenchState {
   mode: BenchMode
@@ -29,7 +29,8 @@ export interface BenchState {
   find: () => void
   stop: () => void
   bind: (button: Button) => void
-  bindTo: (source: string, button: Button) => void
+  /** Says what a source stands for: on this browser, or on another listener. */
+  bindTo: (source: string, button: Button, listener?: string) => void
   unbind: (button: Button) => void
 }
 

@@ -4,6 +4,7 @@ import type { BenchView } from '../../shared/api'
 export const emptyView = (stream: string, received: number, more: Partial<BenchView> = {}): BenchView => ({
   stream,
   listener: 'This browser',
+  listener_id: 'l1',
   heard: [],
   revision: 1,
   received,

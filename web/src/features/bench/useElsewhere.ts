@@ -1,5 +1,7 @@
+import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useRef, useState } from 'react'
-import { api, must, Refused, type BenchView } from '../../shared/api'
+import { api, must, Refused, type BenchView, type Button } from '../../shared/api'
+import { useAnnounce } from '../../shared/ui'
 import type { Elsewhere } from './benchContext'
 
 const MOST = 4
@@ -32,4 +34,27 @@ export function useElsewhere(onView: (view: BenchView) => void) {
     [onView],
   )
   return { elsewhere, look }
+}
+
+/** Says what a source of another listener stands for; presses already heard are decided anew. */
+export function useBindElsewhere(client: string, onTrouble: (words: string | undefined) => void) {
+  const queries = useQueryClient()
+  const announce = useAnnounce()
+  return useCallback(
+    async (listener: string, source: string, button: Button) => {
+      const params = { path: { listener } }
+      try {
+        const { bindings } = await must(api.GET('/api/listeners/{listener}', { params }))
+        const others = bindings.filter((one) => one.heard !== source && one.button !== button.ref)
+        const body = { bindings: [...others, { heard: source, button: button.ref }] }
+        await must(api.PUT('/api/listeners/{listener}/bindings', { params, body }))
+        await queries.invalidateQueries({ queryKey: ['bench', client] })
+        onTrouble(undefined)
+        announce(`It stands for ${button.name} there.`)
+      } catch (error) {
+        onTrouble(error instanceof Error ? error.message : 'The binding could not be saved.')
+      }
+    },
+    [client, queries, announce, onTrouble],
+  )
 }

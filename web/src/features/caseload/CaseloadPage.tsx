@@ -3,7 +3,7 @@ import { useDeferredValue, useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import type { Client } from '../../shared/api'
 import { useAccount, useMayChange } from '../../shared/session'
-import { PageFrame, useAnnounce } from '../../shared/ui'
+import { Nothing, PageFrame, useAnnounce } from '../../shared/ui'
 import { openWords, seenWords } from './words'
 import { ClientSheet } from './ClientSheet'
 import { NewClient } from './NewClient'
@@ -41,13 +41,13 @@ export function CaseloadPage() {
           </div>
           {caseload.error && <p role="alert">{caseload.error.message}</p>}
           {loaded && count === 0 && (
-            <p className={styles.none}>
+            <Nothing>
               {search
                 ? `No client has “${search.trim()}” in name or description.`
                 : mayChange
                   ? 'No client here yet. Take one in on the right.'
                   : 'No client has been named to you yet. A lead of your service can do that.'}
-            </p>
+            </Nothing>
           )}
           <ul className={styles.list}>
             {clients.map((client) => (

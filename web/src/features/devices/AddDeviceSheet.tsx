@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react'
 import type { Desk, DeviceFacts, Kind } from '../../shared/api'
 import { useChange, useDevices, useKinds } from '../../shared/fitting'
 import { DeviceDrawing, Field, SideSheet } from '../../shared/ui'
+import { HowWorked } from './HowWorked'
 import styles from './devices.module.css'
 
 const fits = (kind: Kind, words: string) => {
@@ -140,15 +141,7 @@ function Placing(props: Props & { kind: Kind; onBack: () => void }) {
           <Input {...text('version')} maxLength={40} />
         </Field>
       )}
-      <Field label="Worked with">
-        <Input {...text('worked_with')} placeholder="left thumb, head …" />
-      </Field>
-      <Field label="Mounting">
-        <Input {...text('mounting')} />
-      </Field>
-      <Field label="Posture">
-        <Input {...text('posture')} />
-      </Field>
+      <HowWorked value={given} onChange={(name, words) => setGiven({ ...given, [name]: words })} />
       <Button type="primary" htmlType="submit" loading={busy}>
         Add it
       </Button>

@@ -106,6 +106,18 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
             )}
             <Button
               disabled={busy}
+              aria-label={`${button.off ? 'Switch on' : 'Switch off'} ${button.name}`}
+              onClick={() =>
+                void change(
+                  { kind: 'button', button: button.ref, set: { off: !button.off } },
+                  `${button.name} is ${button.off ? 'on' : 'off'}.`,
+                )
+              }
+            >
+              {button.off ? 'Switch on' : 'Switch off'}
+            </Button>
+            <Button
+              disabled={busy}
               aria-label={`Take out ${button.name}`}
               onClick={() =>
                 void change({ kind: 'take_out', id: button.ref }, `${button.name} is taken out.`)

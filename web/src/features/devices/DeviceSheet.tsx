@@ -3,8 +3,7 @@ import { useState, type FormEvent } from 'react'
 import type { Desk, DeviceFacts } from '../../shared/api'
 import { useChange, useDevices } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
-
-type Words = 'version' | 'worked_with' | 'mounting' | 'posture'
+import { HowWorked } from './HowWorked'
 
 /** What is known of one device: its name, host, seat, version, and how it is worked. */
 export function DeviceSheet(props: { desk: Desk; id: string; onClose: () => void }) {
@@ -23,12 +22,6 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
     worked_with: device.worked_with,
     mounting: device.mounting,
     posture: device.posture,
-  })
-  const text = (name: Words) => ({
-    value: given[name] ?? '',
-    maxLength: 120,
-    onChange: (event: { target: { value: string } }) =>
-      setGiven({ ...given, [name]: event.target.value || null }),
   })
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
@@ -74,17 +67,13 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
           </Field>
         )}
         <Field label="Version" hint="When it changes, steps that depend on it come back.">
-          <Input {...text('version')} maxLength={40} />
+          <Input
+            maxLength={40}
+            value={given.version ?? ''}
+            onChange={(event) => setGiven({ ...given, version: event.target.value || null })}
+          />
         </Field>
-        <Field label="Worked with">
-          <Input {...text('worked_with')} />
-        </Field>
-        <Field label="Mounting">
-          <Input {...text('mounting')} />
-        </Field>
-        <Field label="Posture">
-          <Input {...text('posture')} />
-        </Field>
+        <HowWorked value={given} onChange={(name, words) => setGiven({ ...given, [name]: words || null })} />
         <Button type="primary" htmlType="submit" loading={busy}>
           Save
         </Button>

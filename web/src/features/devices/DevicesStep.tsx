@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { Button as ButtonData, Desk, DeviceFacts, Host } from '../../shared/api'
 import { useDevices } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
+import { Nothing } from '../../shared/ui'
 import { FindView } from '../find'
 import { DeviceCard } from './DeviceCard'
 import { TakenOut } from './TakenOut'
@@ -76,9 +77,9 @@ export function DevicesStep({ desk, shown, onSheet, onAssign }: Props) {
               />
             ))}
           {desk.hosts.every((host) => host.id === '') && (
-            <p className={styles.none}>
+            <Nothing>
               Begin with a host: the computer, tablet, phone or television that the devices are connected to.
-            </p>
+            </Nothing>
           )}
           <TakenOut items={answer.data.taken_out} />
         </>

@@ -79,6 +79,7 @@ export function FindView({ desk, devices, onAssign }: Props) {
                 down={heard.down}
                 level={undefined}
                 kind="contact"
+                elsewhere={{ listener: stream.listener_id, button: heard.button }}
                 large
                 onAssign={onAssign}
               />

@@ -14,6 +14,8 @@ interface Props {
   down: boolean
   level: number | undefined
   kind: FoundSource['kind']
+  /** Heard on another listener, and what it stands for there. */
+  elsewhere?: { listener: string; button: string | null }
   large: boolean
   onAssign: (button: ButtonData) => void
 }
@@ -31,20 +33,25 @@ function verdict(heard: HeardSource, devices: DeviceFacts[]): string {
 
 /** One source that was heard: its name and codes, the button it is, what can be done with it. */
 export function FoundCard(props: Props) {
-  const { desk, devices, source, down, level, kind, large, onAssign } = props
+  const { desk, devices, source, down, level, kind, elsewhere, large, onAssign } = props
   const heard = useHeard(desk.id, source).data
   const { bindings } = useBench()
   const { change, busy } = useChange()
   const announce = useAnnounce()
   const all = devices.flatMap((device) => device.buttons)
-  const bound = all.find((button) => button.ref === bindings.get(source))
+  const standsFor = elsewhere ? elsewhere.button : bindings.get(source)
+  const bound = all.find((button) => button.ref === standsFor)
   const only = heard?.buttons.length === 1 ? heard.buttons[0] : undefined
   const button = bound ?? only?.button
   const facts = all.find((one) => one.ref === button?.ref)
   const drawn = desk.hosts
     .flatMap((host) => host.devices)
     .find((device) => device.id === button?.ref.split('/')[0])
-  const words = heard && (bound ? `stands for ${bound.name} on this browser` : verdict(heard, devices))
+  const words =
+    heard &&
+    (bound
+      ? `${devices.find((device) => bound.ref.startsWith(`${device.id}/`))?.name ?? ''}, ${bound.name}`
+      : verdict(heard, devices))
 
   useEffect(() => {
     if (large && heard && words) announce(`${heard.name}: ${words}`)
@@ -101,7 +108,16 @@ export function FoundCard(props: Props) {
             </Button>
           )}
         </div>
-        <NameIt devices={devices} source={source} kind={kind} known={button?.ref} />
+        {/* What a stand-in presses is a button already. */}
+        {!source.includes('/') && (
+          <NameIt
+            devices={devices}
+            source={source}
+            kind={kind}
+            known={button?.ref}
+            listener={elsewhere?.listener}
+          />
+        )}
       </div>
     </article>
   )

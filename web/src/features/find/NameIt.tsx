@@ -11,10 +11,12 @@ interface Props {
   source: string
   kind: FoundSource['kind']
   known: string | undefined
+  /** Another listener that heard it, or this browser. */
+  listener: string | undefined
 }
 
 /** Says which button a source is: one that is there, or a new one that gets a name. */
-export function NameIt({ devices, source, kind, known }: Props) {
+export function NameIt({ devices, source, kind, known, listener }: Props) {
   const { bindTo } = useBench()
   const { change, busy } = useChange()
   const [name, setName] = useState('')
@@ -41,7 +43,7 @@ export function NameIt({ devices, source, kind, known }: Props) {
           options={suits.map(({ value, label }) => ({ value, label }))}
           onChange={(ref: string) => {
             const chosen = suits.find((one) => one.value === ref)
-            if (chosen) bindTo(source, chosen.button)
+            if (chosen) bindTo(source, chosen.button, listener)
           }}
         />
       </Field>

@@ -1,10 +1,10 @@
-import { Button, Input, InputNumber, Select, type InputRef } from 'antd'
+import { Button, Input, type InputRef } from 'antd'
 import { useRef, useState, type FormEvent } from 'react'
 import type { WantFacts } from '../../shared/api'
 import { useActions, useChange } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import { matching } from '../assign'
-import { IMPORTANCE, WRONG } from './words'
+import { ActionField, ImportanceField, TimesField, WrongField } from './fields'
 import styles from './wants.module.css'
 
 const EMPTY = {
@@ -30,7 +30,7 @@ export function NewWant({ client }: { client: string }) {
     const meant = actions.data?.find((one) => one.id === chosen)?.action
     const want = { what: what.trim(), wrong, importance, times_a_day: times, action: meant ?? null }
     if (await change({ kind: 'want', want }, `Written down: ${want.what}.`)) {
-      setGiven({ ...EMPTY, wrong: 'nuisance' })
+      setGiven(EMPTY)
       setAction(undefined)
       field.current?.focus()
     }
@@ -51,41 +51,22 @@ export function NewWant({ client }: { client: string }) {
           onChange={(event) => setGiven({ ...given, what: event.target.value })}
         />
       </Field>
-      <Field label="Times a day">
-        <InputNumber
-          min={0}
-          max={1000}
-          precision={0}
-          value={given.times}
-          onChange={(times) => setGiven({ ...given, times })}
-        />
-      </Field>
-      <Field label="A wrong press">
-        <Select
-          value={given.wrong}
-          options={WRONG}
-          onChange={(wrong: WantFacts['wrong']) => setGiven({ ...given, wrong })}
-        />
-      </Field>
-      <Field label="It">
-        <Select
-          value={given.importance}
-          options={IMPORTANCE}
-          onChange={(importance: WantFacts['importance']) => setGiven({ ...given, importance })}
-        />
-      </Field>
-      <Field label="Done by the action">
-        <Select
-          showSearch
-          optionFilterProp="label"
-          value={chosen}
-          onChange={setAction}
-          options={[
-            { value: '', label: 'not known yet' },
-            ...(actions.data ?? []).map((one) => ({ value: one.id, label: one.name })),
-          ]}
-        />
-      </Field>
+      <TimesField
+        label="Times a day"
+        value={given.times}
+        onChange={(times) => setGiven({ ...given, times })}
+      />
+      <WrongField
+        label="A wrong press"
+        value={given.wrong}
+        onChange={(wrong) => setGiven({ ...given, wrong })}
+      />
+      <ImportanceField
+        label="It"
+        value={given.importance}
+        onChange={(importance) => setGiven({ ...given, importance })}
+      />
+      <ActionField label="Done by the action" value={chosen} onChange={setAction} />
       <Button type="primary" htmlType="submit" loading={busy} disabled={!given.what.trim()}>
         Write it down
       </Button>

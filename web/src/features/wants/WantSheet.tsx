@@ -1,9 +1,9 @@
-import { Button, Input, InputNumber, Select } from 'antd'
+import { Button, Input, Select } from 'antd'
 import { useState, type FormEvent } from 'react'
 import type { Desk, WantFacts } from '../../shared/api'
 import { useActions, useChange, useWants } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
-import { IMPORTANCE, WRONG } from './words'
+import { ActionField, ImportanceField, TimesField, WrongField } from './fields'
 
 /** Everything about one want. */
 export function WantSheet(props: { desk: Desk; want: string; onClose: () => void }) {
@@ -39,20 +39,13 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
             onChange={(event) => setGiven({ ...given, what: event.target.value })}
           />
         </Field>
-        <Field label="Done by the action">
-          <Select
-            showSearch
-            optionFilterProp="label"
-            value={chosen}
-            onChange={(id: string) =>
-              setGiven({ ...given, action: actions.data?.find((one) => one.id === id)?.action ?? null })
-            }
-            options={[
-              { value: '', label: 'not known yet' },
-              ...(actions.data ?? []).map((one) => ({ value: one.id, label: one.name })),
-            ]}
-          />
-        </Field>
+        <ActionField
+          label="Done by the action"
+          value={chosen}
+          onChange={(id) =>
+            setGiven({ ...given, action: actions.data?.find((one) => one.id === id)?.action ?? null })
+          }
+        />
         <Field label="Where">
           <Select
             value={given.place}
@@ -68,29 +61,21 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
             options={desk.hosts.map((host) => ({ value: host.id, label: host.name }))}
           />
         </Field>
-        <Field label="Times a day">
-          <InputNumber
-            min={0}
-            max={1000}
-            precision={0}
-            value={given.times_a_day}
-            onChange={(times_a_day) => setGiven({ ...given, times_a_day })}
-          />
-        </Field>
-        <Field label="A wrong press">
-          <Select
-            value={given.wrong}
-            options={WRONG}
-            onChange={(wrong: WantFacts['wrong']) => setGiven({ ...given, wrong })}
-          />
-        </Field>
-        <Field label="How important">
-          <Select
-            value={given.importance}
-            options={IMPORTANCE}
-            onChange={(importance: WantFacts['importance']) => setGiven({ ...given, importance })}
-          />
-        </Field>
+        <TimesField
+          label="Times a day"
+          value={given.times_a_day}
+          onChange={(times_a_day) => setGiven({ ...given, times_a_day })}
+        />
+        <WrongField
+          label="A wrong press"
+          value={given.wrong}
+          onChange={(wrong) => setGiven({ ...given, wrong })}
+        />
+        <ImportanceField
+          label="How important"
+          value={given.importance}
+          onChange={(importance) => setGiven({ ...given, importance })}
+        />
         <Field label="Asked for by">
           <Input
             maxLength={120}

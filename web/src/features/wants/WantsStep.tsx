@@ -2,6 +2,7 @@ import { Button } from 'antd'
 import type { Desk, WantFacts } from '../../shared/api'
 import { useWants } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
+import { Nothing } from '../../shared/ui'
 import { NewWant } from './NewWant'
 import { stateWords, timesWords, wrongWords } from './words'
 import styles from './wants.module.css'
@@ -30,9 +31,9 @@ export function WantsStep({ desk, chosen, onChoose }: Props) {
       {mayChange && <NewWant client={desk.id} />}
       {wants.error && <p role="alert">{wants.error.message}</p>}
       {wants.data?.length === 0 && (
-        <p className={styles.none}>
+        <Nothing>
           Nothing written down yet. Ask what they would do first if one button did it, and how often.
-        </p>
+        </Nothing>
       )}
       <ol className={styles.wants}>
         {(wants.data ?? []).map((want) => (

@@ -1285,6 +1285,14 @@ export interface components {
             mode?: string;
         } | {
             /** @constant */
+            kind: "switch";
+            button: string;
+            gesture: components["schemas"]["Gesture"];
+            place?: string;
+            mode?: string;
+            off: boolean;
+        } | {
+            /** @constant */
             kind: "timing";
             button: string;
             setting: string;
@@ -1316,6 +1324,8 @@ export interface components {
             stream: string;
             /** @description What the listener calls itself */
             listener: string;
+            /** Format: uuid */
+            listener_id: string;
             /** @description The sources that were heard, the latest first */
             heard: {
                 source: string;
