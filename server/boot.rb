@@ -15,7 +15,10 @@ module Kippen
     DATA = File.join(ROOT, "core", "data")
     KINDS = Kinds.read(Dir[File.join(DATA, "kinds", "*.json")].map { |file| File.read(file) })
     CODES = Kinds::Codes.read(*%w[keys buttons].map { |name| File.read(File.join(DATA, "codes", "#{name}.json")) })
-    CATALOGUE = Catalogue.read(File.read(File.join(DATA, "actions.json")))
+    CATALOGUE = Catalogue.read(Dir[File.join(DATA, "actions", "*.json")].map { |file| File.read(file) }, File.read(File.join(DATA, "apps.json")))
+    COMBINATIONS = Catalogue::Combinations.read(CATALOGUE, *%w[apps kept-combinations].map { |name| File.read(File.join(DATA, "#{name}.json")) })
+    ARRANGEMENTS = Arrangements.read(File.read(File.join(DATA, "arrangements.json")))
+    SETTINGS = Settings.read(File.read(File.join(DATA, "settings.json")))
   end
 end
 

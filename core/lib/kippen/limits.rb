@@ -19,6 +19,10 @@ module Kippen
     TAKEN_OUT = 500
     STEPS = 100
     CODES = 20
+    SETTINGS = 50
+    ARRANGEMENTS = 100
+    # Changes made as one.
+    SEVERAL = 500
     NAME_CHARACTERS = 120
     TRACE_FIELD_CHARACTERS = 200
     LATEST_US = 2**53

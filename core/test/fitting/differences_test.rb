@@ -7,7 +7,6 @@ module Kippen
   class DifferencesTest < CoreTest
     include KindsData
 
-    CATALOGUE = Catalogue.read(File.read(File.join(DATA, "actions.json")))
     MOUSE = "mouse-with-five-buttons"
     HELP = { "kind" => "help" }.freeze
 

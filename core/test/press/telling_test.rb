@@ -1,10 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "../helper"
+require_relative "../kinds_data"
 
 module Kippen
   class TellingTest < CoreTest
-    CATALOGUE = Catalogue.read(File.read(File.join(__dir__, "..", "..", "data", "actions.json")))
+    include KindsData
+
     PLACES = [{ "id" => "letters", "app" => "rookery" }].freeze
     NEXT_PAGE = { "kind" => "app", "app" => "rookery", "command" => "next-page" }.freeze
 

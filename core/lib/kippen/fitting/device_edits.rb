@@ -59,6 +59,21 @@ module Kippen
         end
       end
 
+      # A device back to how it came: nothing assigned, no timing or setting of its own, all of it
+      # on, following nobody. Its name, seat, steps and the buttons that were found stay.
+      def reset(fitting, id)
+        device = fitting.device(id) || raise(Invalid.at("/change/device", "no device #{Faults.show(id)}"))
+        refs = device.buttons.map(&:ref)
+        devices = fitting.list("devices").map { |item| item["id"] == id ? as_it_came(item) : item }
+        fitting.with("devices" => devices, "assignments" => fitting.list("assignments").reject { |item| refs.include?(item["button"]) },
+                     "button_timing" => fitting.document.fetch("button_timing", {}).except(*refs),
+                     "links" => fitting.list("links").reject { |link| link["to"] == id })
+      end
+
+      def as_it_came(item)
+        item.except("off", "settings").merge("buttons" => item.fetch("buttons", []).map { |button| button.except("off", "signal") })
+      end
+
       # done – by whom, at which time; nil: not done after all.
       def mark_ready(fitting, id, step, done)
         device = fitting.device(id) || raise(Invalid.at("/change/device", "no device #{Faults.show(id)}"))

@@ -4,10 +4,13 @@ module Kippen
   class Fitting
     # What is different between two fittings of one client, in words a person can check.
     class Differences
-      LISTS = { "wants" => "Want", "hosts" => "Host", "modes" => "Mode", "places" => "Place", "hands" => "Stand-in hand" }.freeze
+      LISTS = { "wants" => "Want", "hosts" => "Host", "modes" => "Mode", "places" => "Place", "hands" => "Stand-in hand",
+                "arrangements" => "Arrangement" }.freeze
       # Members of a device that are told by name; its buttons are told one by one.
       DEVICE = { "name" => "name", "host" => "host", "on" => "seat", "version" => "version", "worked_with" => "worked with",
                  "mounting" => "mounting", "posture" => "posture", "variant" => "variant" }.freeze
+
+      WORDS = { true => "on", false => "off" }.freeze
 
       # catalogue – names the actions
       def initialize(before, after, catalogue)
@@ -45,7 +48,8 @@ module Kippen
         return "#{word} added: #{name}." unless one
         return "#{word} removed: #{name}." unless other
 
-        "#{word} changed: #{name}."
+        told = settings(name, one.fetch("settings", {}), other.fetch("settings", {}), "its own")
+        one.except("settings") == other.except("settings") ? told : ["#{word} changed: #{name}.", *told]
       end
 
       def called(item) = item["name"] || item["what"] || item["id"]
@@ -57,6 +61,7 @@ module Kippen
         told = DEVICE.filter_map { |key, word| "#{name}, #{word}: #{shown(other[key])}." unless one[key] == other[key] }
         told << "#{name} is switched #{other["off"] ? "off" : "on"}." unless !!one["off"] == !!other["off"]
         told.concat(steps(name, one.fetch("ready", {}), other.fetch("ready", {})))
+        told.concat(settings(name, one.fetch("settings", {}), other.fetch("settings", {}), "its own"))
         told.concat(buttons(name, one, other))
       end
 
@@ -73,7 +78,7 @@ module Kippen
         (before.keys | after.keys).filter_map do |id|
           next if before[id] == after[id]
 
-          listed("Button", before[id], after[id]).sub(": ", ": #{name}, ")
+          Array(listed("Button", before[id], after[id])).first.sub(": ", ": #{name}, ")
         end
       end
 
@@ -113,12 +118,13 @@ module Kippen
         common + (one.keys | other.keys).flat_map { |ref| settings(button_words(ref), one.fetch(ref, {}), other.fetch(ref, {})) }
       end
 
-      def settings(whose, one, other)
+      # unset – how a value is told that is not there any more
+      def settings(whose, one, other, unset = "as for all")
         (one.keys | other.keys).filter_map do |name|
           next if one[name] == other[name]
 
           unit = name.end_with?("_ms") ? " ms" : ""
-          value = other.key?(name) ? "#{other[name]}#{unit}" : "as for all"
+          value = other.key?(name) ? "#{WORDS.fetch(other[name], other[name])}#{unit}" : unset
           "#{whose}, #{name.delete_suffix("_ms").tr("_", " ")}: #{value}."
         end
       end

@@ -21,21 +21,23 @@ module Kippen
 
       # Puts an action on a gesture, in place of what was there. An untouched button
       # keeps its tap: what it did by itself becomes the tap beside the new gesture.
-      def self.assign(fitting, button:, gesture:, action:, place: EVERYWHERE, mode: BASE)
+      # repeat – { "after_ms", "every_ms" } or nil
+      # at_once – does the tap of this spot wait for a count (false) or not (true); nil: as it was
+      def self.assign(fitting, button:, gesture:, action:, place: EVERYWHERE, mode: BASE, repeat: nil, at_once: nil)
         spot = Spot.new(button, place, mode)
-        list = assignments(fitting).reject { |item| spot.at?(item) && same_stretch?(item["gesture"], gesture) }
+        gone, list = assignments(fitting).partition { |item| spot.at?(item) && same_stretch?(item["gesture"], gesture) }
+        at_once = gone.any? { |item| item["at_once"] } if at_once.nil? && gesture == "tap"
         list << spot.to_h.merge(KEPT_TAP) if gesture != "tap" && untouched?(fitting, spot)
-        list << spot.to_h.merge("gesture" => gesture, "action" => action)
-        fitting.with("assignments" => list)
+        list << spot.to_h.merge({ "gesture" => gesture, "action" => action, "repeat" => repeat }.compact)
+        fitting.with("assignments" => at_once.nil? ? list : with_at_once(list, spot, at_once))
       end
 
       # Takes an action off a gesture. Where only the kept tap would be left, the
       # button is untouched again.
       def self.clear(fitting, button:, gesture:, place: EVERYWHERE, mode: BASE)
         spot = Spot.new(button, place, mode)
-        gone, list = assignments(fitting).partition { |item| spot.at?(item) && item["gesture"] == gesture }
-        raise Invalid.at("/assignments", "no #{gesture} is assigned to #{button} there") if gone.empty?
-
+        list = assignments(fitting)
+        list.delete_at(find(list, spot, gesture))
         here = list.select { |item| spot.at?(item) }
         list -= here if here.size == 1 && kept_tap?(here.first)
         fitting.with("assignments" => list)
@@ -43,13 +45,30 @@ module Kippen
 
       # Switches an assignment off, which keeps it, or on again.
       def self.switch(fitting, button:, gesture:, off:, place: EVERYWHERE, mode: BASE)
-        spot = Spot.new(button, place, mode)
         list = assignments(fitting)
-        index = list.index { |item| spot.at?(item) && item["gesture"] == gesture }
-        raise Invalid.at("/assignments", "no #{gesture} is assigned to #{button} there") unless index
-
+        index = find(list, Spot.new(button, place, mode), gesture)
         list[index] = off ? list[index].merge("off" => true) : list[index].except("off")
         fitting.with("assignments" => list)
+      end
+
+      # Lets the tap of a spot act at once, or wait for a second one.
+      def self.tap_at_once(fitting, button:, at_once:, place: EVERYWHERE, mode: BASE)
+        spot = Spot.new(button, place, mode)
+        list = assignments(fitting)
+        find(list, spot, "tap")
+        fitting.with("assignments" => with_at_once(list, spot, at_once))
+      end
+
+      # Carries what is on a gesture to another, of this button or another one; it displaces what
+      # is there. copy – it also stays where it is. to – { "button", "gesture" } in the same place and mode
+      def self.carry(fitting, button:, gesture:, to:, copy:, place: EVERYWHERE, mode: BASE)
+        list = assignments(fitting)
+        item = list[find(list, Spot.new(button, place, mode), gesture)]
+        raise Invalid.at("/change/to", "it is there already") if [button, gesture] == to.values_at("button", "gesture")
+
+        left = copy ? fitting : clear(fitting, button:, gesture:, place:, mode:)
+        repeat = item["repeat"] if AssignmentReader::CAN_REPEAT.include?(to["gesture"])
+        assign(left, button: to["button"], gesture: to["gesture"], action: item["action"], place:, mode:, repeat:)
       end
 
       # Sets one timing value of one button. setting – a name of Timing::SETTINGS.
@@ -60,7 +79,28 @@ module Kippen
         fitting.with("button_timing" => all.merge(button => all.fetch(button, {}).merge(setting => value)))
       end
 
+      # What is assigned to some buttons becomes again what it was in an earlier state; all else stays.
+      def self.as_before(fitting, earlier, refs)
+        now = fitting.list("assignments").reject { |item| refs.include?(item["button"]) }
+        then_ = earlier.list("assignments").select { |item| refs.include?(item["button"]) && fitting.button(item["button"]) }
+        fitting.with("assignments" => now + then_)
+      end
+
       def self.assignments(fitting) = fitting.list("assignments").dup
+
+      # The index of an assignment. Raises Invalid where there is none.
+      def self.find(list, spot, gesture)
+        list.index { |item| spot.at?(item) && item["gesture"] == gesture } ||
+          raise(Invalid.at("/assignments", "no #{gesture} is assigned to #{spot.button} there"))
+      end
+
+      def self.with_at_once(list, spot, at_once)
+        list.map do |item|
+          next item unless spot.at?(item) && item["gesture"] == "tap"
+
+          at_once ? item.merge("at_once" => true) : item.except("at_once")
+        end
+      end
 
       # hold and long_press share the stretch of a held press.
       def self.same_stretch?(one, other)
@@ -80,8 +120,8 @@ module Kippen
         place ? [place.app, place.part].compact.join("/") : ""
       end
 
-      def self.kept_tap?(item) = item["gesture"] == "tap" && item.dig("action", "kind") == "builtin" && !item["at_once"] && !item["off"]
-      private_class_method :assignments, :same_stretch?, :untouched?, :kept_tap?
+      def self.kept_tap?(item) = item["gesture"] == "tap" && item.dig("action", "kind") == "builtin" && !item["off"]
+      private_class_method :assignments, :find, :with_at_once, :same_stretch?, :untouched?, :kept_tap?
     end
   end
 end

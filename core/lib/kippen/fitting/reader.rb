@@ -27,9 +27,8 @@ module Kippen
         links = seats.links
         wants = WantsReader.new(@document, @faults, hosts, places).wants
         hands = HandsReader.new(@document, @faults).hands
-        check_taken_out
+        ExtrasReader.new(@document, @faults).check
         follow = choice(@document, "follow", FOLLOW, "pointer", "")
-        check_client
         @faults.raise_any
         Fitting.new(document: deep_freeze(@document), follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants:, links:, hands:)
       end
@@ -41,26 +40,6 @@ module Kippen
         return if @document["kippen"] == FORMAT
 
         raise Invalid.at("/kippen", "is #{Faults.show(@document["kippen"])}, must be #{FORMAT.inspect}")
-      end
-
-      # Who the fitting is for: optional, words only.
-      def check_client
-        client = @document.fetch("client", {})
-        return @faults.add("/client", "must be an object") unless client.is_a?(Hash)
-
-        %w[name about].each do |key|
-          value = client[key]
-          next if value.nil? || (value.is_a?(String) && value.strip != "" && value.length <= Limits::NAME_CHARACTERS)
-
-          @faults.add("/client/#{key}", "must be text of 1 to #{Limits::NAME_CHARACTERS} characters")
-        end
-      end
-
-      # What was taken out and may be brought back: kept as it was.
-      def check_taken_out
-        objects(@document, "taken_out", Limits::TAKEN_OUT, @faults).each do |item, pointer|
-          @faults.add("#{pointer}/id", "must be text") unless item["id"].is_a?(String)
-        end
       end
 
       # The defaults, and for each button what it changes of them.

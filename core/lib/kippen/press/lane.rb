@@ -18,6 +18,10 @@ module Kippen
       # value_us, from_us, to_us – the setting and its legal range
       Boundary = Struct.new(:setting, :stretch, :value_us, :from_us, :to_us)
 
+      # The tap of a button that counts further: its Wait if it waits, and if it acts at once;
+      # chosen – "waits" or "at_once"; counts – the gestures it would then also act before
+      TapChoice = Struct.new(:waits, :at_once, :chosen, :counts, keyword_init: true)
+
       STRETCH = { "tap" => "held", "builtin" => "held", "long_press" => "held", "hold" => "held",
                   "double_tap" => "apart", "triple_tap" => "apart" }.freeze
       OFFERED = %w[long_press double_tap triple_tap].freeze
@@ -48,10 +52,22 @@ module Kippen
         offered.map { |gesture| Empty.new(gesture, STRETCH.fetch(gesture), costs(gesture)) }
       end
 
+      # Long-press time and tap gap always; those of the click filter where they are in force.
       def boundaries
         return [] if @button.kind == "notch"
 
-        [boundary("long_press_ms", "held"), boundary("tap_gap_ms", from_press?(:tap_gap_from) ? "held" : "apart")]
+        filter = [["brush_guard_ms", "held"], ["gap_bridge_ms", "apart"], ["bounce_guard_ms", from_press?(:bounce_guard_from) ? "held" : "apart"]]
+        filter.select! { |name, _| @timing[Fitting::Timing::SETTINGS.fetch(name).field].positive? }
+        [["long_press_ms", "held"], ["tap_gap_ms", from_press?(:tap_gap_from) ? "held" : "apart"], *filter].map { |name, stretch| boundary(name, stretch) }
+      end
+
+      # A TapChoice, or nil where nothing is counted beyond the tap that is assigned here.
+      def tap_choice
+        tap = @choice.tap
+        return unless tap && @choice.top > 1 && origin(tap) == "here"
+
+        TapChoice.new(waits: tap_wait(false), at_once: tap_wait(true), chosen: tap.at_once ? "at_once" : "waits",
+                      counts: %w[double_tap triple_tap].select { |gesture| @choice[gesture] })
       end
 
       # Gestures that this timing makes impossible or hardly possible: LimitsOfTiming::Limits.
@@ -120,6 +136,12 @@ module Kippen
           Chip.new(gesture: a.gesture, stretch: STRETCH.fetch(a.gesture), wait: nil, origin: "here",
                    place: a.place, mode: a.mode, action: a.action, off: true)
         end
+      end
+
+      def tap_wait(at_once)
+        choice = @choice.dup
+        choice.tap = @choice.tap.dup.tap { |tap| tap.at_once = at_once }
+        Waits.of(choice, @timing).fetch("tap")
       end
 
       def offered?(gesture)

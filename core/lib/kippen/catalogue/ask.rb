@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Kippen
+  class Catalogue
+    # One thing that must be said before an action is whole: whom to call, which keys, how far.
+    # type – "text", "number", "choice", "keys", "app" or "time"
+    class Ask
+      TIME = /\A([01]\d|2[0-3]):[0-5]\d\z/
+      MOST_TEXT = 500
+
+      attr_reader :data, :member, :label, :type, :usual
+
+      # data – the JSON object; apps – { id => name }
+      def initialize(data, apps)
+        @data = data
+        @apps = apps
+        @member, @label, @type, @usual = data.values_at("member", "label", "type", "usual")
+        freeze
+      end
+
+      def needed? = usual.nil?
+
+      # What is wrong with a value, in words, or nil.
+      def fault(value)
+        case type
+        when "text" then "must be text of 1 to #{most} characters" unless value.is_a?(String) && value.strip.length.between?(1, most)
+        when "number" then number_fault(value)
+        when "choice" then "is #{Faults.show(value)}, must be one of #{values.join(", ")}" unless values.include?(value)
+        when "keys" then Combination.fault(value)
+        when "app" then "unknown app #{Faults.show(value)}" unless @apps.key?(value)
+        when "time" then "is #{Faults.show(value)}, must be a time such as 07:30" unless value.is_a?(String) && value.match?(TIME)
+        end
+      end
+
+      # A right value as it is said.
+      def words(value)
+        case type
+        when "choice" then choice(value)&.fetch("words") || value.to_s
+        when "keys" then Combination.label(value)
+        when "app" then @apps.fetch(value, value)
+        else value.to_s
+        end
+      end
+
+      # The only gestures that can carry a value, or nil for all.
+      def only(value) = type == "choice" ? choice(value)&.fetch("only", nil) : nil
+
+      private
+
+      def most = data.fetch("most", MOST_TEXT)
+      def values = data["choices"].map { |choice| choice["value"] }
+      def choice(value) = data["choices"].find { |choice| choice["value"] == value }
+
+      def number_fault(value)
+        from, to = data.values_at("from", "to")
+        "is #{Faults.show(value)}, must be a whole number from #{from} to #{to}" unless value.is_a?(Integer) && value.between?(from, to)
+      end
+    end
+  end
+end

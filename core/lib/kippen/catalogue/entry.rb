@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Kippen
+  class Catalogue
+    # One action that can be chosen. Frozen.
+    class Entry
+      # hosts – systems on which it exists; locked – those where it works with the screen locked
+      # needs, after, undo, undone_by, harm – what it needs; what the client must do after it; what
+      # takes it back (words, or the id of another entry); { "cost", "words" } of a wrong one
+      FACTS = %w[needs after undo undone_by].freeze
+
+      attr_reader :id, :name, :words, :group, :group_name, :app, :action, :asks, :hosts, :locked, :harm, :facts
+
+      # data – the JSON object; group – [id, name]; apps – { id => name }
+      def initialize(data, group, apps)
+        @id, @name, @words, @action, @hosts, @locked, @harm = data.values_at("id", "name", "words", "action", "hosts", "locked", "harm")
+        @called = data.fetch("called", @name)
+        @effect = data.fetch("effect")
+        @group, @group_name = group
+        @app = @action["app"]&.then { |app| apps.fetch(app) }
+        @asks = data.fetch("asks", []).map { |ask| Ask.new(ask, apps) }.freeze
+        @only = data["only"]
+        @repeats = data.fetch("repeats", false)
+        @facts = data.slice(*FACTS).freeze
+        @members = @asks.to_h { |ask| [ask.member, ask] }.freeze
+        freeze
+      end
+
+      # Can it be repeated while held?
+      def repeats? = @repeats
+
+      # Is this the entry of an action, whatever was said to what it asks?
+      def of?(action)
+        action.slice(*@action.keys) == @action && (action.keys - @action.keys - @members.keys).empty? &&
+          @asks.all? { |ask| !ask.needed? || action.key?(ask.member) }
+      end
+
+      # [[member, what is wrong]…] of an action of this entry.
+      def faults(action)
+        @asks.filter_map { |ask| action.key?(ask.member) && ask.fault(action[ask.member])&.then { |fault| [ask.member, fault] } }
+      end
+
+      # The only gestures that can carry it, or nil for all: what lasts as long as held needs a hold.
+      def only(action) = @only || @asks.filter_map { |ask| ask.only(value(ask, action)) }.first
+
+      def name_of(action) = fill(@called, action)
+      def effect_of(action) = fill(@effect, action)
+
+      private
+
+      def value(ask, action) = action.fetch(ask.member, ask.usual)
+
+      def fill(words, action)
+        words.gsub(/\{(\w+)\}/) { (ask = @members[Regexp.last_match(1)]) ? ask.words(value(ask, action)) : "" }
+      end
+    end
+  end
+end

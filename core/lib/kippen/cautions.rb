@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Kippen
+  # What must be known of a button before a gesture of it gets something to do, from its kind,
+  # its host and how far its device is got ready.
+  class Cautions
+    # gesture – nil for all; kind – "fixed", "cannot_carry", "needed", "claimed", "not_held_back", "other_print"
+    # bars – then nothing can be put there
+    Caution = Struct.new(:gesture, :kind, :words, :bars, keyword_init: true)
+
+    def initialize(fitting, kinds, catalogue)
+      @fitting = fitting
+      @kinds = kinds
+      @catalogue = catalogue
+    end
+
+    # [Caution] of a Fitting::Button.
+    def of(button)
+      device = @fitting.device(button.device)
+      data = @kinds.button(device, button) || {}
+      [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(device, data)]
+    end
+
+    # Where a tap does something else than the button says: its Caution, or nil.
+    # action – of the tap in force; nil for the built-in
+    def print(button, action)
+      return if button.print.to_s.empty? || action.nil? || action["kind"] == "builtin"
+
+      caution("tap", "other_print", "The print says “#{button.print}”; a tap does “#{@catalogue.name(action)}”.")
+    end
+
+    # Raises Invalid where an action can't be put on a gesture of a button.
+    def bar(button, gesture, action)
+      reasons = of(button).select { |one| one.bars && [nil, gesture].include?(one.gesture) }.map(&:words)
+      reasons += [*not_that_gesture(gesture, action), *not_on_host(button, action)]
+      raise Invalid, reasons.map { |words| Fault.new("/change/gesture", words) } if reasons.any?
+    end
+
+    # Can a device hold back what this button does by itself?
+    def held_back?(button) = (@kinds.button(@fitting.device(button.device), button) || {}).fetch("held_back", true)
+
+    private
+
+    def caution(gesture, kind, words, bars: false) = Caution.new(gesture:, kind:, words:, bars:).freeze
+
+    def fixed(data) = data["is"] == "fixed" ? [caution(nil, "fixed", "This button can’t be given anything: #{data["why"]}", bars: true)] : []
+    def needed(data) = data["is"] == "needed" ? [caution("tap", "needed", "Needed to get around: #{data["why"]}")] : []
+
+    def claims(data)
+      data.fetch("claims", []).map do |claim|
+        caution(claim["gesture"], "claimed", "Taken by #{claim["by"]}. To free it: #{claim["free_by"].delete_suffix(".")}.")
+      end
+    end
+
+    def not_held_back(button, data)
+      return [] if data.fetch("held_back", true)
+
+      builtin = data.dig("builtin", "tap") || button.builtin || "What it does by itself"
+      [caution(nil, "not_held_back", "“#{builtin}” can’t be held back: it happens as well, at once.")]
+    end
+
+    def not_carried(device, data)
+      carries = @kinds.of(device)&.carries(@fitting.host(device.host).system) or return []
+      able = carries["gestures"] & data.fetch("gestures", carries["gestures"])
+      (Fitting::GESTURES - able).map do |gesture|
+        caution(gesture, "cannot_carry", "#{device.name || device.id} can’t carry a #{Words::GESTURES.fetch(gesture)} here.", bars: true)
+      end
+    end
+
+    def not_that_gesture(gesture, action)
+      only = @catalogue.entry(action)&.only(action)
+      return [] if only.nil? || only.include?(gesture)
+
+      ["“#{@catalogue.name(action)}” lasts as long as the button is held: only a #{only.map { |one| Words::GESTURES.fetch(one) }.join(" or a ")} can do it"]
+    end
+
+    def not_on_host(button, action)
+      host = @fitting.host(button.host)
+      entry = @catalogue.entry(action)
+      entry.nil? || entry.hosts.include?(host.system) ? [] : ["“#{@catalogue.name(action)}” does not exist on a #{host.system}"]
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module Kippen
+  # What a change does besides its waits: what it displaces, which wants it serves.
+  class Consequences
+    # gesture – of the button; kind – "builtin_lost", "replaced", "covered", "other_print", "taken_off"
+    Displaced = Struct.new(:gesture, :kind, :words, keyword_init: true)
+
+    def initialize(before, after, kinds, catalogue)
+      @before = before
+      @after = after
+      @kinds = kinds
+      @catalogue = catalogue
+      @cautions = Cautions.new(after, kinds, catalogue)
+    end
+
+    # [Displaced] of one button in a place and mode. ref – "device/button"
+    def displaced(ref, place:, mode:)
+      lanes = [@before, @after].map { |fitting| (button = fitting.button(ref)) && Press::Lane.new(fitting, button, place:, mode:) }
+      return [] unless lanes.all?
+
+      old, new = lanes.map { |lane| lane.chips.reject(&:off).to_h { |chip| [stretch(chip.gesture), chip] } }
+      gone = (old.keys | new.keys).filter_map { |stretch| one(lanes.last.button, old[stretch], new[stretch]) }
+      [*gone, *print(lanes.last.button, old["tap"], new["tap"])]
+    end
+
+    # Names of wants: [served afterwards and not before, served before and no longer].
+    def wants
+      states = [@before, @after].map do |fitting|
+        wants = Wants.new(fitting, @kinds)
+        fitting.wants.to_h { |want| [want.what, wants.state(want) == "done"] }
+      end
+      old, new = states
+      [new.keys.select { |what| new[what] && !old[what] }, old.keys.select { |what| old[what] && new.key?(what) && !new[what] }]
+    end
+
+    # Names of wants that one action would serve on a host, whether or not something does already.
+    def self.wants_of(fitting, action, host)
+      fitting.wants.select { |want| want.action == action && (want.hosts.empty? || want.hosts.include?(host)) }.map(&:what)
+    end
+
+    private
+
+    # hold and long-press are two uses of one stretch; what is built in stands for the tap.
+    def stretch(gesture) = { "hold" => "long_press", "builtin" => "tap" }.fetch(gesture, gesture)
+
+    def one(button, old, new)
+      return if old.nil? || (new && old.action == new.action && old.gesture == new.gesture) || kept?(old, new)
+      return builtin_lost(button, old) if builtin?(old)
+
+      name = @catalogue.name(old.action, button.builtin)
+      gesture = Words::GESTURES.fetch(old.gesture)
+      return Displaced.new(gesture: old.gesture, kind: "taken_off", words: "“#{name}” is no longer on the #{gesture}.") unless new
+      return Displaced.new(gesture: old.gesture, kind: "covered", words: "Here it covers “#{name}” from #{place(old)}.") if old.origin == "inherited"
+
+      Displaced.new(gesture: old.gesture, kind: "replaced", words: "It takes the place of “#{name}” on the #{gesture}.")
+    end
+
+    def builtin?(chip) = chip.action.nil? || chip.action["kind"] == "builtin"
+
+    # What was untouched is kept as a tap.
+    def kept?(old, new) = new && builtin?(old) && builtin?(new)
+
+    def builtin_lost(button, old)
+      return unless @cautions.held_back?(button)
+
+      words = button.builtin || "what it does by itself"
+      Displaced.new(gesture: old.gesture, kind: "builtin_lost", words: "“#{words}” no longer happens on a tap: it must be had from another button.")
+    end
+
+    def place(chip) = @before.place(chip.place)&.name || chip.place
+
+    def print(button, old, new)
+      return [] unless new && (old.nil? || builtin?(old))
+
+      caution = @cautions.print(button, new.action)
+      caution ? [Displaced.new(gesture: "tap", kind: "other_print", words: caution.words)] : []
+    end
+  end
+end

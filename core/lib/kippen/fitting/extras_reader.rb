@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Kippen
+  class Fitting
+    # Reads what a fitting has besides devices and assignments: who it is for, settings of hosts and
+    # devices, saved arrangements, what was taken out. Checked for shape, kept as it is.
+    class ExtrasReader
+      include Members
+
+      CONFIRM_S = 5..600
+
+      def initialize(document, faults)
+        @document = document
+        @faults = faults
+      end
+
+      def check
+        check_client
+        check_taken_out
+        check_settings("hosts")
+        check_settings("devices")
+        check_arrangements
+        seconds = @document["confirm_s"]
+        return if seconds.nil? || (seconds.is_a?(Integer) && CONFIRM_S.cover?(seconds))
+
+        @faults.add("/confirm_s", "is #{Faults.show(seconds)}, must be a whole number from #{CONFIRM_S.begin} to #{CONFIRM_S.end} seconds")
+      end
+
+      private
+
+      # Optional, words only.
+      def check_client
+        client = @document.fetch("client", {})
+        return @faults.add("/client", "must be an object") unless client.is_a?(Hash)
+
+        %w[name about].each do |key|
+          value = client[key]
+          next if value.nil? || (value.is_a?(String) && value.strip != "" && value.length <= Limits::NAME_CHARACTERS)
+
+          @faults.add("/client/#{key}", "must be text of 1 to #{Limits::NAME_CHARACTERS} characters")
+        end
+      end
+
+      # What was taken out and may be brought back.
+      def check_taken_out
+        objects(@document, "taken_out", Limits::TAKEN_OUT, @faults).each do |item, pointer|
+          @faults.add("#{pointer}/id", "must be text") unless item["id"].is_a?(String)
+        end
+      end
+
+      # Faults of the list itself are told where it is read.
+      def check_settings(list)
+        objects(@document, list, Limits::DEVICES, Faults.new).each do |item, pointer|
+          settings = item.fetch("settings", {})
+          next if settings.is_a?(Hash) && settings.size <= Limits::SETTINGS && settings.values.all? { |value| scalar?(value) }
+
+          @faults.add("#{pointer}/settings", "must be an object of at most #{Limits::SETTINGS} numbers, words, true or false")
+        end
+      end
+
+      def scalar?(value) = [Integer, Float, TrueClass, FalseClass].any? { |type| value.is_a?(type) } || (value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS)
+
+      def check_arrangements
+        objects(@document, "arrangements", Limits::ARRANGEMENTS, @faults).each do |item, pointer|
+          words(item, "name", pointer, needed: true)
+          @faults.add("#{pointer}/id", "must be #{Ids::ALLOWED}") unless Ids.ok?(item["id"])
+          objects(item, "parts", Limits::ASSIGNMENTS, @faults, pointer).each { |part, at| check_part(part, at) }
+        end
+      end
+
+      def check_part(part, pointer)
+        @faults.add("#{pointer}/gesture", "is #{Faults.show(part["gesture"])}, must be one of #{GESTURES.join(", ")}") unless GESTURES.include?(part["gesture"])
+        action = part["action"]
+        @faults.add("#{pointer}/action", "must be an object with a kind") unless action.is_a?(Hash) && action["kind"].is_a?(String)
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Kippen
+  # Which buttons one confirms with: those whose tap clicks, or chooses what is marked.
+  class MainJob
+    ACTIONS = [{ "kind" => "click", "button" => "left" }, { "kind" => "system", "do" => "choose" }].freeze
+
+    # lost – Fitting::Buttons that had it and have it no more; now – those of the same host that have it afterwards
+    Moved = Struct.new(:host, :lost, :now, keyword_init: true)
+
+    def initialize(kinds) = @kinds = kinds
+
+    # [Fitting::Button] of a host, in base, everywhere.
+    def buttons(fitting, host)
+      taps = fitting.assignments.select { |one| one.gesture == "tap" && one.place == Fitting::EVERYWHERE && one.mode == Fitting::BASE && !one.off }
+        .to_h { |one| [one.button, one.action] }
+      fitting.devices.select { |device| device.host == host.id }.flat_map do |device|
+        device.buttons.reject(&:off).select { |button| ACTIONS.include?(action(device, button, taps[button.ref])) }
+      end
+    end
+
+    # [Moved] of the hosts on which a button lost it between two states of a fitting.
+    def moved(before, after)
+      before.hosts.filter_map do |host|
+        now = buttons(after, host)
+        lost = buttons(before, host).reject { |button| now.any? { |other| other.ref == button.ref } }
+        Moved.new(host:, lost:, now:) if lost.any?
+      end
+    end
+
+    private
+
+    def action(device, button, assigned)
+      return assigned if assigned && assigned["kind"] != "builtin"
+
+      @kinds.button(device, button)&.fetch("builtin_action", nil)
+    end
+  end
+end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module Kippen
+  # What can be set of a host or a device besides its buttons. Data: core/data/settings.json.
+  # Kept in the fitting as "settings" of the host or device, { id => value }.
+  class Settings
+    FORMAT = "settings/1"
+
+    # One setting: type "number", "flag" or "choice".
+    Setting = Struct.new(:data) do
+      def id = data["id"]
+      def name = data["name"]
+      # The host's own member that it is kept in, or nil: then it lies in "settings".
+      def member = data["member"]
+
+      # What is wrong with a value, in words, or nil.
+      def fault(value)
+        case data["type"]
+        when "number" then "is #{Faults.show(value)}, must be #{allowed}" unless number?(value)
+        when "flag" then "is #{Faults.show(value)}, must be true or false" unless [true, false].include?(value)
+        when "choice" then "is #{Faults.show(value)}, must be one of #{values.join(", ")}" unless values.include?(value)
+        end
+      end
+
+      # A value in words: "12 of 20", "on", "smooth".
+      def words(value)
+        case data["type"]
+        when "number" then "#{value} #{data["unit"]}"
+        when "flag" then value ? "on" : "off"
+        else data["choices"].find { |choice| choice["value"] == value }&.fetch("words") || value.to_s
+        end
+      end
+
+      private
+
+      def number?(value) = value.is_a?(Integer) && value.between?(data["from"], data["to"]) && ((value - data["from"]) % data["step"]).zero?
+      def allowed = "a whole number from #{data["from"]} to #{data["to"]}, in steps of #{data["step"]}"
+      def values = data["choices"].map { |choice| choice["value"] }
+    end
+
+    attr_reader :all
+
+    # Takes JSON text. Raises Invalid.
+    def self.read(text)
+      document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
+      raise Invalid.at("/kippen", "must be #{FORMAT}") unless document["kippen"] == FORMAT
+
+      new(document.fetch("settings"))
+    end
+
+    def initialize(list)
+      @all = list.map { |data| Setting.new(data.freeze).freeze }.freeze
+      @by_id = @all.to_h { |setting| [setting.id, setting] }.freeze
+      freeze
+    end
+
+    def find(id) = @by_id[id]
+
+    # [Setting] that a Fitting::Host or a Fitting::Device has.
+    def of_host(host) = all.select { |one| one.data["of"] == "host" && one.data["systems"].include?(host.system) }
+    def of_device(device) = all.select { |one| one.data["of"] == "device" && one.data["kinds"].include?(device.kind) }
+
+    # The value that is set, or nil for the host's or device's own. item – its JSON object
+    def self.value(setting, item) = setting.member ? item[setting.member] : item.fetch("settings", {})[setting.id]
+
+    # Sets one. of – "host" or "device"; value nil: back to how it came. Raises Invalid.
+    def set(fitting, of:, id:, setting:, value:)
+      list, found = of == "host" ? ["hosts", fitting.host(id)] : ["devices", fitting.device(id)]
+      raise Invalid.at("/change/#{of}", "no #{of} #{Faults.show(id)}") unless found && fitting.list(list).any? { |item| item["id"] == id }
+
+      known = (of == "host" ? of_host(found) : of_device(found)).find { |one| one.id == setting }
+      raise Invalid.at("/change/setting", "#{found.name || id} has no setting #{Faults.show(setting)}") unless known
+
+      fault = value.nil? ? nil : known.fault(value)
+      raise Invalid.at("/change/value", fault) if fault
+
+      fitting.with(list => fitting.list(list).map { |item| item["id"] == id ? with(item, known, value) : item })
+    end
+
+    private
+
+    def with(item, setting, value)
+      return item.merge(setting.member => value).compact if setting.member
+
+      settings = item.fetch("settings", {}).merge(setting.id => value).compact
+      settings.empty? ? item.except("settings") : item.merge("settings" => settings)
+    end
+  end
+end
