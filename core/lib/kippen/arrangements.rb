@@ -34,8 +34,8 @@ module Kippen
       raise Invalid.at("/change/device", "nothing is assigned on #{found.name || device}") if parts.empty?
 
       list = fitting.list("arrangements")
-      id = Fitting::OwnIds.from(name, list.map { |one| one["id"] }, "arrangement")
-      fitting.with("arrangements" => [*list, { "id" => "own-#{id}", "name" => name, "kind" => found.kind, "parts" => parts }.compact])
+      id = Fitting::OwnIds.from("own #{name}", list.map { |one| one["id"] }, "own")
+      fitting.with("arrangements" => [*list, { "id" => id, "name" => name, "kind" => found.kind, "parts" => parts }.compact])
     end
 
     def self.remove(fitting, id)

@@ -70,7 +70,7 @@ module Kippen
     # that is not in it is kept as it is.
     def check(action, pointer)
       faults = entry(action)&.faults(action) || []
-      raise Invalid, faults.map { |member, fault| Fault.new("#{pointer}/#{member}", fault) } if faults.any?
+      raise(Invalid, faults.map { |member, fault| Fault.new("#{pointer}/#{member}", fault) }) if faults.any?
     end
 
     # { id => name } of the apps.

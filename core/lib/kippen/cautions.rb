@@ -33,7 +33,7 @@ module Kippen
     def bar(button, gesture, action)
       reasons = of(button).select { |one| one.bars && [nil, gesture].include?(one.gesture) }.map(&:words)
       reasons += [*not_that_gesture(gesture, action), *not_on_host(button, action)]
-      raise Invalid, reasons.map { |words| Fault.new("/change/gesture", words) } if reasons.any?
+      raise(Invalid, reasons.uniq.map { |words| Fault.new("/change/gesture", words) }) if reasons.any?
     end
 
     # Can a device hold back what this button does by itself?

@@ -68,5 +68,41 @@ module Kippen
         Fitting::Edit.switch(with, button: OK, gesture: "long_press", off: true)
       end)
     end
+
+    def taps(fitting) = fitting.assignments.select { |one| one.gesture == "tap" }.map { |one| [one.action["kind"], one.at_once] }
+
+    def test_the_kept_tap_acts_at_once_where_it_is_told_to
+      assert_equal [["builtin", true]], taps(assign(fitting, "double_tap", at_once: true))
+      assert_equal [["builtin", false]], taps(assign(fitting, "double_tap"))
+      assert_empty spots(Fitting::Edit.clear(assign(fitting, "double_tap", at_once: true), button: OK, gesture: "double_tap"))
+    end
+
+    def test_a_tap_is_let_act_at_once_and_wait_again
+      two = assign(assign(fitting, "tap"), "double_tap")
+      soon = Fitting::Edit.tap_at_once(two, button: OK, at_once: true)
+      assert_equal [["app", true]], taps(soon)
+      assert_equal [["app", true]], taps(assign(soon, "tap")), "another action on it keeps how it acts"
+      assert_equal two.document, Fitting::Edit.tap_at_once(soon, button: OK, at_once: false).document
+      assert_equal([["/assignments", "no tap is assigned to remote/ok there"]], faults { Fitting::Edit.tap_at_once(fitting, button: OK, at_once: true) })
+    end
+
+    def test_what_is_on_a_gesture_is_carried_elsewhere_or_copied
+      one = assign(fitting, "long_press", repeat: { "after_ms" => 500, "every_ms" => 100 })
+      to = { "button" => "remote/list", "gesture" => "double_tap" }
+      carry = ->(from, copy, **more) { Fitting::Edit.carry(from, button: OK, gesture: "long_press", copy:, to: to.merge(more.transform_keys(&:to_s))) }
+      where = ->(made) { made.assignments.map { |item| [item.button, item.gesture, item.action["kind"], !item.repeat.nil?] } }
+      assert_equal [["remote/list", "tap", "builtin", false], ["remote/list", "double_tap", "app", false]], where.call(carry.call(one, false))
+      assert_equal [["remote/ok", "tap", "builtin", false], ["remote/ok", "long_press", "app", true], ["remote/list", "tap", "builtin", false],
+                    ["remote/list", "hold", "app", true]], where.call(carry.call(one, true, gesture: "hold"))
+      assert_equal([["/change/to", "it is there already"]], faults { carry.call(one, true, button: OK, gesture: "long_press") })
+      assert_match(/a notch can only make a tap/, faults { carry.call(one, false, button: "remote/wheel-up") }.join)
+    end
+
+    def test_some_buttons_become_again_what_they_were
+      earlier = assign(fitting, "long_press")
+      later = Fitting::Edit.assign(assign(fitting, "tap"), button: "remote/list", gesture: "tap", action: CALL)
+      back = Fitting::Edit.as_before(later, earlier, [OK])
+      assert_equal([["remote/list", "tap"], [OK, "tap"], [OK, "long_press"]], back.assignments.map { |one| [one.button, one.gesture] })
+    end
   end
 end

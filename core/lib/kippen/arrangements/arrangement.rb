@@ -34,7 +34,7 @@ module Kippen
       def apply(fitting, kinds, catalogue, device:, answers: {})
         found = fitting.device(device) || raise(Invalid.at("/change/device", "no device #{Faults.show(device)}"))
         missing = asks.reject { |ask| answers[ask] }
-        raise Invalid, missing.map { |ask| Fault.new("/change/answers/#{ask}", "must be chosen first") } if missing.any?
+        raise(Invalid, missing.map { |ask| Fault.new("/change/answers/#{ask}", "must be chosen first") }) if missing.any?
 
         on(fitting, found, kinds, catalogue, answers)
       end
@@ -50,10 +50,10 @@ module Kippen
 
           put(so_far, Cautions.new(so_far, kinds, catalogue), button, part, answers).tap { buttons << button.ref }
         rescue Invalid => e
-          left_out << "#{called(part, catalogue, answers)}: #{e.faults.map(&:message).join("; ").delete_suffix(".")}."
+          left_out << "#{called(part, catalogue, answers)}: #{e.faults.map { |fault| fault.message.delete_suffix(".") }.join("; ")}."
           so_far
         end
-        raise Invalid, left_out.map { |words| Fault.new("/change/arrangement", words) } if buttons.empty?
+        raise(Invalid, left_out.map { |words| Fault.new("/change/arrangement", words) }) if buttons.empty?
 
         Applied.new(fitting: changed, left_out:, notes: notes(device, kinds), buttons: buttons.uniq)
       end

@@ -25,7 +25,7 @@ module Kippen
       # In one order, whatever order they were pressed in.
       def sorted(keys)
         modifiers, others = keys.partition { |key| MODIFIERS.key?(key) }
-        MODIFIERS.keys & modifiers | others
+        (MODIFIERS.keys & modifiers) | others
       end
 
       # ["Control", "KeyC"] as "Ctrl + C".

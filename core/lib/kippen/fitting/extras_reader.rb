@@ -58,7 +58,9 @@ module Kippen
         end
       end
 
-      def scalar?(value) = [Integer, Float, TrueClass, FalseClass].any? { |type| value.is_a?(type) } || (value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS)
+      def scalar?(value)
+        [Integer, Float, TrueClass, FalseClass].any? { |type| value.is_a?(type) } || (value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS)
+      end
 
       def check_arrangements
         objects(@document, "arrangements", Limits::ARRANGEMENTS, @faults).each do |item, pointer|

@@ -56,9 +56,9 @@ module Kippen
       def boundaries
         return [] if @button.kind == "notch"
 
-        filter = [["brush_guard_ms", "held"], ["gap_bridge_ms", "apart"], ["bounce_guard_ms", from_press?(:bounce_guard_from) ? "held" : "apart"]]
+        filter = [%w[brush_guard_ms held], %w[gap_bridge_ms apart], ["bounce_guard_ms", from_press?(:bounce_guard_from) ? "held" : "apart"]]
         filter.select! { |name, _| @timing[Fitting::Timing::SETTINGS.fetch(name).field].positive? }
-        [["long_press_ms", "held"], ["tap_gap_ms", from_press?(:tap_gap_from) ? "held" : "apart"], *filter].map { |name, stretch| boundary(name, stretch) }
+        [%w[long_press_ms held], ["tap_gap_ms", from_press?(:tap_gap_from) ? "held" : "apart"], *filter].map { |name, stretch| boundary(name, stretch) }
       end
 
       # A TapChoice, or nil where nothing is counted beyond the tap that is assigned here.

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require_relative "kinds_data"
+
+module Kippen
+  # Settings besides buttons: legal values, kept with the host or device, told in words.
+  class SettingsTest < CoreTest
+    include KindsData
+
+    def fitting = add(bare, "mouse-five", host: "desk")
+
+    def set(of, id, setting, value, on: fitting) = SETTINGS.set(on, of:, id:, setting:, value:)
+
+    def test_the_data_are_whole
+      SETTINGS.all.each do |setting|
+        assert_nil setting.fault(setting.data["usual"]), setting.id
+        assert [setting.name, setting.data["good_for"], setting.data["costs"]].all? { |words| words.length > 5 }, setting.id
+        assert_empty setting.data.fetch("kinds", []).reject { |kind| KINDS.find(kind) }, setting.id
+        assert_empty setting.data.fetch("systems", []) - Fitting::ListReader::SYSTEMS, setting.id
+      end
+    end
+
+    def test_each_host_and_device_has_its_own
+      assert_includes SETTINGS.of_host(fitting.host("desk")).map(&:id), "pointer_speed"
+      assert_equal ["double_click_ms"], SETTINGS.of_host(fitting.host("tv")).map(&:id)
+      assert_includes SETTINGS.of_device(fitting.devices.first).map(&:id), "wheel_lines"
+      assert_empty SETTINGS.of_device(add(bare, "switch", host: "desk").devices.first)
+    end
+
+    def test_a_value_is_kept_and_taken_back
+      set = set("device", "mouse-with-five-buttons", "wheel_lines", 1)
+      assert_equal({ "wheel_lines" => 1 }, set.list("devices").first["settings"])
+      assert_equal fitting.document, set("device", "mouse-with-five-buttons", "wheel_lines", nil, on: set).document
+      assert_equal ["Mouse with five buttons, wheel lines: 1."], Fitting::Differences.new(fitting, set, CATALOGUE).words
+      assert_equal ["Mouse with five buttons, wheel lines: its own."], Fitting::Differences.new(set, fitting, CATALOGUE).words
+      assert_equal ["Computer, drag lock: on."], Fitting::Differences.new(fitting, set("host", "desk", "drag_lock", true), CATALOGUE).words
+    end
+
+    # The engine knows the host's double-click time by its own member.
+    def test_the_double_click_time_is_the_hosts_own
+      assert_equal 700, set("host", "desk", "double_click_ms", 700).host("desk").double_click_ms
+    end
+
+    def test_what_is_refused
+      {
+        ["host", "desk", "pointer_speed", 0] => ["/change/value", "is 0, must be a whole number from 1 to 20, in steps of 1"],
+        %w[host desk drag_lock yes] => ["/change/value", 'is "yes", must be true or false'],
+        %w[device mouse-with-five-buttons wheel_smooth soft] => ["/change/value", 'is "soft", must be one of stepped, smooth'],
+        %w[device mouse-with-five-buttons vibration weak] => ["/change/setting", 'Mouse with five buttons has no setting "vibration"'],
+        ["host", "attic", "drag_lock", true] => ["/change/host", 'no host "attic"']
+      }.each { |given, fault| assert_equal([fault], faults { set(*given) }) }
+    end
+
+    def test_settings_of_another_shape_are_refused_when_a_fitting_is_read
+      wrong = [{ "id" => "desk", "settings" => { "pointer_speed" => [1] } }]
+      assert_equal([["/hosts/0/settings", "must be an object of at most 50 numbers, words, true or false"]], faults do
+        Fitting.read(document("hosts" => wrong))
+      end)
+    end
+
+    def test_a_device_goes_back_to_how_it_came
+      ref = "mouse-with-five-buttons/back"
+      changed = Fitting::Edit.assign(set("device", "mouse-with-five-buttons", "wheel_lines", 1), button: ref, gesture: "tap", action: { "kind" => "help" })
+      changed = Fitting::Edit.set_timing(changed, button: ref, setting: "long_press_ms", value: 900)
+      changed = Fitting::DeviceEdits.change_button(changed, "mouse-with-five-buttons/left", { "off" => true })
+      back = Fitting::DeviceEdits.reset(changed, "mouse-with-five-buttons")
+      assert_equal fitting.document.merge("assignments" => [], "button_timing" => {}, "links" => []), back.document
+      assert_equal([["/change/device", 'no device "attic"']], faults { Fitting::DeviceEdits.reset(fitting, "attic") })
+    end
+  end
+end
