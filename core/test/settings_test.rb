@@ -46,8 +46,8 @@ module Kippen
         ["host", "desk", "pointer_speed", 0] => ["/change/value", "is 0, must be a whole number from 1 to 20, in steps of 1"],
         %w[host desk drag_lock yes] => ["/change/value", 'is "yes", must be true or false'],
         %w[device mouse-with-five-buttons wheel_smooth soft] => ["/change/value", 'is "soft", must be one of stepped, smooth'],
-        %w[device mouse-with-five-buttons vibration weak] => ["/change/setting", 'Mouse with five buttons has no setting "vibration"'],
-        ["host", "attic", "drag_lock", true] => ["/change/host", 'no host "attic"']
+        %w[device mouse-with-five-buttons vibration weak] => ["/change/setting", 'mouse-with-five-buttons has no setting "vibration"'],
+        ["host", "attic", "drag_lock", true] => ["/change/id", 'no host "attic"']
       }.each { |given, fault| assert_equal([fault], faults { set(*given) }) }
     end
 

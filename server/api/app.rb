@@ -21,6 +21,8 @@ module Kippen
       register LaneRoutes
       register RevisionRoutes
       register HistoryRoutes
+      register ArrangementRoutes
+      register ConfirmationRoutes
       register ListenerRoutes
       register BenchRoutes
       register StandinRoutes
@@ -28,11 +30,14 @@ module Kippen
       register JoinedRoutes
 
       before { headers "cache-control" => "no-store" }
+      # What nobody confirmed in time is taken back before anything of the client is looked at.
+      before("/api/clients/:client*") { confirmations.settle(params["client"]) }
 
       helpers do
         def database = settings.database
         def clients = Store::Clients.new(database)
         def revisions = Store::Revisions.new(database)
+        def confirmations = Store::Confirmations.new(database)
         def listeners = Store::Listeners.new(database)
         def joins = Store::Joins.new(database)
         def streams = Store::Streams.new(database)
@@ -55,8 +60,11 @@ module Kippen
         # The desk of a client as the contract has it.
         def desk(id)
           fitting, row = revisions.fitting(id)
-          Render.desk(id, fitting, row, revisions.open(id, fitting), streams.contacts(id, fitting))
+          Render.desk(id, fitting, row, open: revisions.open(id, fitting), contacts: streams.contacts(id, fitting), pending: confirmations.pending(id))
         end
+
+        # Is what was saved to be confirmed by a press? row – the new revision
+        def watch(row) = confirmations.watch(params["client"], before: row[:parent], saved: row[:number])
 
         # The request's body as the contract's check has read it.
         def sent = env[OpenapiFirst::REQUEST].body

@@ -38,7 +38,17 @@ module Kippen
       def self.take(app, stream, fitting)
         messages = read(app.sent["messages"], fitting, raw: stream[:raw])
         all = app.streams.take(stream, messages)
+        app.confirmations.heard(stream[:client_id], pressed(app, stream, fitting, messages))
         view(app, stream, fitting, all, from_us: messages.map(&:time_us).min)
+      end
+
+      # Refs of the buttons that messages press.
+      def self.pressed(app, stream, fitting, messages)
+        messages = app.streams.reader(fitting, stream[:listener_id]).messages(messages) if stream[:raw]
+        pressed = messages.select do |one|
+          %w[down notch].include?(one.kind) || (one.kind == "level" && Float(one.value) >= fitting.timing(fitting.button(one.source)).press_at)
+        end
+        pressed.map(&:source).uniq
       end
 
       # from_us – tell only what messages from this time on can have changed; nil: everything
@@ -70,7 +80,7 @@ module Kippen
         raise ArgumentError, "#{Faults.show(source)} is no source that can be heard" unless Store::RawMessages::SOURCE.match?(source)
         raise ArgumentError, "#{kind} can't be heard" unless Press::Events::KINDS.key?(kind)
       end
-      private_class_method :check
+      private_class_method :check, :pressed
     end
   end
 end

@@ -22,7 +22,7 @@ module Kippen
         app.post("/api/clients/:client/steps") do
           saved = database.transaction do
             audit.note(account, "changed the fitting", client: params["client"], change: sent["step"], parent: sent["parent"])
-            HistoryRoutes.step(Store::History.new(database, params["client"]), sent, author)
+            HistoryRoutes.step(Store::History.new(database, params["client"]), sent, author).tap { |row| watch(row) }
           end
           status 201
           json("revision" => Render.revision(saved))

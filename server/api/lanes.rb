@@ -7,11 +7,13 @@ module Kippen
       def self.registered(app)
         app.get("/api/clients/:client/lanes") do
           fitting, revision = revisions.fitting(params["client"])
+          fitting = revisions.at(params["client"], sought["revision"]) if sought["revision"]
           place = known(fitting.places, params.fetch("place", Fitting::EVERYWHERE), Fitting::EVERYWHERE, "place")
           mode = known(fitting.modes, params.fetch("mode", Fitting::BASE), Fitting::BASE, "mode")
           resolver = Press::Resolver.new(fitting)
           lanes = fitting.buttons.map { |button| Press::Lane.new(fitting, button, place:, mode:, resolver:) }
-          json("revision" => revision[:number], "place" => place, "mode" => mode, "lanes" => lanes.map { |lane| Render.lane(lane) })
+          render = RenderLanes.new(fitting)
+          json("revision" => sought["revision"] || revision[:number], "place" => place, "mode" => mode, "lanes" => lanes.map { |lane| render.lane(lane) })
         end
       end
     end

@@ -18,12 +18,22 @@ module Kippen
           "revision" => row[:revision], "seen_at" => time(row[:seen_at]), "open" => row[:open].to_h }
       end
 
-      # open – what is open, as Standing counts it; contacts – { device id => what was pressed of it }
-      def desk(id, fitting, row, open, contacts)
+      # open – what is open, as Standing counts it; pending – what is to be confirmed, or nil; contacts – { device id => what was pressed of it }
+      def desk(id, fitting, row, open:, contacts:, pending:)
         { "id" => id, "name" => fitting.name, "about" => fitting.document.dig("client", "about") || "" }.merge(
           "revision" => revision(row), "open" => open, "hosts" => fitting.hosts.map { |host| host(fitting, host, contacts) },
-          "places" => places(fitting), "modes" => modes(fitting)
+          "places" => places(fitting), "modes" => modes(fitting), "confirm_s" => fitting.document.fetch("confirm_s", Store::Confirmations::USUAL_S),
+          "confirm" => pending && confirm(fitting, pending)
         )
+      end
+
+      # pending – Store::Confirmations::Pending
+      def confirm(fitting, pending)
+        sources = Kinds::Sources.new(fitting, KINDS)
+        buttons, lost = [pending.now, pending.lost].map { |refs| refs.filter_map { |ref| fitting.button(ref) } }
+        named = ->(list) { list.map { |one| button(one).merge("name" => "#{fitting.device(one.device).name || one.device}, #{one.name || one.id}") } }
+        { "revision" => pending.revision, "left_ms" => pending.left_ms, "buttons" => named.call(buttons), "lost" => named.call(lost),
+          "heard_as" => buttons.flat_map { |one| sources.of(one).keys }.map { |source| CODES.describe(source).name }.uniq }
       end
 
       def host(fitting, host, contacts)
@@ -58,54 +68,19 @@ module Kippen
         [{ "id" => Fitting::BASE, "name" => "base" }, *fitting.modes.map { |mode| { "id" => mode.id, "name" => mode.name || mode.id } }]
       end
 
-      def lane(lane)
-        { "button" => button(lane.button), "regions" => lane.regions.map { |region| region(region) },
-          "chips" => lane.chips.map { |chip| chip(lane, chip) },
-          "empties" => lane.empties.map { |empty| empty(empty) },
-          "boundaries" => lane.boundaries.map { |boundary| boundary(boundary) },
-          "limits" => lane.limits.map { |limit| limit(lane, limit) } }
-      end
-
-      def limit(lane, limit)
-        { "gesture" => limit.gesture, "how" => limit.how, "words" => Words.limit(limit, lane.timing) }
-      end
-
-      def region(region)
-        { "stretch" => region.stretch, "kind" => region.kind, "from_us" => region.from_us, "to_us" => region.to_us }
-      end
-
-      def chip(lane, chip)
-        { "gesture" => chip.gesture, "gesture_name" => Words::GESTURES.fetch(chip.gesture), "stretch" => chip.stretch,
-          "origin" => chip.origin, "place" => chip.place, "mode" => chip.mode, "off" => chip.off, "action" => chip.action,
-          "name" => CATALOGUE.name(chip.action, lane.button.builtin), "kept" => chip.action.nil? || chip.action["kind"] == "builtin",
-          "app" => CATALOGUE.app_name(chip.action), "wait" => chip.wait && Words.wait(chip.wait, lane.timing) }
-      end
-
-      def empty(empty)
-        { "gesture" => empty.gesture, "gesture_name" => Words::GESTURES.fetch(empty.gesture), "stretch" => empty.stretch,
-          "costs" => costs(empty.costs) }
-      end
-
-      def costs(list) = list.filter_map { |gesture, before, after| Words.cost(gesture, before, after) }
-
-      def boundary(boundary)
-        { "setting" => boundary.setting, "stretch" => boundary.stretch, "value_ms" => milliseconds(boundary.value_us),
-          "from_ms" => milliseconds(boundary.from_us), "to_ms" => milliseconds(boundary.to_us) }
-      end
-
-      # Whole where it is whole, else with its decimals.
-      def milliseconds(microseconds) = (microseconds % 1000).zero? ? microseconds / 1000 : microseconds / 1000.0
-
-      # What a change does to one lane: the lane after it, and each gesture's wait before and after.
-      def preview(before, after)
-        { "lane" => lane(after), "waits" => before.differences(after).map do |gesture, old, new|
-          { "gesture" => gesture, "gesture_name" => Words::GESTURES.fetch(gesture),
-            "before" => old && Words.wait(old, before.timing), "after" => new && Words.wait(new, after.timing) }
-        end }
-      end
-
+      # entry – of the catalogue; what asks for an app gets them to choose from
       def action(entry)
-        { "id" => entry.id, "name" => entry.name, "app" => entry.app, "words" => entry.words, "action" => entry.action }
+        facts = entry.facts
+        { "id" => entry.id, "name" => entry.name, "app" => entry.app, "words" => entry.words, "action" => entry.action, "group" => entry.group,
+          "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask) }, "hosts" => entry.hosts, "locked" => entry.locked,
+          "needs" => facts["needs"], "only" => entry.only({}), "repeats" => entry.repeats?, "after" => facts["after"],
+          "undo" => facts["undo"] || facts["undone_by"]&.then { |id| CATALOGUE.find(id).name }, "harm" => entry.harm }
+      end
+
+      def ask(ask)
+        choices = ask.type == "app" ? CATALOGUE.apps.map { |id, name| { "value" => id, "words" => name } } : ask.data["choices"]
+        ask.data.slice("member", "label", "usual", "from", "to", "step", "most")
+          .merge({ "type" => ask.type, "choices" => choices&.map { |choice| { "only" => nil }.merge(choice) } }.compact)
       end
     end
   end

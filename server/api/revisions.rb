@@ -8,9 +8,10 @@ module Kippen
         app.post("/api/clients/:client/revisions") do
           fitting, = revisions.fitting(params["client"])
           changed = changes(fitting).apply(sent["change"])
+          changed = changed.with("confirm_s" => sent["confirm_s"]) if sent["confirm_s"]
           saved = database.transaction do
             audit.note(account, "changed the fitting", client: params["client"], change: sent["change"]["kind"], parent: sent["parent"])
-            revisions.add(params["client"], sent["parent"], changed, author:, note: sent.fetch("note", ""))
+            revisions.add(params["client"], sent["parent"], changed, author:, note: sent.fetch("note", "")).tap { |row| watch(row) }
           end
           status 201
           json("revision" => Render.revision(saved))
@@ -18,12 +19,8 @@ module Kippen
 
         app.post("/api/clients/:client/previews") do
           fitting, = revisions.fitting(params["client"])
-          change = sent["change"]
-          changed = changes(fitting).apply(change)
-          before, after = [fitting, changed].map do |each|
-            Press::Lane.new(each, each.button(change["button"]), **Changes.spot(change))
-          end
-          json(Render.preview(before, after))
+          made = changes(fitting)
+          json(Preview.new(made, fitting, made.apply(sent["change"])).to_h)
         end
       end
     end

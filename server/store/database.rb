@@ -23,7 +23,7 @@ module Kippen
       # url – postgres://…; returns a Sequel::Database
       def self.connect(url)
         database = Sequel.connect(url, max_connections: 10, preconnect: false)
-        database.extension(:pg_json, :connection_validator)
+        database.extension(:pg_array, :pg_json, :connection_validator)
         database.pool.connection_validation_timeout = 60
         database
       end

@@ -50,22 +50,17 @@ module Kippen
 
         # Brings an old revision back, as a new one that can be undone itself.
         def restore(parent, number, author:)
-          fitting = Fitting.read(document(number))
-          @revisions.add(@client, parent, fitting, author:, note: "Revision #{number} brought back", how: "restore")
+          @revisions.add(@client, parent, fitting(number), author:, note: "Revision #{number} brought back", how: "restore")
         end
 
         # The Fitting as it was in a revision. Raises Missing.
-        def fitting(number) = Fitting.read(document(number))
+        def fitting(number) = @revisions.at(@client, number)
 
         private
 
         def all = @database[:revisions].where(client_id: @client)
 
         def row(number) = all.select(*SHOWN).first(number:) || raise(Missing, "no revision #{number}")
-
-        def document(number)
-          all.where(number:).get(:document)&.to_hash || raise(Missing, "no revision #{number}")
-        end
 
         # Which revision's state a revision is: its own, but for undo and redo.
         def position(row) = row[:state_of] || row[:number]
@@ -81,7 +76,7 @@ module Kippen
 
         def save(parent, state_of, author, how:, took_back: nil)
           note = how == "undo" ? "Revision #{took_back} taken back" : "Revision #{state_of} again"
-          @revisions.add(@client, parent, Fitting.read(document(state_of)), author:, note:, how:, state_of:, took_back:)
+          @revisions.add(@client, parent, fitting(state_of), author:, note:, how:, state_of:, took_back:)
         end
       end
     end

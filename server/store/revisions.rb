@@ -48,8 +48,11 @@ module Kippen
         # The Fitting in force and what is known of its revision.
         def fitting(client)
           row = of(client).reverse(:number).select(*ABOUT).first || raise(Missing, "no client #{client}")
-          [READ.read(client, row[:number]) { Fitting.read(document(client, row[:number])) }, row]
+          [at(client, row[:number]), row]
         end
+
+        # The Fitting of any revision. Raises Missing.
+        def at(client, number) = READ.read(client, number) { Fitting.read(document(client, number)) }
 
         # Saves a fitting on its parent's number (nil for the first). Returns the new
         # revision without its document. Raises Conflict where the parent isn't the newest:
@@ -82,7 +85,9 @@ module Kippen
           { name: who["name"] || "", about: who["about"] || "", open: Sequel.pg_jsonb(open) }
         end
 
-        def document(client, number) = of(client).where(number:).get(:document).to_hash
+        def document(client, number)
+          of(client).where(number:).get(:document)&.to_hash || raise(Missing, "no revision #{number}")
+        end
 
         def insert(client, parent, fitting, **about)
           document = Sequel.pg_jsonb(fitting.document)

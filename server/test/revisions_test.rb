@@ -87,7 +87,7 @@ module Kippen
 
       assert_equal 200, status
       assert_equal([["tap", "now", "+300 ms"], ["double_tap", nil, "now"]],
-                   answer["waits"].map { |wait| wait.values_at("gesture", "before", "after") })
+                   answer["buttons"].first["waits"].map { |wait| wait.values_at("gesture", "before", "after") })
       assert_equal 1, ask("/api/clients/#{@client}")["revision"]["number"]
     end
   end

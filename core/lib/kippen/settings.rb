@@ -65,11 +65,9 @@ module Kippen
 
     # Sets one. of – "host" or "device"; value nil: back to how it came. Raises Invalid.
     def set(fitting, of:, id:, setting:, value:)
-      list, found = of == "host" ? ["hosts", fitting.host(id)] : ["devices", fitting.device(id)]
-      raise Invalid.at("/change/#{of}", "no #{of} #{Faults.show(id)}") unless found && fitting.list(list).any? { |item| item["id"] == id }
-
-      known = (of == "host" ? of_host(found) : of_device(found)).find { |one| one.id == setting }
-      raise Invalid.at("/change/setting", "#{found.name || id} has no setting #{Faults.show(setting)}") unless known
+      list = { "host" => "hosts", "device" => "devices" }.fetch(of)
+      known = settings_of(fitting, of, id).find { |one| one.id == setting }
+      raise Invalid.at("/change/setting", "#{id} has no setting #{Faults.show(setting)}") unless known
 
       fault = value.nil? ? nil : known.fault(value)
       raise Invalid.at("/change/value", fault) if fault
@@ -78,6 +76,13 @@ module Kippen
     end
 
     private
+
+    def settings_of(fitting, of, id)
+      found = of == "host" ? fitting.list("hosts").any? && fitting.host(id) : fitting.device(id)
+      raise Invalid.at("/change/id", "no #{of} #{Faults.show(id)}") unless found
+
+      of == "host" ? of_host(found) : of_device(found)
+    end
 
     def with(item, setting, value)
       return item.merge(setting.member => value).compact if setting.member

@@ -61,7 +61,9 @@ module Kippen
       hardly: "A %{gesture} can hardly happen: %{reasons}.",
       cost_more: "%{gesture} +%{ms} ms",
       cost_less: "%{gesture} −%{ms} ms",
-      cost_release: "%{gesture} acts when let go"
+      cost_release: "%{gesture} acts when let go",
+      tap_waits: "The tap comes %{wait}: a second press may still follow.",
+      tap_at_once: "The tap comes %{wait}; it also happens before every %{counts}."
     }.freeze
 
     # key – of EN; returns the sentence.
@@ -73,6 +75,13 @@ module Kippen
       return say(:wait_now) if wait.us.zero?
 
       say(wait.after == "release" ? :wait_release : :wait_press, ms: ms(wait.us))
+    end
+
+    # What waiting, and acting at once, mean for a tap: a Press::Lane::TapChoice; timing – the button's.
+    def self.tap_waits(choice, timing) = say(:tap_waits, wait: wait(choice.waits, timing))
+
+    def self.tap_at_once(choice, timing)
+      say(:tap_at_once, wait: wait(choice.at_once, timing), counts: choice.counts.map { |gesture| GESTURES.fetch(gesture) }.join(" and "))
     end
 
     # What can be set of a setting on a device, from its kind's data: "0 to 500 ms, in steps of 10".

@@ -23,12 +23,12 @@ module Kippen
       # What is wrong with a value, in words, or nil.
       def fault(value)
         case type
-        when "text" then "must be text of 1 to #{most} characters" unless value.is_a?(String) && value.strip.length.between?(1, most)
+        when "text" then text_fault(value)
         when "number" then number_fault(value)
         when "choice" then "is #{Faults.show(value)}, must be one of #{values.join(", ")}" unless values.include?(value)
         when "keys" then Combination.fault(value)
         when "app" then "unknown app #{Faults.show(value)}" unless @apps.key?(value)
-        when "time" then "is #{Faults.show(value)}, must be a time such as 07:30" unless value.is_a?(String) && value.match?(TIME)
+        when "time" then time_fault(value)
         end
       end
 
@@ -50,6 +50,14 @@ module Kippen
       def most = data.fetch("most", MOST_TEXT)
       def values = data["choices"].map { |choice| choice["value"] }
       def choice(value) = data["choices"].find { |choice| choice["value"] == value }
+
+      def text_fault(value)
+        "must be text of 1 to #{most} characters" unless value.is_a?(String) && value.strip.length.between?(1, most)
+      end
+
+      def time_fault(value)
+        "is #{Faults.show(value)}, must be a time such as 07:30" unless value.is_a?(String) && value.match?(TIME)
+      end
 
       def number_fault(value)
         from, to = data.values_at("from", "to")
