@@ -7,7 +7,7 @@ module Kippen
       def self.registered(app)
         app.get("/api/health") { json("ok" => true) }
 
-        app.get("/api/actions") { json("actions" => CATALOGUE.entries.map { |entry| Render.action(entry) }) }
+        app.get("/api/actions") { json("actions" => CATALOGUE.entries.map { |entry| Render.action(entry) }, "keys" => Render.keys) }
 
         app.get("/api/clients") do
           rows, more = clients.page(account, search: sought["search"] || "", page: sought["page"] || 1)

@@ -31,9 +31,10 @@ module Kippen
       def confirm(fitting, pending)
         sources = Kinds::Sources.new(fitting, KINDS)
         buttons, lost = [pending.now, pending.lost].map { |refs| refs.filter_map { |ref| fitting.button(ref) } }
+        heard = buttons.flat_map { |one| sources.of(one).keys }.uniq
         named = ->(list) { list.map { |one| button(one).merge("name" => "#{fitting.device(one.device).name || one.device}, #{one.name || one.id}") } }
         { "revision" => pending.revision, "left_ms" => pending.left_ms, "buttons" => named.call(buttons), "lost" => named.call(lost),
-          "heard_as" => buttons.flat_map { |one| sources.of(one).keys }.map { |source| CODES.describe(source).name }.uniq }
+          "heard_as" => heard.map { |source| CODES.describe(source).name }, "sources" => heard }
       end
 
       def host(fitting, host, contacts)
@@ -75,6 +76,13 @@ module Kippen
           "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask) }, "hosts" => entry.hosts, "locked" => entry.locked,
           "needs" => facts["needs"], "only" => entry.only({}), "repeats" => entry.repeats?, "after" => facts["after"],
           "undo" => facts["undo"] || facts["undone_by"]&.then { |id| CATALOGUE.find(id).name }, "harm" => entry.harm }
+      end
+
+      # Modifiers first, then every key of the code tables.
+      def keys
+        modifiers = Catalogue::Combination::MODIFIERS.map { |key, name| { "key" => key, "name" => name, "modifier" => true } }
+        others = CODES.keys.filter_map { |row| row["w3c"] && !row["w3c"].match?(/\A(Control|Shift|Alt|Meta)(Left|Right)\z/) && { "key" => row["w3c"], "name" => row["name"], "modifier" => false } }
+        modifiers + others
       end
 
       def ask(ask)

@@ -11,9 +11,9 @@ module Kippen
 
       def lane(lane)
         { "button" => Render.button(lane.button), "regions" => lane.regions.map { |region| region(region) },
-          "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => lane.empties.map { |empty| empty(empty) },
+          "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane),
           "boundaries" => lane.boundaries.map { |boundary| boundary(boundary) }, "limits" => lane.limits.map { |limit| limit(lane, limit) },
-          "cautions" => cautions(lane).map { |one| one.to_h.transform_keys(&:to_s) }, "tap_choice" => tap_choice(lane) }
+          "cautions" => cautions(lane).map { |one| one.to_h.transform_keys(&:to_s).merge("stands" => stands?(lane, one)) }, "tap_choice" => tap_choice(lane) }
       end
 
       private
@@ -27,6 +27,12 @@ module Kippen
           "origin" => chip.origin, "place" => chip.place, "mode" => chip.mode, "off" => chip.off, "action" => chip.action,
           "name" => CATALOGUE.name(chip.action, lane.button.builtin), "kept" => chip.action.nil? || chip.action["kind"] == "builtin",
           "app" => CATALOGUE.app_name(chip.action), "wait" => chip.wait && Words.wait(chip.wait, lane.timing) }
+      end
+
+      # Nothing is offered where nothing can be put.
+      def empties(lane)
+        barred = @cautions.of(lane.button).select(&:bars).map(&:gesture)
+        barred.include?(nil) ? [] : lane.empties.reject { |empty| barred.include?(empty.gesture) }.map { |empty| empty(empty) }
       end
 
       def empty(empty)
@@ -49,6 +55,21 @@ module Kippen
       def cautions(lane)
         tap = lane.choice.tap
         [*@cautions.of(lane.button), tap && @cautions.print(lane.button, tap.action)].compact
+      end
+
+      # Does a caution concern what is on the button now?
+      def stands?(lane, caution)
+        return true if %w[fixed other_print].include?(caution.kind)
+        return false if caution.kind == "needed" && done_elsewhere?(lane.button)
+
+        gesture = caution.gesture || "tap"
+        lane.chips.any? { |chip| chip.gesture == gesture && !chip.off && chip.action && chip.action["kind"] != "builtin" }
+      end
+
+      # What one points and confirms with is needed no more where another button does it.
+      def done_elsewhere?(button)
+        job = KINDS.button(@fitting.device(button.device), button)&.fetch("builtin_action", nil)
+        MainJob::ACTIONS.include?(job) && MainJob.new(KINDS).buttons(@fitting, @fitting.host(button.host)).any?
       end
 
       def tap_choice(lane)

@@ -33,7 +33,10 @@ module Kippen
 
     # Changes that make the demo invalid by its shape alone.
     WRONG = [
-      { "kippen" => "fitting/2" }, { "follow" => "nose" }, { "hosts" => {} }, { "devices" => [{ "id" => "Big" }] },
+      { "kippen" => "fitting/2" }, { "confirm_s" => 4 }, { "hosts" => [{ "id" => "h", "settings" => { "a" => [1] } }] },
+      { "devices" => [{ "id" => "d", "settings" => [] }] }, { "arrangements" => [{ "id" => "a", "name" => " " }] },
+      { "arrangements" => [{ "id" => "a", "name" => "A", "parts" => [{ "gesture" => "tap", "action" => {} }] }] },
+      { "follow" => "nose" }, { "hosts" => {} }, { "devices" => [{ "id" => "Big" }] },
       { "modes" => [{ "id" => "base" }] }, { "places" => [{ "id" => "p" }] }, { "timing" => { "long_press_ms" => 99 } },
       { "timing" => { "bounce_guard_from" => "above" } }, { "button_timing" => [] }, { "assignments" => [{ "button" => "pocket-phone/edge" }] },
       { "assignments" => [{ "button" => "pocket-phone/edge", "gesture" => "wave", "action" => { "kind" => "help" } }] },

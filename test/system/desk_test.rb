@@ -87,6 +87,9 @@ module Kippen
 
       assert_text "Another specialist saved revision 2 in between. It is shown now; your change is kept here."
       assert_text "Revision 2, your change is not saved"
+      within("section[aria-label='Another specialist changed']") { assert_text "Pocket phone, Edge key, long press: 800 ms." }
+      within("section[aria-label='Yours would do']") { assert_text "Pocket phone, Edge key, long-press: Answer the call." }
+      assert_accessible
       click_button "Save mine on top of it"
       assert_text "Revision 3, saved"
       lane { assert_button "long-press: Answer the call, at 800 ms. Change" }
@@ -141,16 +144,19 @@ module Kippen
     def test_what_must_be_known_of_a_button_is_said_before_it_gets_something_to_do
       demo("ottoline")
       open_step("assign")
-      within("section[aria-label='Remote, Power']") { click_button "Add a long-press" }
-      within("aside") do
+      within("section[aria-label='Remote, Power']") do
         assert_text "This button can’t be given anything: The television listens to it even when asleep"
+        assert_no_button "Add a long-press"
+        click_button(/\Apress: On or off/)
+      end
+      within("aside") do
         choose "Louder", allow_label_click: true
-        assert_button "Put it on the long-press", disabled: true
+        assert_button "Put it on the tap", disabled: true
         click_button "Close"
       end
       within("section[aria-label='Remote, First branded key']") { click_button "Add a long-press" }
       within("aside") do
-        assert_text "“Opens Wrenbox” can’t be held back: it happens as well."
+        assert_text "“Opens Wrenbox” can’t be held back: it happens as well, at once."
         choose "tap", allow_label_click: true
         assert_text "Taken by Wrenbox."
         assert_accessible

@@ -59,6 +59,28 @@ module Kippen
       lane { assert_text "Answer the call" }
     end
 
+    def test_any_two_are_compared_in_words_and_in_lanes_and_a_state_gets_a_note
+      open_desk
+      assign("double-tap", "packet mark")
+      assign("long-press", "answer")
+      click_button "Revision 3, saved"
+      fill_in "Note on how it is now", with: "before the new chair"
+      click_button "Keep with this note"
+      assert_text "Revision 4, saved"
+      assert_text "before the new chair"
+      within("section[aria-label='Compare two']") { assert_text "nothing" }
+      pick "Revision 2", from: "From"
+      within("section[aria-label='Compare two']") { assert_text "Pocket phone, Edge key, long-press: Answer the call." }
+      click_button "Show both in the lanes"
+      assert_selector "h2", text: "Revision 2 and revision 4"
+      within("section[aria-label='revision 2, Edge key']") { assert_no_text "Answer the call" }
+      within("section[aria-label='revision 4, Edge key']") { assert_button "long-press: Answer the call, at 500 ms.", disabled: true }
+      assert_no_selector "[data-button='pocket-phone/volume-up']"
+      assert_accessible
+      click_button "Back to the lanes as they are"
+      lane { assert_button "long-press: Answer the call, at 500 ms. Change" }
+    end
+
     # What another saves is shown here without loading anew, and undo takes back that.
     def test_somebody_else_saves_and_it_is_shown_at_once
       open_desk

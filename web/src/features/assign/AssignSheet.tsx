@@ -1,91 +1,89 @@
 import { Button, Input } from 'antd'
-import { useEffect, useRef, useState } from 'react'
-import type { ButtonChange, CatalogueAction, Desk, Gesture } from '../../shared/api'
-import { useActions, useLanes, usePreview, useSaving, type Spot } from '../../shared/fitting'
-import { GestureMark, useAnnounce, useEscape } from '../../shared/ui'
-import type { Chosen } from './chosen'
-import { Cautions, useFacts } from './Cautions'
+import { useEffect, useReducer, useRef, useState } from 'react'
+import type { Change, Desk } from '../../shared/api'
+import { useActions, useChange, useLanes, usePreview, type Spot } from '../../shared/fitting'
+import { useEscape } from '../../shared/ui'
+import { Moves } from '../confirm'
+import { ActionFacts } from './ActionFacts'
+import { ActionList } from './ActionList'
+import { AskFields } from './AskFields'
+import { assigning, changeOf, nothingYet } from './assigning'
+import { Cautions } from './Cautions'
+import type { Carried, Chosen } from './chosen'
+import { GesturePicker } from './GesturePicker'
+import { wordOf } from './gestures'
+import { RepeatField } from './RepeatField'
 import { matching } from './search'
+import { StandsThere } from './StandsThere'
+import { TapChoice } from './TapChoice'
 import { WhatChanges } from './WhatChanges'
 import styles from './assign.module.css'
-
-const GESTURES: { value: Gesture; word: string; short: string }[] = [
-  { value: 'tap', word: 'tap', short: 'tap' },
-  { value: 'double_tap', word: 'double-tap', short: 'double' },
-  { value: 'triple_tap', word: 'triple-tap', short: 'triple' },
-  { value: 'long_press', word: 'long-press', short: 'long' },
-  { value: 'hold', word: 'hold', short: 'hold' },
-]
-
-const wordOf = (gesture: Gesture) => GESTURES.find((one) => one.value === gesture)?.word ?? gesture
 
 interface Props {
   desk: Desk
   spot: Spot
   chosen: Chosen
   onClose: () => void
+  onCarry: (carried: Carried) => void
 }
 
-/** Details of one gesture of one button: choose an action, see what it changes, put it there. */
-export function AssignSheet({ desk, spot, chosen, onClose }: Props) {
-  const { button } = chosen
+/** Details of one gesture of one button, or of several: choose an action, see what it changes, put it there. */
+export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
+  const { button, also = [] } = chosen
   const actions = useActions()
   const lanes = useLanes(desk.id, spot)
-  const { save } = useSaving()
-  const announce = useAnnounce()
+  const { change: save, busy } = useChange()
   const search = useRef<HTMLInputElement>(null)
-  const [gesture, setGesture] = useState(chosen.gesture)
+  const [now, step] = useReducer(assigning, chosen.gesture, nothingYet)
   const [words, setWords] = useState('')
-  const [picked, setPicked] = useState<CatalogueAction>()
+  const [seconds, setSeconds] = useState(desk.confirm_s)
+  const { gesture, picked } = now
 
   useEffect(() => search.current?.focus(), [])
   useEscape(onClose)
 
-  const chips = lanes.data?.lanes.find((lane) => lane.button.ref === button.ref)?.chips ?? []
-  const there = chips.find((chip) => chip.gesture === gesture && chip.origin === 'here')
-  const now =
+  const lane = lanes.data?.lanes.find((one) => one.button.ref === button.ref)
+  const chips = lane?.chips ?? []
+  const there =
+    also.length > 0 ? undefined : chips.find((chip) => chip.gesture === gesture && chip.origin === 'here')
+  const shown =
     there ??
     chips.find((chip) => chip.gesture === gesture || (gesture === 'tap' && chip.gesture === 'builtin'))
-  const at = { button: button.ref, gesture, place: spot.place, mode: spot.mode }
-  const change: ButtonChange | undefined = picked && { kind: 'assign', ...at, action: picked.action }
-  const fixed = useFacts(desk.id, button.ref)?.is === 'fixed'
+  const system = desk.hosts.find((host) =>
+    host.devices.some((device) => device.buttons.some((one) => one.ref === button.ref)),
+  )?.system
+  const buttons = [button, ...also].map((one) => one.ref)
+  const change = changeOf(now, buttons, spot)
   const preview = usePreview(desk.id, change, desk.revision.number)
+  const cautions = (lane?.cautions ?? []).filter((one) => one.gesture === null || one.gesture === gesture)
+  const barred = also.length === 0 && cautions.some((one) => one.bars)
+  // While nothing is chosen the choice of the tap is that of the lane as it is.
+  const tapChoice = (change ? preview.data?.buttons[0]?.lane : lane)?.tap_choice
+  const moves = change ? (preview.data?.moves ?? []) : []
+  const title = also.length > 0 ? `${String(buttons.length)} buttons` : button.name
 
-  const commit = async (done: ButtonChange, said: string) => {
-    try {
-      const revision = await save(done)
-      announce(`${said} Saved as revision ${String(revision.number)}.`)
-      onClose()
-    } catch {
-      // The desk keeps the change and says why it was not saved.
-    }
+  const commit = async (made: Change, said: string) => {
+    const confirmS = moves.some((move) => move.now.length > 0) ? seconds : undefined
+    if (await save(made, `${title}, ${wordOf(gesture)}: ${said}.`, { confirmS })) onClose()
   }
 
   return (
     <aside className={styles.sheet} data-pane tabIndex={-1} aria-labelledby="sheet-title">
       <div className={styles.head}>
         <h2 id="sheet-title">
-          {button.name}, {wordOf(gesture)}
+          {title}, {wordOf(gesture)}
         </h2>
         <Button onClick={onClose}>Close</Button>
       </div>
-      <p className={styles.now}>{now ? `Now: ${now.name}` : 'Now: nothing yet'}</p>
-      <fieldset className={styles.gestures}>
-        <legend className="seen-by-readers-only">Gesture</legend>
-        {GESTURES.map(({ value, word, short }) => (
-          <label key={value}>
-            <input
-              type="radio"
-              name="gesture"
-              aria-label={word}
-              checked={gesture === value}
-              onChange={() => setGesture(value)}
-            />
-            <GestureMark gesture={value} />
-            <span aria-hidden="true">{short}</span>
-          </label>
-        ))}
-      </fieldset>
+      <p className={styles.now}>
+        {also.length > 0
+          ? [button, ...also].map((one) => one.name).join(', ')
+          : shown
+            ? `Now: ${shown.name}${there?.off ? ', off' : ''}`
+            : 'Now: nothing yet'}
+      </p>
+      <GesturePicker gesture={gesture} onGesture={(next) => step({ do: 'gesture', gesture: next })} />
+      <Cautions cautions={also.length > 0 ? [] : cautions} />
       <label className={styles.search} htmlFor="find-action">
         Find an action
       </label>
@@ -99,84 +97,72 @@ export function AssignSheet({ desk, spot, chosen, onClose }: Props) {
         onChange={(event) => setWords(event.target.value)}
       />
       <ActionList
-        actions={matching(actions.data ?? [], words)}
+        actions={matching(actions, words)}
+        system={system}
         picked={picked}
-        onPick={setPicked}
+        onPick={(action) => step({ do: 'pick', action })}
         words={words}
       />
-      <Cautions client={desk.id} button={button.ref} gesture={gesture} />
-      {change && (
-        <WhatChanges
-          waits={preview.data?.waits ?? []}
-          limits={preview.data?.lane.limits ?? []}
-          refusal={preview.error}
-        />
+      {picked && (
+        <>
+          <AskFields
+            key={picked.id}
+            asks={picked.asks}
+            answers={now.answers}
+            onAnswer={(member, value) => step({ do: 'answer', member, value })}
+            onInstead={(action) => step({ do: 'pick', action })}
+          />
+          {picked.repeats && (gesture === 'hold' || gesture === 'long_press') && (
+            <RepeatField value={now.repeat} onChange={(repeat) => step({ do: 'repeat', repeat })} />
+          )}
+          <ActionFacts action={picked} system={system} />
+        </>
       )}
+      {tapChoice && gesture !== 'long_press' && gesture !== 'hold' && (
+        <TapChoice choice={tapChoice} onChoose={(atOnce) => step({ do: 'at-once', atOnce })} />
+      )}
+      {change && <WhatChanges preview={preview.data} refusal={preview.error} />}
+      <Moves moves={moves} seconds={seconds} onSeconds={setSeconds} />
       <div className={styles.foot}>
         <Button
           type="primary"
           block
-          disabled={!change || preview.isError || fixed}
+          disabled={!change || preview.isError || barred || busy}
           onClick={() => {
-            if (change) void commit(change, `${button.name}, ${wordOf(gesture)}: ${picked?.name ?? ''}.`)
+            if (change) void commit(change, picked?.name ?? (now.atOnce ? 'acts at once' : 'waits'))
           }}
         >
-          {picked ? `Put it on the ${wordOf(gesture)}` : 'Choose an action first'}
+          {primaryWords(picked !== undefined, now.atOnce, change, gesture, buttons.length)}
         </Button>
         {there && (
-          <Button
-            block
-            onClick={() =>
-              void commit({ kind: 'clear', ...at }, `${button.name}, ${wordOf(gesture)}: taken off.`)
-            }
-          >
-            Take off “{there.name}”
-          </Button>
-        )}
-        {there && (
-          <Button
-            block
-            onClick={() =>
+          <StandsThere
+            chip={there}
+            onClear={() => void commit({ kind: 'clear', button: button.ref, gesture, ...spot }, 'taken off')}
+            onSwitch={() =>
               void commit(
-                { kind: 'switch', ...at, off: !there.off },
-                `${button.name}, ${wordOf(gesture)}: switched ${there.off ? 'on' : 'off'}.`,
+                { kind: 'switch', button: button.ref, gesture, ...spot, off: !there.off },
+                there.off ? 'switched on' : 'switched off',
               )
             }
-          >
-            {there.off ? `Switch “${there.name}” on` : `Switch “${there.name}” off`}
-          </Button>
+            onCarry={(copy) => onCarry({ button, gesture, name: there.name, copy })}
+          />
         )}
       </div>
     </aside>
   )
 }
 
-function ActionList(props: {
-  actions: CatalogueAction[]
-  picked: CatalogueAction | undefined
-  onPick: (action: CatalogueAction) => void
-  words: string
-}) {
-  const { actions, picked, onPick, words } = props
-  if (actions.length === 0 && words)
-    return <p className={styles.none}>No action fits “{words}”. Try other words.</p>
-  return (
-    <fieldset className={styles.list}>
-      <legend className="seen-by-readers-only">Action</legend>
-      {actions.map((action) => (
-        <label key={action.id} className={styles.action}>
-          <input
-            type="radio"
-            name="action"
-            checked={picked?.id === action.id}
-            onChange={() => onPick(action)}
-          />
-          <span>
-            {action.name}
-            {action.app && <small>{action.app}</small>}
-          </span>
-        </label>
-      ))}
-    </fieldset>
-  )
+function primaryWords(
+  picked: boolean,
+  atOnce: boolean | undefined,
+  change: Change | undefined,
+  gesture: Chosen['gesture'],
+  buttons: number,
+): string {
+  if (!picked) {
+    if (!change) return 'Choose an action first'
+    return atOnce ? 'Let the tap act at once' : 'Let the tap wait'
+  }
+  if (!change) return 'Say the rest first'
+  return `Put it on the ${wordOf(gesture)}${buttons > 1 ? ` of ${String(buttons)} buttons` : ''}`
 }

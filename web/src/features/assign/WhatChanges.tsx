@@ -1,21 +1,40 @@
-import type { Lane, LaneGesture } from '../../shared/api'
+import type { Preview } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import styles from './assign.module.css'
 
-interface Wait {
-  gesture: LaneGesture
-  gesture_name: string
-  before: string | null
-  after: string | null
-}
+type Touched = Preview['buttons'][number]
 
-/** Every gesture's wait on this button, before and after, as the core works it out. */
-export function WhatChanges(props: { waits: Wait[]; limits: Lane['limits']; refusal: Error | null }) {
-  const { waits, limits, refusal } = props
+/** What a change does, as the core works it out: every wait, what is displaced, whom it serves. */
+export function WhatChanges(props: { preview: Preview | undefined; refusal: Error | null }) {
+  const { preview, refusal } = props
   if (refusal) return <p role="alert">{refusal.message}</p>
+  if (!preview) return null
+  const several = preview.buttons.length > 1
   return (
     <section className={styles.changes} aria-label="What this changes">
       <h3>What this changes</h3>
+      {preview.buttons.map((touched) => (
+        <OneButton key={touched.lane.button.ref} touched={touched} named={several} />
+      ))}
+      {preview.serves.map((want) => (
+        <p key={want} className={styles.serves}>
+          Serves the want “{want}”.
+        </p>
+      ))}
+      {preview.loses.map((want) => (
+        <p key={want} className={styles.limit}>
+          No longer serves the want “{want}”.
+        </p>
+      ))}
+    </section>
+  )
+}
+
+function OneButton({ touched, named }: { touched: Touched; named: boolean }) {
+  const { lane, waits, displaced } = touched
+  return (
+    <>
+      {named && <h4>{lane.button.name}</h4>}
       <dl>
         {waits.map((wait) => (
           <div key={wait.gesture} data-changed={wait.before !== wait.after}>
@@ -27,16 +46,21 @@ export function WhatChanges(props: { waits: Wait[]; limits: Lane['limits']; refu
           </div>
         ))}
       </dl>
-      {limits.map((limit) => (
+      {lane.limits.map((limit) => (
         <p key={limit.gesture} className={styles.limit}>
           {limit.words}
         </p>
       ))}
-    </section>
+      {displaced.map((one) => (
+        <p key={one.words} className={styles.displaced}>
+          {one.words}
+        </p>
+      ))}
+    </>
   )
 }
 
-function words({ before, after }: Wait): string {
+function words({ before, after }: Touched['waits'][number]): string {
   if (before === null) return `new: ${after ?? ''}`
   if (after === null) return 'no longer'
   return before === after ? `${after}, as before` : `${before} → ${after}`

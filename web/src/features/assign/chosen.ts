@@ -4,6 +4,16 @@ import type { Button, Gesture } from '../../shared/api'
 export interface Chosen {
   button: Button
   gesture: Gesture
+  /** Further buttons that get the same. */
+  also?: Button[]
+}
+
+/** What is being carried from one gesture to another. */
+export interface Carried {
+  button: Button
+  gesture: Gesture
+  name: string
+  copy: boolean
 }
 
 /** The name by which the place of a gesture is found on the page again (data-spot). */

@@ -1,3 +1,6 @@
 export { AssignSheet } from './AssignSheet'
-export { spotName, type Chosen } from './chosen'
+export { RenameSheet } from './RenameSheet'
+export { spotName, type Carried, type Chosen } from './chosen'
+export { wordOf } from './gestures'
 export { matching } from './search'
+export { WhatChanges } from './WhatChanges'

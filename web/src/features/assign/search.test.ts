@@ -1,14 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import type { CatalogueAction } from '../../shared/api'
 import { matching } from './search'
+import { entry } from './testing'
 
-const action = (id: string, name: string, app: string | null, words: string): CatalogueAction => ({
-  id,
-  name,
-  app,
-  words,
-  action: { kind: id },
-})
+const action = (id: string, name: string, app: string | null, words: string) =>
+  entry({ id, name, app, words })
 
 const actions = [
   action('answer', 'Answer the call', 'Hearthcall', 'phone video pick up'),

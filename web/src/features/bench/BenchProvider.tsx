@@ -6,21 +6,12 @@ import { BenchContext, type BenchMode } from './benchContext'
 import { hearFound, type FoundSource } from './found'
 import { plugIn, type Heard } from './hearing'
 import { pressed, released, settled, type LiveByButton } from './live'
-import { isPrimary, KEPT_KEYS, sourceName } from './sources'
+import { isPrimary, KEPT_KEYS, onPatch, sourceName, worksTheDesk } from './sources'
 import { StreamSender } from './streamSender'
 import { useBindElsewhere, useElsewhere } from './useElsewhere'
 import { useListener } from './useListener'
 import { useListeningEnds } from './useListeningEnds'
 import { useTiles } from './useTiles'
-
-const NEVER_HEARD = '[data-never-heard]'
-const HEARS_PRIMARY = '[data-hears-primary]'
-
-/** What would work a button of the page that the focus is on, or that it is over. */
-const WORKS_A_BUTTON = /^(key:(Enter|NumpadEnter|Space)|pointer:.*|pen:.*|touch:.*|wheel:.*)$/
-
-const within = (target: EventTarget | null, selector: string) =>
-  target instanceof Element && target.closest(selector) !== null
 
 interface Props {
   client: string
@@ -163,9 +154,9 @@ export function BenchProvider({ client, buttons, children }: Props) {
     else if (heard.edge === 'up') setLive((state) => released(state, button, heard.timeMs))
   }
   const wants = (source: string, target: EventTarget | null) => {
-    if (mode.kind === 'off' || (WORKS_A_BUTTON.test(source) && within(target, NEVER_HEARD))) return false
+    if (mode.kind === 'off' || worksTheDesk(source, target)) return false
     if (mode.kind === 'on') return bindings.has(source)
-    return isPrimary(source) ? within(target, HEARS_PRIMARY) : !KEPT_KEYS.has(source)
+    return isPrimary(source) ? onPatch(target) : !KEPT_KEYS.has(source)
   }
   const ear = useRef({ wants, hear: onHeard })
   useEffect(() => {

@@ -31,3 +31,16 @@ export const KEPT_KEYS: ReadonlySet<string> = new Set([
   'key:ShiftLeft',
   'key:ShiftRight',
 ])
+
+const within = (target: EventTarget | null, selector: string) =>
+  target instanceof Element && target.closest(selector) !== null
+
+/** What would work a button of the page that the focus is on, or that it is over. */
+const WORKS_A_BUTTON = /^(key:(Enter|NumpadEnter|Space)|pointer:.*|pen:.*|touch:.*|wheel:.*)$/
+
+/** It is on a part of the desk that must go on working while everything is heard. */
+export const worksTheDesk = (source: string, target: EventTarget | null) =>
+  WORKS_A_BUTTON.test(source) && within(target, '[data-never-heard]')
+
+/** On a patch where what works the page is heard instead. */
+export const onPatch = (target: EventTarget | null) => within(target, '[data-hears-primary]')

@@ -2,26 +2,19 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Button, Desk as DeskData } from '../../shared/api'
 import { SavingProvider, type Spot } from '../../shared/fitting'
-import { AssignSheet, spotName, type Chosen } from '../assign'
-import { Bench, BenchProvider, HandSheet } from '../bench'
-import { DevicesSheet, DevicesStep, type DevicesSheetOf } from '../devices'
-import { HistorySheet } from '../history'
-import { JoinSheet } from '../joining'
-import { Lanes } from '../lanes'
-import { WantSheet, WantsStep } from '../wants'
+import { spotName, type Carried, type Chosen } from '../assign'
+import { Bench, BenchProvider } from '../bench'
+import { ConfirmBar } from '../confirm'
+import { DevicesStep } from '../devices'
+import { Lanes, LanesCompared, type Compared } from '../lanes'
+import { WantsStep } from '../wants'
+import { DeskSheet, type Sheet } from './DeskSheet'
 import { Rail } from './Rail'
 import { SaveTrouble } from './SaveTrouble'
 import type { Step } from './steps'
 import { Trail } from './Trail'
 import styles from './desk.module.css'
 import { usePaneKeys } from './usePaneKeys'
-
-/** What the side sheet is about; each belongs to a step, but those of bench and history. */
-type Sheet =
-  | { step: 'assign'; chosen: Chosen }
-  | { step: 'devices'; sheet: DevicesSheetOf }
-  | { step: 'wants'; want: string }
-  | { step: 'any'; of: 'join' | 'hand' | 'history' }
 
 const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assign: 'Assign' }
 
@@ -32,15 +25,33 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
   const [hidden, setHidden] = useState<string[]>([])
   const [spot, setSpot] = useState<Spot>({ place: 'everywhere', mode: 'base' })
   const [opened, setSheet] = useState<Sheet>()
+  const [carried, setCarried] = useState<Carried>()
+  const [compared, setCompared] = useState<Compared>()
   const sheet = opened && (opened.step === step || opened.step === 'any') ? opened : undefined
-  const chosen = sheet?.step === 'assign' ? sheet.chosen : undefined
+  const chosen = sheet?.of === 'gesture' ? sheet.chosen : undefined
   usePaneKeys()
 
   const close = useCallback(() => setSheet(undefined), [setSheet])
+  const choose = useCallback(
+    (next: Chosen) => setSheet({ step: 'assign', of: 'gesture', chosen: next }),
+    [setSheet],
+  )
+  const carry = useCallback(
+    (next: Carried | undefined) => {
+      setCarried(next)
+      setSheet(undefined)
+    },
+    [setCarried, setSheet],
+  )
   useFocusReturns(chosen)
   const assign = (button: Button) => {
     setHidden((all) => all.filter((id) => !button.ref.startsWith(`${id}/`)))
-    setSheet({ step: 'assign', chosen: { button, gesture: 'tap' } })
+    choose({ button, gesture: 'tap' })
+    void navigate(`/clients/${desk.id}/assign`)
+  }
+  const compare = (next: Compared) => {
+    setCompared(next)
+    setSheet(undefined)
     void navigate(`/clients/${desk.id}/assign`)
   }
 
@@ -58,48 +69,57 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
           <Trail desk={desk} onHistory={() => setSheet({ step: 'any', of: 'history' })} />
           <Rail desk={desk} hidden={hidden} onHidden={setHidden} />
           <main className={styles.middle} data-pane tabIndex={-1} aria-label={MIDDLE[step]}>
-            <SaveTrouble />
+            <ConfirmBar desk={desk} />
+            <SaveTrouble desk={desk} />
             {step === 'wants' && (
               <WantsStep
                 desk={desk}
-                chosen={sheet?.step === 'wants' ? sheet.want : undefined}
-                onChoose={(want) => setSheet({ step: 'wants', want })}
+                chosen={sheet?.of === 'want' ? sheet.want : undefined}
+                onChoose={(want) => setSheet({ step: 'wants', of: 'want', want })}
               />
             )}
             {step === 'devices' && (
               <DevicesStep
                 desk={desk}
                 shown={shown.map((device) => device.id)}
-                onSheet={(of) => setSheet({ step: 'devices', sheet: of })}
+                onSheet={(of) => setSheet({ step: 'devices', of: 'device', sheet: of })}
+                onSettings={(about) => setSheet({ step: 'devices', of: 'settings', about })}
                 onAssign={assign}
               />
             )}
-            {step === 'assign' && (
+            {step === 'assign' && compared && (
+              <LanesCompared
+                desk={desk}
+                spot={spot}
+                compared={compared}
+                onClose={() => setCompared(undefined)}
+              />
+            )}
+            {step === 'assign' && !compared && (
               <Lanes
                 desk={desk}
                 devices={shown}
                 spot={spot}
                 onSpot={setSpot}
                 chosen={chosen}
-                onChoose={(next) => setSheet({ step: 'assign', chosen: next })}
+                onChoose={choose}
+                carried={carried}
+                onCarry={carry}
+                onRename={(button) => setSheet({ step: 'assign', of: 'rename', button })}
+                onArrange={() => setSheet({ step: 'assign', of: 'arrange' })}
               />
             )}
           </main>
-          {chosen && (
-            <AssignSheet
-              key={`${chosen.button.ref} ${chosen.gesture}`}
+          {sheet && (
+            <DeskSheet
               desk={desk}
+              sheet={sheet}
               spot={spot}
-              chosen={chosen}
+              buttons={buttons}
               onClose={close}
+              onCarry={carry}
+              onCompare={compare}
             />
-          )}
-          {sheet?.step === 'devices' && <DevicesSheet desk={desk} sheet={sheet.sheet} onClose={close} />}
-          {sheet?.step === 'wants' && <WantSheet desk={desk} want={sheet.want} onClose={close} />}
-          {sheet?.step === 'any' && sheet.of === 'join' && <JoinSheet desk={desk} onClose={close} />}
-          {sheet?.step === 'any' && sheet.of === 'history' && <HistorySheet desk={desk} onClose={close} />}
-          {sheet?.step === 'any' && sheet.of === 'hand' && (
-            <HandSheet desk={desk} buttons={buttons} onClose={close} />
           )}
           <Bench onSheet={(of) => setSheet({ step: 'any', of })} />
         </div>

@@ -5,6 +5,7 @@ import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { DeviceDrawing } from '../../shared/ui'
 import { useBench } from '../bench'
+import type { SettingsOf } from '../settings'
 import { ButtonsTable } from './ButtonsTable'
 import type { DevicesSheetOf } from './DevicesStep'
 import { ReadySteps } from './ReadySteps'
@@ -16,6 +17,7 @@ interface Props {
   all: DeviceFacts[]
   open: boolean
   onSheet: (sheet: DevicesSheetOf) => void
+  onSettings: (about: SettingsOf) => void
   onAssign: (button: ButtonData) => void
 }
 
@@ -36,7 +38,7 @@ function facts(device: DeviceFacts, all: DeviceFacts[]): string {
 }
 
 /** One device: its drawing, what is known of it, what it can't do yet, its buttons, its steps. */
-export function DeviceCard({ desk, device, all, open, onSheet, onAssign }: Props) {
+export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAssign }: Props) {
   const mayChange = useMayChange()
   const { change } = useChange()
   const { live } = useBench()
@@ -63,6 +65,18 @@ export function DeviceCard({ desk, device, all, open, onSheet, onAssign }: Props
         </div>
         {mayChange && (
           <div className={styles.actions}>
+            <Button
+              aria-label={`Settings of ${name}`}
+              onClick={() => onSettings({ of: 'device', id: device.id })}
+            >
+              Settings
+            </Button>
+            <Button
+              aria-label={`${name} back to how it came`}
+              onClick={() => onSheet({ of: 'reset', id: device.id })}
+            >
+              Back to how it came
+            </Button>
             <Button aria-label={`Change ${name}`} onClick={() => onSheet({ of: 'device', id: device.id })}>
               Change
             </Button>

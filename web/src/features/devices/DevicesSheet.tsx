@@ -4,6 +4,7 @@ import { CopySheet } from './CopySheet'
 import { DeviceSheet } from './DeviceSheet'
 import type { DevicesSheetOf } from './DevicesStep'
 import { HostSheet } from './HostSheet'
+import { ResetSheet } from './ResetSheet'
 
 interface Props {
   desk: Desk
@@ -20,6 +21,8 @@ export function DevicesSheet({ desk, sheet, onClose }: Props) {
       return <DeviceSheet desk={desk} id={sheet.id} onClose={onClose} />
     case 'copy':
       return <CopySheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
+    case 'reset':
+      return <ResetSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'host':
       return <HostSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
   }

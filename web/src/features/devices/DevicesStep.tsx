@@ -5,23 +5,27 @@ import { useDevices } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { Nothing } from '../../shared/ui'
 import { FindView } from '../find'
+import type { SettingsOf } from '../settings'
 import { DeviceCard } from './DeviceCard'
 import { TakenOut } from './TakenOut'
 import styles from './devices.module.css'
 
 /** What of the devices is open in the side sheet. */
 export type DevicesSheetOf =
-  { of: 'new-device' } | { of: 'device' | 'copy'; id: string } | { of: 'host'; id: string | undefined }
+  | { of: 'new-device' }
+  | { of: 'device' | 'copy' | 'reset'; id: string }
+  | { of: 'host'; id: string | undefined }
 
 interface Props {
   desk: Desk
   shown: string[]
   onSheet: (sheet: DevicesSheetOf) => void
+  onSettings: (about: SettingsOf) => void
   onAssign: (button: ButtonData) => void
 }
 
 /** The client's hosts and devices: put together, got ready, their buttons found. */
-export function DevicesStep({ desk, shown, onSheet, onAssign }: Props) {
+export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign }: Props) {
   const [view, setView] = useState<'together' | 'find'>('together')
   const answer = useDevices(desk.id)
   const mayChange = useMayChange()
@@ -73,6 +77,7 @@ export function DevicesStep({ desk, shown, onSheet, onAssign }: Props) {
                 all={answer.data.devices}
                 alone={devices.length === 1}
                 onSheet={onSheet}
+                onSettings={onSettings}
                 onAssign={onAssign}
               />
             ))}
@@ -102,9 +107,10 @@ function HostPart(props: {
   all: DeviceFacts[]
   alone: boolean
   onSheet: Props['onSheet']
+  onSettings: Props['onSettings']
   onAssign: Props['onAssign']
 }) {
-  const { desk, host, devices, all, alone, onSheet, onAssign } = props
+  const { desk, host, devices, all, alone, onSheet, onSettings, onAssign } = props
   const mayChange = useMayChange()
   return (
     <section aria-label={host.name} className={styles.host}>
@@ -119,6 +125,12 @@ function HostPart(props: {
             Change
           </Button>
         )}
+        <Button
+          aria-label={`Settings of ${host.name}`}
+          onClick={() => onSettings({ of: 'host', id: host.id })}
+        >
+          Settings
+        </Button>
       </div>
       {host.devices.length === 0 && <p className={styles.quiet}>No device on it yet.</p>}
       {devices.map((device) => (
@@ -129,6 +141,7 @@ function HostPart(props: {
           all={all}
           open={alone}
           onSheet={onSheet}
+          onSettings={onSettings}
           onAssign={onAssign}
         />
       ))}

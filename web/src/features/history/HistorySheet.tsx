@@ -1,9 +1,12 @@
 import { Button } from 'antd'
 import { useState } from 'react'
 import type { Desk } from '../../shared/api'
-import { useChange, useDifferences, useHistory } from '../../shared/fitting'
+import { useChange, useHistory } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { SideSheet } from '../../shared/ui'
+import { Compare } from './Compare'
+import { NoteForm } from './NoteForm'
+import { Words } from './Words'
 import styles from './history.module.css'
 
 const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
@@ -11,14 +14,25 @@ const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle
 type Saved = NonNullable<ReturnType<typeof useHistory>['data']>['revisions'][number]
 
 /** Everything that was saved, newest first: what each changed, and the way back to it. */
-export function HistorySheet({ desk, onClose }: { desk: Desk; onClose: () => void }) {
+export function HistorySheet(props: {
+  desk: Desk
+  onClose: () => void
+  onCompare: (compared: { from: number; to: number }) => void
+}) {
+  const { desk, onClose, onCompare } = props
   const history = useHistory(desk.id)
+  const mayChange = useMayChange()
+  const revisions = history.data?.revisions ?? []
   const [open, setOpen] = useState<number>()
   return (
     <SideSheet title="What was saved" onClose={onClose}>
       {history.error && <p role="alert">{history.error.message}</p>}
+      {mayChange && <NoteForm />}
+      {revisions.length > 1 && (
+        <Compare desk={desk} numbers={revisions.map((saved) => saved.number)} onCompare={onCompare} />
+      )}
       <ol className={styles.revisions}>
-        {(history.data?.revisions ?? []).map((saved) => (
+        {revisions.map((saved) => (
           <li key={saved.number} data-now={saved.number === desk.revision.number}>
             <Button
               type="text"
@@ -74,22 +88,5 @@ function Details({ desk, saved }: { desk: Desk; saved: Saved }) {
         </>
       )}
     </div>
-  )
-}
-
-function Words(props: { title: string; client: string; from: number; to: number; none: string }) {
-  const { title, client, from, to, none } = props
-  const words = useDifferences(client, from, to)
-  return (
-    <section aria-label={title}>
-      <h3>{title}</h3>
-      {words.error && <p role="alert">{words.error.message}</p>}
-      {words.data?.length === 0 && <p>{none}</p>}
-      <ul>
-        {(words.data ?? []).map((sentence) => (
-          <li key={sentence}>{sentence}</li>
-        ))}
-      </ul>
-    </section>
   )
 }

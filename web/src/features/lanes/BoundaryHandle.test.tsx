@@ -97,6 +97,8 @@ describe('scalesFor', () => {
     chips: [],
     empties: [],
     limits: [],
+    cautions: [],
+    tap_choice: null,
     boundaries: [
       { ...boundary, value_ms: long },
       { ...boundary, setting: 'tap_gap_ms', stretch: 'apart' as const, value_ms: gap },

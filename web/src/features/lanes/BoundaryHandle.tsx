@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { useEffect, useRef, useState, type CSSProperties, type KeyboardEvent, type PointerEvent } from 'react'
 import type { Boundary } from '../../shared/api'
 import type { StretchScale } from './scale'
 import styles from './lanes.module.css'
@@ -8,7 +8,13 @@ export interface BoundaryDraft {
   valueMs: number
 }
 
-const NAMES: Record<string, string> = { long_press_ms: 'Long-press time', tap_gap_ms: 'Tap gap' }
+export const NAMES: Record<string, string> = {
+  long_press_ms: 'Long-press time',
+  tap_gap_ms: 'Tap gap',
+  gap_bridge_ms: 'Gap bridge',
+  bounce_guard_ms: 'Bounce guard',
+  brush_guard_ms: 'Brush guard',
+}
 const STEP_MS = 10
 const STEPS: Record<string, number> = {
   ArrowRight: STEP_MS,
@@ -25,6 +31,8 @@ interface Props {
   boundary: Boundary
   buttonName: string
   scale: StretchScale
+  /** In which row below the strip its tag stands, for tags close to each other to stand apart. */
+  row?: number
   /** Only to be looked at. */
   fixed?: boolean
   draft: BoundaryDraft | undefined
@@ -34,7 +42,7 @@ interface Props {
 
 /** A boundary that can be dragged, moved with arrow keys, or typed. */
 export function BoundaryHandle(props: Props) {
-  const { boundary, buttonName, scale, fixed = false, draft, onDraft, onCommit } = props
+  const { boundary, buttonName, scale, row = 0, fixed = false, draft, onDraft, onCommit } = props
   const [typed, setTyped] = useState('')
   const rest = useRef<number>(undefined)
   /** What the drag has come to; state may not have been drawn yet when the pointer goes up. */
@@ -112,7 +120,8 @@ export function BoundaryHandle(props: Props) {
       tabIndex={0}
       className={styles.boundary}
       data-moving={draft !== undefined}
-      style={{ left: `${String(scale.percent(value))}%` }}
+      data-setting={boundary.setting}
+      style={{ left: `${String(scale.percent(value))}%`, '--row': row } as CSSProperties}
       aria-label={name}
       aria-valuemin={boundary.from_ms}
       aria-valuemax={boundary.to_ms}

@@ -1,6 +1,7 @@
-import type { Chip, Empty, Gesture, Lane, LaneGesture } from '../../shared/api'
+import type { Button, Chip, Empty, Gesture, Lane, LaneGesture } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
+import { useSpot } from './useSpot'
 import styles from './lanes.module.css'
 
 /** What an untouched button does stands where its tap would. */
@@ -23,26 +24,32 @@ const LIMIT_WORDS: Record<Limit['how'], string> = {
 }
 
 interface Props {
-  /** Where the focus finds it again when the side sheet closes. */
-  spot: string
+  button: Button
   chosen: LaneGesture | undefined
   onChoose: () => void
 }
 
 /** A gesture's action, in the stretch that brings it about, with its wait. */
 export function ChipButton(props: Props & { chip: Chip; limit: Limit | undefined }) {
-  const { chip, limit, spot, chosen, onChoose } = props
+  const { chip, limit, button, chosen, onChoose } = props
   const mayChange = useMayChange()
+  const gesture = gestureOf(chip)
+  const own = mayChange && chip.origin === 'here'
+  const spot = useSpot(
+    { button, gesture },
+    own ? { button, gesture, name: chip.name, copy: false } : undefined,
+  )
   const state = chipState(chip)
   const note = limit ? LIMIT_WORDS[limit.how] : [chip.wait, state].filter(Boolean).join(' · ')
   return (
     <button
       type="button"
       className={styles.chip}
-      data-spot={spot}
+      {...spot}
       data-origin={chip.off ? 'off' : chip.origin}
       data-kept={chip.kept}
-      aria-pressed={chosen === gestureOf(chip)}
+      aria-pressed={chosen === gesture}
+      aria-keyshortcuts={own ? 'Delete F2 Control+X Control+C' : undefined}
       aria-label={`${chip.gesture_name}: ${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}${mayChange ? 'Change' : ''}`}
       data-limit={limit?.how}
       disabled={!mayChange}
@@ -60,15 +67,16 @@ export function ChipButton(props: Props & { chip: Chip; limit: Limit | undefined
 }
 
 /** A stretch with nothing in it yet: a button to assign something. */
-export function EmptyButton({ empty, spot, chosen, onChoose }: Props & { empty: Empty }) {
+export function EmptyButton({ empty, button, chosen, onChoose }: Props & { empty: Empty }) {
   const mayChange = useMayChange()
+  const spot = useSpot({ button, gesture: empty.gesture }, undefined)
   const note = empty.costs.join(', ') || 'nothing yet'
   if (!mayChange) return null
   return (
     <button
       type="button"
       className={styles.empty}
-      data-spot={spot}
+      {...spot}
       aria-pressed={chosen === empty.gesture}
       aria-label={`Add a ${empty.gesture_name}; ${note}`}
       onClick={onChoose}

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import type { Lane, LaneGesture } from '../../shared/api'
 import { usePreview, useSaving } from '../../shared/fitting'
 import { useAnnounce } from '../../shared/ui'
@@ -17,16 +17,20 @@ interface Props {
   device: string | undefined
   scales: Scales
   chosen: LaneGesture | undefined
+  /** Is it among several; undefined where none are being chosen. */
+  picked?: boolean | undefined
+  onPick?: (button: string) => void
   onChoose: (chosen: Chosen) => void
 }
 
 /** One button's whole behaviour on one time line. */
-export function LaneRow({ client, revision, lane, device, scales, chosen, onChoose }: Props) {
+export const LaneRow = memo(function LaneRow(props: Props) {
+  const { client, revision, lane, device, scales, chosen, picked, onPick, onChoose } = props
   const [draft, setDraft] = useState<BoundaryDraft>()
   const { save } = useSaving()
   const announce = useAnnounce()
   const live = useLive(lane.button.ref)
-  const { ref, name, print } = lane.button
+  const { ref, name, print, off } = lane.button
 
   const change = draft && {
     kind: 'timing' as const,
@@ -35,7 +39,7 @@ export function LaneRow({ client, revision, lane, device, scales, chosen, onChoo
     value: draft.valueMs,
   }
   const preview = usePreview(client, change, revision)
-  const shown = (draft && preview.data?.lane) ?? lane
+  const shown = (draft && preview.data?.buttons[0]?.lane) ?? lane
 
   const commit = async (done: BoundaryDraft) => {
     try {
@@ -55,6 +59,18 @@ export function LaneRow({ client, revision, lane, device, scales, chosen, onChoo
     >
       <div className={styles.label}>
         <h3>{name}</h3>
+        {picked !== undefined && (
+          <label className={styles.pick}>
+            <input
+              type="checkbox"
+              checked={picked}
+              aria-label={`Choose ${device ? `${device}, ` : ''}${name}`}
+              onChange={() => onPick?.(ref)}
+            />
+            choose
+          </label>
+        )}
+        {off && <p>switched off</p>}
         {device && <p>{device}</p>}
         {print && <p>print: {print}</p>}
         {live.down && <p className={styles.down}>down</p>}
@@ -79,6 +95,13 @@ export function LaneRow({ client, revision, lane, device, scales, chosen, onChoo
           {limit.words}
         </p>
       ))}
+      {shown.cautions
+        .filter((caution) => caution.stands)
+        .map((caution) => (
+          <p key={caution.kind + caution.words} className={styles.cautions}>
+            {caution.words}
+          </p>
+        ))}
     </section>
   )
-}
+})

@@ -1,12 +1,19 @@
-import { Radio, Select, Spin } from 'antd'
-import { useId, useState } from 'react'
+import { Button, Radio, Spin } from 'antd'
+import { useCallback, useMemo, useState } from 'react'
 import type { Desk, Device } from '../../shared/api'
-import { useLanes, type Spot } from '../../shared/fitting'
-import type { Chosen } from '../assign'
+import { useChange, useLanes, type Spot } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
+import type { Carried, Chosen } from '../assign'
 import { Axis } from './Axis'
+import { CarryBar } from './CarryBar'
+import { Dragging } from './Dragging'
 import { LaneRow } from './LaneRow'
 import { LanesTable } from './LanesTable'
+import { carryTo } from './picking'
 import { scalesFor } from './scale'
+import { SeveralBar } from './SeveralBar'
+import { SpotPicker } from './SpotPicker'
+import { useLaneKeys } from './useLaneKeys'
 import styles from './lanes.module.css'
 
 interface Props {
@@ -16,88 +23,121 @@ interface Props {
   onSpot: (spot: Spot) => void
   chosen: Chosen | undefined
   onChoose: (chosen: Chosen) => void
-}
-
-function SpotPicker({ desk, spot, onSpot }: Pick<Props, 'desk' | 'spot' | 'onSpot'>) {
-  return (
-    <p className={styles.spot}>
-      <OneOf
-        word="Where"
-        list={desk.places}
-        value={spot.place}
-        onPick={(place) => onSpot({ ...spot, place })}
-      />
-      <OneOf word="Mode" list={desk.modes} value={spot.mode} onPick={(mode) => onSpot({ ...spot, mode })} />
-    </p>
-  )
-}
-
-/** A choice of one, in plain words where there is only one. */
-function OneOf(props: { word: string; list: Desk['places']; value: string; onPick: (id: string) => void }) {
-  const { word, list, value, onPick } = props
-  const id = useId()
-  return (
-    <>
-      <span id={id}>{word}:</span>
-      {list.length > 1 ? (
-        <Select
-          aria-labelledby={id}
-          value={value}
-          options={list.map((item) => ({ value: item.id, label: item.name }))}
-          onChange={onPick}
-        />
-      ) : (
-        <strong>{list[0]?.name}</strong>
-      )}
-    </>
-  )
+  carried: Carried | undefined
+  onCarry: (carried: Carried | undefined) => void
+  onRename: (button: Chosen['button']) => void
+  onArrange: () => void
 }
 
 /** What each button does: as lanes to scale, or the same as a plain table. */
-export function Lanes({ desk, devices, spot, onSpot, chosen, onChoose }: Props) {
+export function Lanes(props: Props) {
+  const { desk, devices, spot, onSpot, chosen, onChoose, carried, onCarry, onRename, onArrange } = props
+  const mayChange = useMayChange()
   const [view, setView] = useState<'lanes' | 'table'>('lanes')
+  const [picked, setPicked] = useState<string[]>()
+  const { change } = useChange()
   const answer = useLanes(desk.id, spot)
-  const deviceOf = new Map(
-    devices.flatMap((device) => device.buttons.map((button) => [button.ref, device.name])),
+  const deviceOf = useMemo(
+    () =>
+      new Map(
+        devices.flatMap((device) => device.buttons.map((button) => [button.ref, device.name] as const)),
+      ),
+    [devices],
   )
-  const lanes = answer.data?.lanes.filter((lane) => deviceOf.has(lane.button.ref))
+  const lanes = useMemo(
+    () => answer.data?.lanes.filter((lane) => deviceOf.has(lane.button.ref)),
+    [answer.data, deviceOf],
+  )
+  const scales = useMemo(() => scalesFor(lanes ?? []), [lanes])
+
+  const put = useCallback(
+    async (what: Carried, to: Chosen) => {
+      const made = carryTo(what, spot, to.button.ref, to.gesture)
+      if (await change(made, `“${what.name}” is ${what.copy ? 'copied' : 'moved'}.`)) onCarry(undefined)
+    },
+    [change, spot, onCarry],
+  )
+  const choose = useCallback(
+    (next: Chosen) => (carried ? void put(carried, next) : onChoose(next)),
+    [carried, put, onChoose],
+  )
+  const pick = useCallback(
+    (ref: string) =>
+      setPicked((all = []) => (all.includes(ref) ? all.filter((one) => one !== ref) : [...all, ref])),
+    [],
+  )
+  const onKeyDown = useLaneKeys({ lanes: lanes ?? [], spot, carried, onCarry, onPut: put, onRename })
+  const several = (lanes ?? []).filter((lane) => picked?.includes(lane.button.ref))
 
   return (
     <section aria-labelledby="lanes-title">
       <div className={styles.head}>
         <h2 id="lanes-title">What each button does</h2>
         <SpotPicker desk={desk} spot={spot} onSpot={onSpot} />
-        <Radio.Group
-          aria-label="Show as"
-          optionType="button"
-          buttonStyle="solid"
-          value={view}
-          onChange={(event) => setView(event.target.value as 'lanes' | 'table')}
-          options={[
-            { value: 'lanes', label: 'Lanes' },
-            { value: 'table', label: 'Table' },
-          ]}
-        />
+        <div className={styles.tools}>
+          {mayChange && (
+            <>
+              <Button onClick={onArrange}>Arrangements</Button>
+              <Button aria-pressed={picked !== undefined} onClick={() => setPicked(picked ? undefined : [])}>
+                Several at once
+              </Button>
+            </>
+          )}
+          <Radio.Group
+            aria-label="Show as"
+            optionType="button"
+            buttonStyle="solid"
+            value={view}
+            onChange={(event) => setView(event.target.value as 'lanes' | 'table')}
+            options={[
+              { value: 'lanes', label: 'Lanes' },
+              { value: 'table', label: 'Table' },
+            ]}
+          />
+        </div>
       </div>
+      {carried && <CarryBar carried={carried} onCarry={onCarry} />}
+      {picked && lanes && (
+        <SeveralBar
+          lanes={several}
+          spot={spot}
+          onAll={() => setPicked(lanes.map((lane) => lane.button.ref))}
+          onNone={() => setPicked([])}
+          onAssign={(buttons) => {
+            const [button, ...also] = buttons
+            if (button) onChoose({ button, gesture: 'tap', also })
+          }}
+        />
+      )}
       {answer.error && <p role="alert">{answer.error.message}</p>}
       {!lanes && !answer.error && <Spin />}
       {lanes?.length === 0 && <p className={styles.none}>Choose a device on the left to see its buttons.</p>}
-      {lanes && lanes.length > 0 && view === 'table' && <LanesTable lanes={lanes} onChoose={onChoose} />}
-      {lanes && lanes.length > 0 && view === 'lanes' && (
-        <div className={styles.lanes}>
-          <Axis scales={scalesFor(lanes)} />
-          {lanes.map((lane) => (
-            <LaneRow
-              key={lane.button.ref}
-              client={desk.id}
-              revision={answer.data?.revision ?? 0}
-              lane={lane}
-              device={devices.length > 1 ? deviceOf.get(lane.button.ref) : undefined}
-              scales={scalesFor(lanes)}
-              chosen={chosen?.button.ref === lane.button.ref ? chosen.gesture : undefined}
-              onChoose={onChoose}
-            />
-          ))}
+      {lanes && lanes.length > 0 && (
+        // eslint-disable-next-line jsx-a11y/no-static-element-interactions -- the keys of the buttons in it
+        <div onKeyDown={onKeyDown}>
+          {view === 'table' ? (
+            <LanesTable lanes={lanes} onChoose={choose} picked={picked} onPick={pick} />
+          ) : (
+            <Dragging onDrop={put}>
+              <div className={styles.lanes}>
+                <Axis scales={scales} />
+                {lanes.map((lane) => (
+                  <LaneRow
+                    key={lane.button.ref}
+                    client={desk.id}
+                    revision={answer.data?.revision ?? 0}
+                    lane={lane}
+                    device={devices.length > 1 ? deviceOf.get(lane.button.ref) : undefined}
+                    scales={scales}
+                    chosen={chosen?.button.ref === lane.button.ref ? chosen.gesture : undefined}
+                    picked={picked?.includes(lane.button.ref)}
+                    onPick={pick}
+                    onChoose={choose}
+                  />
+                ))}
+              </div>
+            </Dragging>
+          )}
         </div>
       )}
     </section>

@@ -1,10 +1,11 @@
 import { Button, InputNumber, Table } from 'antd'
-import { useState } from 'react'
+import { useState, type HTMLAttributes } from 'react'
 import type { Boundary, Gesture, Lane } from '../../shared/api'
 import { useSaving } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
 import { spotName, type Chosen } from '../assign'
+import { NAMES } from './BoundaryHandle'
 import styles from './lanes.module.css'
 
 const COLUMNS: { gesture: Gesture; title: string }[] = [
@@ -68,7 +69,7 @@ function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefine
   return (
     <InputNumber
       disabled={!mayChange}
-      aria-label={`${boundary.setting === 'long_press_ms' ? 'Long-press time' : 'Tap gap'} of ${lane.button.name}, ms`}
+      aria-label={`${NAMES[boundary.setting] ?? boundary.setting} of ${lane.button.name}, ms`}
       min={boundary.from_ms}
       max={boundary.to_ms}
       step={10}
@@ -82,9 +83,19 @@ function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefine
 }
 
 /** The same content and the same changes as the lanes, for those who can't see or don't want the picture. */
-export function LanesTable({ lanes, onChoose }: { lanes: Lane[]; onChoose: (chosen: Chosen) => void }) {
-  const settingColumn = (setting: string, title: string) => ({
-    title,
+export function LanesTable(props: {
+  lanes: Lane[]
+  onChoose: (chosen: Chosen) => void
+  /** Which are among several; undefined where none are being chosen. */
+  picked: string[] | undefined
+  onPick: (button: string) => void
+}) {
+  const { lanes, onChoose, picked, onPick } = props
+  const settings = Object.keys(NAMES).filter((setting) =>
+    lanes.some((lane) => lane.boundaries.some((one) => one.setting === setting)),
+  )
+  const settingColumn = (setting: string) => ({
+    title: NAMES[setting]?.toLowerCase(),
     key: setting,
     render: (_: unknown, lane: Lane) => (
       <Setting lane={lane} boundary={lane.boundaries.find((one) => one.setting === setting)} />
@@ -94,6 +105,7 @@ export function LanesTable({ lanes, onChoose }: { lanes: Lane[]; onChoose: (chos
     <Table<Lane>
       className={styles.table}
       rowKey={(lane) => lane.button.ref}
+      onRow={(lane) => ({ 'data-button': lane.button.ref }) as HTMLAttributes<HTMLElement>}
       dataSource={lanes}
       pagination={false}
       scroll={{ x: 'max-content' }}
@@ -102,7 +114,28 @@ export function LanesTable({ lanes, onChoose }: { lanes: Lane[]; onChoose: (chos
           title: 'Button',
           key: 'button',
           rowScope: 'row',
-          render: (_, lane) => <strong>{lane.button.name}</strong>,
+          render: (_, lane) => (
+            <>
+              <strong>{lane.button.off ? <s>{lane.button.name}</s> : lane.button.name}</strong>
+              {lane.button.print && <small>print: {lane.button.print}</small>}
+              {picked && (
+                <label className={styles.pick}>
+                  <input
+                    type="checkbox"
+                    checked={picked.includes(lane.button.ref)}
+                    aria-label={`Choose ${lane.button.name}`}
+                    onChange={() => onPick(lane.button.ref)}
+                  />
+                  choose
+                </label>
+              )}
+              {lane.cautions
+                .filter((caution) => caution.stands)
+                .map((caution) => (
+                  <small key={caution.kind + caution.words}>{caution.words}</small>
+                ))}
+            </>
+          ),
         },
         ...COLUMNS.map(({ gesture, title }) => ({
           key: gesture,
@@ -113,8 +146,7 @@ export function LanesTable({ lanes, onChoose }: { lanes: Lane[]; onChoose: (chos
           ),
           render: (_: unknown, lane: Lane) => <Cell lane={lane} gesture={gesture} onChoose={onChoose} />,
         })),
-        settingColumn('long_press_ms', 'long-press time'),
-        settingColumn('tap_gap_ms', 'tap gap'),
+        ...settings.map(settingColumn),
       ]}
     />
   )

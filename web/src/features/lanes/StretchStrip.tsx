@@ -1,6 +1,7 @@
+import type { CSSProperties } from 'react'
 import type { Boundary, Gesture, Lane, LaneGesture, Region, Stretch } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
-import { spotName, type Chosen } from '../assign'
+import type { Chosen } from '../assign'
 import type { Live } from '../bench'
 import { BoundaryHandle, type BoundaryDraft } from './BoundaryHandle'
 import { ChipButton, EmptyButton, gestureOf } from './ChipButton'
@@ -47,6 +48,18 @@ function span(scale: StretchScale, region: Region) {
   return { left: `${String(from)}%`, width: `${String(Math.max(to - from, 0))}%` }
 }
 
+/** Tags closer than this, in percent of the width, would cover each other. */
+const CLOSE: Record<Stretch, number> = { held: 17, apart: 29 }
+
+/** In which row each tag stands: the first in which it is clear of those before it. */
+function rowsOfTags(at: number[], close: number): number[] {
+  return at.reduce<number[]>((rows, percent, index) => {
+    const taken = rows.filter((_, other) => Math.abs((at[other] ?? 0) - percent) < close)
+    const free = [...at.keys()].find((row) => !taken.includes(row)) ?? 0
+    return [...rows.slice(0, index), free]
+  }, [])
+}
+
 export function StretchStrip(props: Props) {
   const { stretch, lane, boundaries, scale, chosen, live, draft, onDraft, onCommit, onChoose } = props
   const fixed = !useMayChange()
@@ -70,14 +83,23 @@ export function StretchStrip(props: Props) {
     ...regions.map(({ kind }) => inRegion(kind).chips.length + inRegion(kind).empties.length),
   )
   const propsFor = (gesture: Gesture) => ({
-    spot: spotName(lane.button.ref, gesture),
+    button: lane.button,
     chosen,
     onChoose: () => onChoose({ button: lane.button, gesture }),
   })
 
+  const height = rows * ROW_PX + 8
+  const handles = boundaries.filter((boundary) => boundary.stretch === stretch)
+  const tags = rowsOfTags(
+    handles.map((boundary) => scale.percent(boundary.value_ms)),
+    CLOSE[stretch],
+  )
   return (
-    <div className={stretch === 'held' ? styles.held : styles.apart}>
-      <div className={styles.strip} style={{ height: rows * ROW_PX + 8 }}>
+    <div
+      className={stretch === 'held' ? styles.held : styles.apart}
+      style={{ '--strip': `${String(height)}px`, '--tag-rows': Math.max(-1, ...tags) + 1 } as CSSProperties}
+    >
+      <div className={styles.strip} style={{ height }}>
         {regions.map((region) => {
           const { chips, empties } = inRegion(region.kind)
           const words = chips.length + empties.length === 0 ? REGION_WORDS[region.kind] : undefined
@@ -105,20 +127,19 @@ export function StretchStrip(props: Props) {
         })}
         <GrowingPress stretch={stretch} live={live} scale={scale} />
       </div>
-      {boundaries
-        .filter((boundary) => boundary.stretch === stretch)
-        .map((boundary) => (
-          <BoundaryHandle
-            key={boundary.setting}
-            boundary={boundary}
-            buttonName={lane.button.name}
-            scale={scale}
-            fixed={fixed}
-            draft={draft?.setting === boundary.setting ? draft : undefined}
-            onDraft={onDraft}
-            onCommit={onCommit}
-          />
-        ))}
+      {handles.map((boundary, index) => (
+        <BoundaryHandle
+          key={boundary.setting}
+          boundary={boundary}
+          buttonName={lane.button.name}
+          scale={scale}
+          row={tags[index] ?? 0}
+          fixed={fixed}
+          draft={draft?.setting === boundary.setting ? draft : undefined}
+          onDraft={onDraft}
+          onCommit={onCommit}
+        />
+      ))}
     </div>
   )
 }

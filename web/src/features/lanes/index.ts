@@ -1,1 +1,2 @@
 export { Lanes } from './Lanes'
+export { LanesCompared, type Compared } from './LanesCompared'

@@ -1,7 +1,7 @@
 import { Button, Input, type InputRef } from 'antd'
 import { useRef, useState, type FormEvent } from 'react'
 import type { WantFacts } from '../../shared/api'
-import { useActions, useChange } from '../../shared/fitting'
+import { useWholeActions, useChange } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import { matching } from '../assign'
 import { ActionField, ImportanceField, TimesField, WrongField } from './fields'
@@ -18,16 +18,16 @@ const EMPTY = {
 export function NewWant({ client }: { client: string }) {
   const [given, setGiven] = useState(EMPTY)
   const [action, setAction] = useState<string>()
-  const actions = useActions()
+  const actions = useWholeActions()
   const field = useRef<InputRef>(null)
   const { change, busy } = useChange()
-  const likely = given.what.trim() ? matching(actions.data ?? [], given.what)[0]?.id : undefined
+  const likely = given.what.trim() ? matching(actions, given.what)[0]?.id : undefined
   const chosen = action ?? likely ?? ''
 
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
     const { what, times, wrong, importance } = given
-    const meant = actions.data?.find((one) => one.id === chosen)?.action
+    const meant = actions.find((one) => one.id === chosen)?.action
     const want = { what: what.trim(), wrong, importance, times_a_day: times, action: meant ?? null }
     if (await change({ kind: 'want', want }, `Written down: ${want.what}.`)) {
       setGiven(EMPTY)

@@ -1,7 +1,7 @@
 import { Button, Input, Select } from 'antd'
 import { useState, type FormEvent } from 'react'
 import type { Desk, WantFacts } from '../../shared/api'
-import { useActions, useChange, useWants } from '../../shared/fitting'
+import { useWholeActions, useChange, useWants } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import { ActionField, ImportanceField, TimesField, WrongField } from './fields'
 
@@ -14,10 +14,10 @@ export function WantSheet(props: { desk: Desk; want: string; onClose: () => void
 
 function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose: () => void }) {
   const [given, setGiven] = useState(want)
-  const actions = useActions()
+  const actions = useWholeActions()
   const { change, busy } = useChange()
   const isOne = (action: object) => JSON.stringify(action) === JSON.stringify(given.action)
-  const chosen = actions.data?.find((one) => isOne(one.action))?.id ?? ''
+  const chosen = actions.find((one) => isOne(one.action))?.id ?? ''
 
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
@@ -43,7 +43,7 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
           label="Done by the action"
           value={chosen}
           onChange={(id) =>
-            setGiven({ ...given, action: actions.data?.find((one) => one.id === id)?.action ?? null })
+            setGiven({ ...given, action: actions.find((one) => one.id === id)?.action ?? null })
           }
         />
         <Field label="Where">

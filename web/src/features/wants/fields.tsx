@@ -1,6 +1,6 @@
 import { InputNumber, Select } from 'antd'
 import type { WantFacts } from '../../shared/api'
-import { useActions } from '../../shared/fitting'
+import { useWholeActions } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import { IMPORTANCE, WRONG } from './words'
 
@@ -36,7 +36,7 @@ export function ImportanceField({ label, value, onChange }: Of<WantFacts['import
 
 /** The action that would do the want, by its id in the catalogue; empty where nobody knows yet. */
 export function ActionField({ label, value, onChange }: Of<string>) {
-  const actions = useActions().data ?? []
+  const actions = useWholeActions()
   return (
     <Field label={label}>
       <Select

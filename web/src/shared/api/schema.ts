@@ -194,6 +194,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/combinations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a combination of keys is called, which command it is, and who keeps it for itself */
+        get: operations["describeCombination"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -656,8 +673,65 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What a change would do to its button, without making it */
+        /** What a change would do, without making it */
         post: operations["previewChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/arrangements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Ready-made arrangements and the client's own, each with the devices it is for */
+        get: operations["listArrangements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What can be set of each host and device besides its buttons, and what is set */
+        get: operations["listSettings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/confirmations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Confirms what is to be confirmed by a press that was heard, or takes it back */
+        post: operations["confirm"];
         delete?: never;
         options?: never;
         head?: never;
@@ -854,6 +928,42 @@ export interface components {
             app: string | null;
             words: string;
             action: components["schemas"]["Action"];
+            group: string;
+            group_name: string;
+            /** @description What must be said before it is whole; each becomes a member of the action */
+            asks: {
+                member: string;
+                label: string;
+                /** @enum {unknown} */
+                type: "text" | "number" | "choice" | "keys" | "app" | "time";
+                usual?: string | number | null;
+                from?: number;
+                to?: number;
+                step?: number;
+                most?: number;
+                choices?: {
+                    value: string;
+                    words: string;
+                    only: components["schemas"]["Gesture"][] | null;
+                }[];
+            }[];
+            hosts: components["schemas"]["System"][];
+            /** @description Where it works with the screen locked */
+            locked: components["schemas"]["System"][];
+            needs: string | null;
+            /** @description The only gestures that can carry it */
+            only: components["schemas"]["Gesture"][] | null;
+            /** @description It can be repeated while held */
+            repeats: boolean;
+            /** @description What the client must do after it */
+            after: string | null;
+            /** @description What takes it back */
+            undo: string | null;
+            harm: {
+                /** @enum {unknown} */
+                cost: "nothing" | "nuisance" | "serious" | "dangerous";
+                words: string;
+            };
         };
         Client: {
             /** Format: uuid */
@@ -922,6 +1032,22 @@ export interface components {
             }[];
             places: components["schemas"]["Named"][];
             modes: components["schemas"]["Named"][];
+            /** @description So many seconds one has to confirm */
+            confirm_s: number;
+            /** @description What is to be confirmed by a press, or null */
+            confirm: null | {
+                revision: number;
+                /** @description Until it is taken back */
+                left_ms: number;
+                /** @description Any of which confirms */
+                buttons: components["schemas"]["Button"][];
+                /** @description Which had the job before */
+                lost: components["schemas"]["Button"][];
+                /** @description As a browser hears them */
+                heard_as: string[];
+                /** @description The same as listeners name it; * stands for any gamepad */
+                sources: string[];
+            };
         };
         Lane: {
             button: components["schemas"]["Button"];
@@ -972,6 +1098,91 @@ export interface components {
                 /** @description With the reason */
                 words: string;
             }[];
+            /** @description What must be known before a gesture gets something to do */
+            cautions: {
+                gesture: null | components["schemas"]["Gesture"];
+                /** @enum {unknown} */
+                kind: "fixed" | "cannot_carry" | "needed" | "claimed" | "not_held_back" | "other_print";
+                words: string;
+                /** @description Nothing can be put there */
+                bars: boolean;
+                /** @description It concerns what is on the button now */
+                stands: boolean;
+            }[];
+            /** @description Whether the tap waits for a second one, and what either costs; null where there is no choice */
+            tap_choice: null | {
+                /** @enum {unknown} */
+                chosen: "waits" | "at_once";
+                /** @description In words - what waiting costs */
+                waits: string;
+                /** @description In words - what acting at once costs */
+                at_once: string;
+                /** @description Why it can only act at once */
+                only: string | null;
+            };
+        };
+        Preview: {
+            /** @description What differs */
+            words: string[];
+            buttons: {
+                lane: components["schemas"]["Lane"];
+                waits: {
+                    gesture: components["schemas"]["LaneGesture"];
+                    gesture_name: string;
+                    before: string | null;
+                    after: string | null;
+                }[];
+                displaced: {
+                    /** @enum {unknown} */
+                    kind: "builtin_lost" | "replaced" | "covered" | "other_print" | "taken_off";
+                    words: string;
+                }[];
+            }[];
+            /** @description Wants that are served then and were not */
+            serves: string[];
+            /** @description Wants that are served no longer */
+            loses: string[];
+            /** @description What of an arrangement does not fit */
+            left_out: string[];
+            notes: string[];
+            /** @description Where the button that one confirms with becomes another */
+            moves: {
+                host: string;
+                lost: string[];
+                now: string[];
+            }[];
+        };
+        Setting: {
+            id: string;
+            name: string;
+            /** @enum {unknown} */
+            type: "number" | "flag" | "choice";
+            from?: number;
+            to?: number;
+            step?: number;
+            unit?: string;
+            choices?: {
+                value: string;
+                words: string;
+            }[];
+            usual: number | boolean | string;
+            /** @description null where nothing is set */
+            value: number | boolean | string | null;
+            good_for: string;
+            costs: string;
+        };
+        ButtonSet: {
+            /** @constant */
+            kind: "button";
+            button: string;
+            set: {
+                name?: components["schemas"]["Words"];
+                print?: string | null;
+                off?: boolean;
+                signal?: string | null;
+                worked_with?: string | null;
+                codes?: string[];
+            };
         };
         Change: components["schemas"]["ButtonChange"] | {
             /** @constant */
@@ -1043,18 +1254,44 @@ export interface components {
                 codes: string[];
                 print?: string;
             };
+        } | components["schemas"]["ButtonSet"] | {
+            /** @constant */
+            kind: "several";
+            changes: (components["schemas"]["ButtonChange"] | components["schemas"]["ButtonSet"])[];
         } | {
             /** @constant */
-            kind: "button";
-            button: string;
-            set: {
-                name?: components["schemas"]["Words"];
-                print?: string | null;
-                off?: boolean;
-                signal?: string | null;
-                worked_with?: string | null;
-                codes?: string[];
+            kind: "arrange";
+            arrangement: string;
+            device: string;
+            answers?: {
+                button?: string;
+                double_tap?: components["schemas"]["Action"];
+                long_press?: components["schemas"]["Action"];
             };
+        } | {
+            /** @constant */
+            kind: "save_arrangement";
+            device: string;
+            name: components["schemas"]["Words"];
+        } | {
+            /** @constant */
+            kind: "remove_arrangement";
+            id: string;
+        } | {
+            /** @constant */
+            kind: "setting";
+            /** @enum {unknown} */
+            of: "host" | "device";
+            id: string;
+            setting: string;
+            value: number | boolean | string | null;
+        } | {
+            /** @constant */
+            kind: "reset";
+            device: string;
+        } | {
+            /** @constant */
+            kind: "note";
         } | {
             /** @constant */
             kind: "ready";
@@ -1276,6 +1513,12 @@ export interface components {
             action: components["schemas"]["Action"];
             place?: string;
             mode?: string;
+            /** @description Whether the tap of this spot acts at once; as it was where not told */
+            at_once?: boolean;
+            repeat?: {
+                after_ms: number;
+                every_ms: number;
+            };
         } | {
             /** @constant */
             kind: "clear";
@@ -1291,6 +1534,26 @@ export interface components {
             place?: string;
             mode?: string;
             off: boolean;
+        } | {
+            /** @constant */
+            kind: "tap_at_once";
+            button: string;
+            place?: string;
+            mode?: string;
+            at_once: boolean;
+        } | {
+            /** @constant */
+            kind: "carry";
+            button: string;
+            gesture: components["schemas"]["Gesture"];
+            place?: string;
+            mode?: string;
+            /** @description It also stays where it is */
+            copy: boolean;
+            to: {
+                button: string;
+                gesture: components["schemas"]["Gesture"];
+            };
         } | {
             /** @constant */
             kind: "timing";
@@ -1691,6 +1954,53 @@ export interface operations {
                 content: {
                     "application/json": {
                         actions: components["schemas"]["CatalogueAction"][];
+                        /** @description What a combination can be made of, in W3C terms */
+                        keys: {
+                            key: string;
+                            name: string;
+                            modifier: boolean;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    describeCombination: {
+        parameters: {
+            query: {
+                /** @description In W3C terms, joined by +: Control+KeyC */
+                keys: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is known of it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        keys: string[];
+                        label: string;
+                        /** @description The command it is in most apps */
+                        command: string | null;
+                        /** @description Apps in which it is a command of their own */
+                        apps: {
+                            /** @description In the catalogue */
+                            id: string;
+                            name: string;
+                            app: string;
+                        }[];
+                        kept: null | {
+                            why: string;
+                            /** @enum {unknown} */
+                            by: "system" | "browser";
+                        };
                     };
                 };
             };
@@ -2341,6 +2651,8 @@ export interface operations {
             query?: {
                 place?: string;
                 mode?: string;
+                /** @description As they were then; without it as they are */
+                revision?: number;
             };
             header?: never;
             path: {
@@ -2480,6 +2792,8 @@ export interface operations {
                     /** @description The revision the change was made on */
                     parent: number;
                     note?: string;
+                    /** @description After so many seconds it is taken back where it must be confirmed and is not */
+                    confirm_s?: number;
                     change: components["schemas"]["Change"];
                 };
             };
@@ -2522,25 +2836,119 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    change: components["schemas"]["ButtonChange"];
+                    change: components["schemas"]["Change"];
                 };
             };
         };
         responses: {
-            /** @description The lane after the change, and every gesture's wait before and after */
+            /** @description What differs, and for each button it touches its lane afterwards */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preview"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listArrangements: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The arrangements */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": {
-                        lane: components["schemas"]["Lane"];
-                        waits: {
-                            gesture: components["schemas"]["LaneGesture"];
-                            gesture_name: string;
-                            before: string | null;
-                            after: string | null;
+                        arrangements: {
+                            id: string;
+                            name: string;
+                            own: boolean;
+                            good_for: string | null;
+                            costs: string | null;
+                            asks: ("button" | "double_tap" | "long_press")[];
+                            devices: string[];
                         }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Hosts, then devices */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        of: {
+                            /** @enum {unknown} */
+                            of: "host" | "device";
+                            id: string;
+                            name: string;
+                            settings: components["schemas"]["Setting"][];
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    source: string;
+                    /** @description By whose bindings it is read */
+                    listener?: string;
+                } | {
+                    /** @constant */
+                    take_back: true;
+                };
+            };
+        };
+        responses: {
+            /** @description What became of it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @enum {unknown} */
+                        state: "confirmed" | "taken_back" | "waiting" | "nothing";
+                        words: string;
                     };
                 };
             };

@@ -12,6 +12,8 @@ const WITH_THE_FITTING = [
   'clients',
   'joins',
   'history',
+  'arrangements',
+  'settings',
 ]
 
 /** What is asked anew when a fitting has changed. */

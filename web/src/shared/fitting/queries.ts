@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { api, must, type ButtonChange } from '../api'
+import { api, must, type Change } from '../api'
 
 export function useDesk(client: string) {
   return useQuery({
@@ -13,25 +13,71 @@ export interface Spot {
   mode: string
 }
 
-export function useLanes(client: string, spot: Spot) {
+/** The lanes as they are, or as they were in an earlier revision. */
+export function useLanes(client: string, spot: Spot, revision?: number) {
   return useQuery({
-    queryKey: ['lanes', client, spot],
+    queryKey: ['lanes', client, spot, revision],
     queryFn: () =>
-      must(api.GET('/api/clients/{client}/lanes', { params: { path: { client }, query: { ...spot } } })),
+      must(
+        api.GET('/api/clients/{client}/lanes', {
+          params: { path: { client }, query: { ...spot, ...(revision ? { revision } : {}) } },
+        }),
+      ),
     placeholderData: (before) => before,
   })
 }
 
-export function useActions() {
+function useCatalogue() {
   return useQuery({
     queryKey: ['actions'],
-    queryFn: async () => (await must(api.GET('/api/actions'))).actions,
+    queryFn: () => must(api.GET('/api/actions')),
     staleTime: Infinity,
+  }).data
+}
+
+export function useActions() {
+  return useCatalogue()?.actions ?? []
+}
+
+/** Actions that are whole by themselves: nothing must be said before. */
+export function useWholeActions() {
+  return useActions().filter((one) => one.asks.length === 0)
+}
+
+/** Keys that a combination can be made of. */
+export function useKeys() {
+  return useCatalogue()?.keys ?? []
+}
+
+/** What a combination of keys is; nothing is asked while there is none. */
+export function useCombination(keys: string[]) {
+  return useQuery({
+    queryKey: ['combination', keys],
+    enabled: keys.length > 0,
+    queryFn: () => must(api.GET('/api/combinations', { params: { query: { keys: keys.join('+') } } })),
+    staleTime: Infinity,
+  }).data
+}
+
+export function useArrangements(client: string) {
+  return useQuery({
+    queryKey: ['arrangements', client],
+    queryFn: async () =>
+      (await must(api.GET('/api/clients/{client}/arrangements', { params: { path: { client } } })))
+        .arrangements,
   })
 }
 
-/** What a change would do to its button; nothing is asked while there is no change. */
-export function usePreview(client: string, change: ButtonChange | undefined, revision: number) {
+export function useSettings(client: string) {
+  return useQuery({
+    queryKey: ['settings', client],
+    queryFn: async () =>
+      (await must(api.GET('/api/clients/{client}/settings', { params: { path: { client } } }))).of,
+  })
+}
+
+/** What a change would do; nothing is asked while there is no change. */
+export function usePreview(client: string, change: Change | undefined, revision: number) {
   return useQuery({
     queryKey: ['preview', client, revision, change],
     enabled: change !== undefined,

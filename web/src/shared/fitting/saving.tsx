@@ -10,13 +10,21 @@ export type Made = Change | HistoryStep
 export type SaveState =
   | { kind: 'saved' }
   | { kind: 'saving' }
-  | { kind: 'conflict'; change: Made; newest: Revision }
+  | { kind: 'conflict'; change: Made; parent: number; newest: Revision }
   | { kind: 'failed'; change: Made; why: string }
+
+/** note – why; confirmS – how many seconds one has to confirm it, where it must be. */
+export interface SaveOptions {
+  note?: string
+  confirmS?: number | undefined
+}
 
 interface Saving {
   state: SaveState
   /** Saves one change on the revision shown. Resolves to the new revision; rejects with Refused. */
-  save: (change: Made, onRevision?: number) => Promise<Revision>
+  save: (change: Made, options?: SaveOptions) => Promise<Revision>
+  /** Saves once more what was refused, on top of what is there now. */
+  again: () => Promise<Revision>
   dismiss: () => void
 }
 
@@ -31,6 +39,7 @@ export function useSaving(): Saving {
 interface Order {
   change: Made
   parent: number
+  options: SaveOptions
 }
 
 function stateOf(mutation: { isPending: boolean; error: Error | null; variables?: Order }): SaveState {
@@ -38,7 +47,7 @@ function stateOf(mutation: { isPending: boolean; error: Error | null; variables?
   if (isPending) return { kind: 'saving' }
   if (!error || !variables) return { kind: 'saved' }
   const newest = error instanceof Refused ? error.problem.newest : undefined
-  if (newest) return { kind: 'conflict', change: variables.change, newest }
+  if (newest) return { kind: 'conflict', change: variables.change, parent: variables.parent, newest }
   return { kind: 'failed', change: variables.change, why: error.message }
 }
 
@@ -48,26 +57,35 @@ export function SavingProvider(props: { client: string; revision: number; childr
   const mutation = useMutation({
     // One after another: a change made while one is on its way is saved on top of it.
     scope: { id: `save-${client}` },
-    mutationFn: async ({ change, parent }: Order) => {
+    mutationFn: async ({ change, parent, options }: Order) => {
       const params = { path: { client } }
       const answer = await must(
         'step' in change && !('kind' in change)
           ? api.POST('/api/clients/{client}/steps', { params, body: { parent, ...change } })
           : api.POST('/api/clients/{client}/revisions', {
               params,
-              body: { parent, change: change as Change },
+              body: {
+                parent,
+                change: change as Change,
+                ...(options.note ? { note: options.note } : {}),
+                ...(options.confirmS ? { confirm_s: options.confirmS } : {}),
+              },
             }),
       )
       return answer.revision
     },
     onSettled: () => Promise.all(ofTheFitting.map((key) => queries.invalidateQueries({ queryKey: [key] }))),
   })
-  const { mutateAsync, reset } = mutation
+  const { mutateAsync, reset, variables } = mutation
   const save = useCallback(
-    (change: Made, onRevision?: number) => mutateAsync({ change, parent: onRevision ?? revision }),
+    (change: Made, options: SaveOptions = {}) => mutateAsync({ change, parent: revision, options }),
     [mutateAsync, revision],
   )
+  const again = useCallback(() => {
+    if (!variables) throw new Error('nothing was refused')
+    return mutateAsync({ ...variables, parent: revision })
+  }, [mutateAsync, revision, variables])
   const state = stateOf(mutation)
-  const value = useMemo(() => ({ state, save, dismiss: reset }), [state, save, reset])
+  const value = useMemo(() => ({ state, save, again, dismiss: reset }), [state, save, again, reset])
   return <SavingContext.Provider value={value}>{children}</SavingContext.Provider>
 }

@@ -1,15 +1,15 @@
 import { useCallback } from 'react'
 import { useAnnounce } from '../ui'
-import { useSaving, type Made } from './saving'
+import { useSaving, type Made, type SaveOptions } from './saving'
 
 /** Saves a change and says so. True once it is saved; a refusal stays with the desk, which tells it. */
 export function useChange() {
   const { save, state } = useSaving()
   const announce = useAnnounce()
   const change = useCallback(
-    async (made: Made, said: string): Promise<boolean> => {
+    async (made: Made, said: string, options?: SaveOptions): Promise<boolean> => {
       try {
-        const revision = await save(made)
+        const revision = await save(made, options)
         announce(`${said} Saved as revision ${String(revision.number)}.`)
         return true
       } catch {

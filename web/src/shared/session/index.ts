@@ -1,5 +1,6 @@
 export {
   AccountContext,
+  LookOnly,
   useAccount,
   useMayChange,
   useSession,

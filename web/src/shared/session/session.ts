@@ -36,7 +36,11 @@ export function useAccount(): SignedIn {
   return account
 }
 
+/** What is shown below it is only looked at: an earlier state, say. */
+export const LookOnly = createContext(false)
+
 /** A viewer looks; whoever else is signed in may change. */
 export function useMayChange(): boolean {
-  return useAccount().role !== 'viewer'
+  const lookOnly = useContext(LookOnly)
+  return useAccount().role !== 'viewer' && !lookOnly
 }

@@ -1,0 +1,160 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "by_keyboard"
+
+module Kippen
+  # Arrangements, and a change to the button one confirms with; settings; back to how it came.
+  class ArrangeTest < SystemTest
+    include ByKeyboard
+
+    def saved(number) = assert_text("Revision #{number}, saved")
+
+    def swap_the_mouse(seconds: nil)
+      demo("ottoline")
+      open_step("assign")
+      click_button "Arrangements"
+      find("label", text: "Mouse for the left hand").click
+      assert_text "Mouse, Left button, tap: Right click."
+      assert_text "The side buttons are then on the wrong side"
+      assert_text "Afterwards one confirms with Mouse, Right button."
+      fill_in "Seconds to confirm", with: seconds if seconds
+      assert_accessible
+      click_button "Put it on Mouse"
+      assert_selector "h2", text: "Press Mouse, Right button to keep the change"
+      assert_accessible
+    end
+
+    def test_a_mouse_for_the_left_hand_is_confirmed_with_the_other_button
+      swap_the_mouse
+      patch = find("div", text: "Press it here", exact_text: true)
+      patch.click
+      sleep 0.3
+      assert_selector "h2", text: "Press Mouse, Right button to keep the change"
+      patch.right_click
+      assert_no_selector "h2", text: "to keep the change"
+      saved(2)
+      within("[data-button='mouse/left']") { assert_button "tap: Right click, now. Change" }
+    end
+
+    def test_it_is_confirmed_by_keys_alone
+      demo("ottoline")
+      open_step("assign")
+      go("Bind Mouse, Right button")
+      assert_text "Press what shall stand for"
+      press_key("F8", 0.05)
+      assert_button "Mouse, Right button: key F8 stands for it. Change"
+      go("Arrangements")
+      assert_selector "h2", text: "Arrangements"
+      tab_to("Mouse for the left hand")
+      press(:space)
+      assert_text "What differs"
+      go("Put it on Mouse")
+      assert_selector "h2", text: "to keep the change"
+      press_key("F8", 0.05)
+      assert_no_selector "h2", text: "to keep the change"
+      saved(2)
+    end
+
+    def test_not_confirmed_it_is_taken_back_by_itself
+      swap_the_mouse(seconds: "5")
+      assert_no_selector "h2", text: "to keep the change", wait: 15
+      saved(3)
+      within("[data-button='mouse/left']") { assert_no_text "Right click" }
+      click_button "Revision 3, saved"
+      assert_text "Revision 2 taken back: nobody confirmed it"
+    end
+
+    def test_it_is_taken_back_at_once
+      swap_the_mouse
+      go("Take it back now")
+      assert_no_selector "h2", text: "to keep the change"
+      saved(3)
+    end
+
+    def test_their_own_arrangement_fits_in_part
+      demo("ottoline")
+      save { |fitting| Fitting::Edit.assign(fitting, button: "mouse/back", gesture: "tap", action: { "kind" => "help" }) }
+      open_step("assign")
+      click_button "Arrangements"
+      fill_in "Name", with: "Reading"
+      click_button "Keep it"
+      saved(3)
+      find("label", text: "Reading, Ottoline Fenwether’s own").click
+      pick "Remote", from: "On which device"
+      within("section[aria-label='What differs']") do
+        assert_text "Remote, Back, tap: Ask for help."
+        assert_text "What does not fit"
+        assert_text "Forward side button, tap, Next page: Remote has no such button."
+      end
+      assert_accessible
+      click_button "Put it on Remote"
+      saved(4)
+      within("[data-button='remote/back']") { assert_button "tap: Ask for help, now. Change" }
+      assert_text "The print says “back”; a tap does “Ask for help”."
+      click_button "Arrangements"
+      find("label", text: "Reading, Ottoline").click
+      click_button "Remove “Reading” from the list"
+      saved(5)
+      assert_no_selector "label", text: "Reading, Ottoline"
+    end
+
+    def test_one_button_with_three_jobs_by_keys
+      demo("bram")
+      open_step("assign")
+      go("Arrangements")
+      tab_to("One button with three jobs")
+      press(:space)
+      choose("Which button", "Edge key")
+      choose("Twice pressed it does", "Mark the packet")
+      choose("Held it does", "Answer the call")
+      assert_text "Pocket phone, Edge key, double-tap: Mark the packet."
+      assert_text "Serves the want “Answer the video call”."
+      go("Put it on Pocket phone")
+      saved(2)
+      lane { assert_button "long-press: Answer the call, at 500 ms. Change" }
+    end
+
+    def choose(name, option)
+      tab_to(name)
+      press(option)
+      assert_selector ".ant-select-item-option-active", text: option
+      press(:enter)
+    end
+
+    def test_settings_of_a_host_and_a_device
+      demo("ottoline")
+      open_step("devices")
+      click_button "Settings of Mouse"
+      fill_in "Lines a wheel step", with: "1"
+      press(:enter)
+      saved(2)
+      pick "smooth", from: "Wheel movement"
+      saved(3)
+      assert_text "It costs: Smooth: a shaky finger never comes to rest."
+      press(:escape)
+      assert_accessible
+      click_button "Settings of Computer"
+      fill_in "Double-click time", with: "900"
+      press(:tab)
+      saved(4)
+      assert_text "double-click within 900 ms"
+      click_button "Leave Double-click time as it came"
+      saved(5)
+    end
+
+    def test_a_device_back_to_how_it_came
+      demo("ottoline")
+      open_step("devices")
+      click_button "Mouse back to how it came"
+      within("ul[aria-label='What goes']") { assert_text "Mouse, Forward side button, tap: no longer Next page." }
+      assert_accessible
+      go("Put Mouse back")
+      saved(2)
+      click_button "Undo"
+      saved(3)
+      click_link "Assign"
+      within("[data-button='mouse/forward']") { assert_button "tap: Next page, now. Change" }
+    end
+  end
+end

@@ -1,0 +1,212 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "by_keyboard"
+
+module Kippen
+  # What a button does: given, kept, waited for, carried, taken off; by keys alone.
+  class AssignTest < SystemTest
+    include ByKeyboard
+
+    def lane_of(name, &) = within("section[aria-label='#{name}']", &)
+
+    # Only this device's lanes are shown.
+    def only(*devices)
+      all("nav[aria-label='Hosts and devices'] button[aria-pressed='true']").each do |button|
+        button.click unless devices.include?(button.find("strong").text)
+      end
+    end
+
+    # By keys: opens a gesture, finds an action and puts it there.
+    def give(spot, words, action)
+      go(spot)
+      assert_selector "aside"
+      press(words)
+      assert_selector "aside label", text: action
+      press(:tab)
+      press(:space)
+      assert_text "What this changes"
+      tab_to("Put it on the")
+    end
+
+    def saved(number) = assert_text("Revision #{number}, saved")
+
+    def test_a_tap_is_kept_and_a_long_press_added_on_a_remote
+      demo("ottoline")
+      open_step("assign")
+      only("Remote")
+      lane_of("Left") { assert_button "tap: Left, now · built-in. Change" if page.has_button?("press: Left, now · built-in. Change") }
+      find("section[aria-label='Left'] button", text: "long-press").native.send_keys(:enter)
+      press("louder", :tab, :space)
+      within("section[aria-label='What this changes']") do
+        assert_text "tap\nnow → +0 ms" unless has_text?("long-press\nnew: at 500 ms")
+        assert_text "new: at 500 ms"
+      end
+      assert_accessible
+      go("Put it on the long-press")
+      saved(2)
+      lane_of("Left") do
+        assert_button "long-press: Louder, at 500 ms. Change"
+        assert_text "Left"
+        assert_button(/\Atap: Left, .*built-in/)
+      end
+      assert_match(/long-press: Louder/, focused_name, "the focus is back where it was")
+    end
+
+    def test_a_tap_at_once_and_its_price
+      demo("ottoline")
+      open_step("assign")
+      only("Remote")
+      find("section[aria-label='Left'] button[aria-label^='Add a double-tap']").native.send_keys(:enter)
+      press("louder", :tab, :space)
+      within("fieldset", text: "The tap on this button") { assert_text "The tap comes +450 ms: a second press may still follow." }
+      within("section[aria-label='What this changes']") { assert_text "now → +450 ms" }
+      tab_to("waits")
+      press(:arrow_down)
+      within("section[aria-label='What this changes']") { assert_text "now, as before" }
+      assert_text "The tap comes now; it also happens before every double-tap."
+      go("Put it on the double-tap")
+      saved(2)
+      lane_of("Left") { assert_button "tap: Left, now · built-in. Change" }
+      lane_of("Left") { click_button "tap: Left, now · built-in. Change" }
+      find("label", text: "waits").click
+      click_button "Let the tap wait"
+      saved(3)
+      lane_of("Left") { assert_button "tap: Left, +450 ms · built-in. Change" }
+    end
+
+    def test_a_combination_is_pressed_and_told_what_it_is
+      demo("ottoline")
+      open_step("assign")
+      only("Mouse")
+      find("section[aria-label='Back side button'] button[aria-label^='Add a long-press']").native.send_keys(:enter)
+      press("combination", :tab, :space)
+      go("Press the combination you want")
+      assert_text "Press it now …"
+      press(%i[control shift], "z")
+      assert_selector "kbd", text: "Ctrl + Shift + Z"
+      assert_text "is “Redo” in most apps."
+      go("Press the combination you want", back: true) unless focused_name.start_with?("Press the combination")
+      press(:enter) unless page.has_text?("Press it now …", wait: 0.3)
+      press([:alt, :f4])
+      assert_text "The system keeps it: it closes what is in front."
+      go("Press the combination you want", back: true) unless focused_name.start_with?("Press the combination")
+      press(:enter) unless page.has_text?("Press it now …", wait: 0.3)
+      press([:control, "m"])
+      assert_text "In Packetry it is “Mark the packet”."
+      assert_accessible
+      go("Put it on the long-press")
+      saved(2)
+      lane_of("Back side button") { assert_button "long-press: Ctrl + M, at 500 ms. Change" }
+    end
+
+    def test_a_combination_is_put_together_from_lists_and_an_action_asks_for_more
+      demo("bram")
+      open_step("assign")
+      only("Pocket phone")
+      lane_of("Edge key") { click_button "Add a long-press" }
+      fill_in "Find an action", with: "call somebody"
+      find("label", text: "Call somebody").click
+      assert_button "Say the rest first", disabled: true
+      fill_in "Whom", with: "Wenna"
+      assert_text "Serious. Somebody is called who was not meant."
+      within("dl[aria-label='About Call somebody']") { assert_text "Screen locked\nworks" }
+      click_button "Put it on the long-press"
+      saved(2)
+      lane_of("Edge key") { assert_button "long-press: Call Wenna, at 500 ms. Change" }
+    end
+
+    def test_what_is_there_is_carried_by_keys
+      give_three_jobs
+      open_desk
+      lane { find_button("long-press: Answer the call, at 500 ms. Change").native.send_keys([:control, "x"]) }
+      assert_text "Carrying “Answer the call” from Edge key, long-press"
+      assert_accessible
+      press(:arrow_down)
+      assert_match(/Add a long-press/, focused_name)
+      press([:control, "v"])
+      saved(4)
+      within("[data-button='pocket-phone/volume-up']") { assert_button "long-press: Answer the call, at 500 ms. Change" }
+      lane { assert_button "Add a long-press" }
+      press([:control, "c"])
+      press(:arrow_down, :enter)
+      saved(5)
+      within("[data-button='pocket-phone/volume-down']") { assert_button "long-press: Answer the call, at 500 ms. Change" }
+      press(:delete)
+      saved(6)
+      within("[data-button='pocket-phone/volume-down']") { assert_button "Add a long-press" }
+      press(:f2)
+      assert_selector "h2", text: "Name of Volume down"
+      press(:tab, :tab, [:control, "a"], "Lower key", :enter)
+      saved(7)
+      assert_selector "h3", text: "Lower key"
+    end
+
+    def test_a_chip_is_dragged_and_from_the_sheet_moved
+      give_three_jobs
+      open_desk
+      from = lane { find_button("double-tap: Mark the packet, now. Change") }
+      to = find("[data-button='pocket-phone/volume-up'] [aria-label^='Add a double-tap']")
+      browser.action.click_and_hold(from.native).move_by(0, 20).move_to(to.native).release.perform
+      saved(4)
+      within("[data-button='pocket-phone/volume-up']") { assert_button "double-tap: Mark the packet, now. Change" }
+      lane { click_button "long-press: Answer the call" }
+      click_button "Copy “Answer the call” elsewhere"
+      choose "Table", allow_label_click: true
+      click_button "Volume down, long-press: Add"
+      saved(5)
+      assert_button "Volume down, long-press: Answer the call"
+    end
+
+    def test_several_buttons_are_changed_at_once_in_lanes_and_table
+      open_desk
+      go("Several at once")
+      go("Choose Edge key")
+      press(:space)
+      tab_to("Choose Volume up")
+      press(:space)
+      assert_text "2 buttons chosen"
+      assert_accessible
+      go("Give them an action", back: true)
+      assert_selector "aside h2", text: "2 buttons, tap"
+      find("aside label", text: "double").click
+      fill_in "Find an action", with: "help ask"
+      find("aside label", text: "Ask for help", exact_text: true).click
+      within("section[aria-label='What this changes']") { assert_selector "h4", count: 2 }
+      click_button "Put it on the double-tap of 2 buttons"
+      saved(2)
+      choose "Table", allow_label_click: true
+      assert_button "Volume up, double-tap: Ask for help"
+      fill_in "Milliseconds", with: "700"
+      click_button "Set for all"
+      saved(3)
+      assert_field "Long-press time of Volume up, ms", with: "700"
+      within("div[aria-label='Several at once']") { click_button "Switch off" }
+      saved(4)
+      assert_selector "s", text: "Edge key"
+      within("div[aria-label='Several at once']") { click_button "Switch on" }
+      saved(5)
+      assert_no_selector "s"
+    end
+
+    def test_a_hundred_lanes_scroll_without_a_gap
+      buttons = (1..100).map { |count| { "id" => "b#{count}", "name" => "Button #{count}" } }
+      @client = add_client(Fitting.read({ "kippen" => "fitting/1", "client" => { "name" => "Ottoline" },
+                                          "devices" => [{ "id" => "board", "name" => "Board", "buttons" => buttons }] }))
+      open_step("assign")
+      assert_selector "[data-button]", count: 100
+      [0.15, 0.5, 0.85, 1].each do |share|
+        page.execute_script("const m = document.querySelector('main'); m.scrollTop = m.scrollHeight * arguments[0]", share)
+        seen = page.evaluate_script(<<~JS)
+          [0.35, 0.6, 0.9].map((y) => {
+            const box = document.querySelector("main").getBoundingClientRect()
+            return [0, 8].some((off) => document.elementFromPoint(box.left + 60, box.top + box.height * y + off)?.closest("[data-button]"))
+          })
+        JS
+        assert_equal [true] * 3, seen, "at #{share}"
+      end
+      within("[data-button='board/b100']") { click_button "Add a long-press" }
+      assert_selector "aside h2", text: "Button 100, long-press"
+    end
+  end
+end

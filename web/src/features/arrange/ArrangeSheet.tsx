@@ -1,0 +1,158 @@
+import { Button, Radio, Select } from 'antd'
+import { useState } from 'react'
+import type { Action, Change, Desk, Device } from '../../shared/api'
+import { useWholeActions, useArrangements, useChange, usePreview } from '../../shared/fitting'
+import { Field, SideSheet } from '../../shared/ui'
+import { WhatChanges } from '../assign'
+import { Moves } from '../confirm'
+import { OwnOnes } from './OwnOnes'
+import styles from './arrange.module.css'
+
+type Arrangement = NonNullable<ReturnType<typeof useArrangements>['data']>[number]
+type Answers = Record<'button' | 'double_tap' | 'long_press', string | undefined>
+
+const ASKED = { double_tap: 'Twice pressed it does', long_press: 'Held it does' }
+const NO_ANSWERS: Answers = { button: undefined, double_tap: undefined, long_press: undefined }
+
+/** Several assignments at once: ready-made, or the client's own; shown as a difference before they are put on. */
+export function ArrangeSheet({ desk, onClose }: { desk: Desk; onClose: () => void }) {
+  const arrangements = useArrangements(desk.id)
+  const devices = desk.hosts.flatMap((host) => host.devices)
+  const [id, setId] = useState<string>()
+  const chosen = arrangements.data?.find((one) => one.id === id)
+  return (
+    <SideSheet title="Arrangements" onClose={onClose}>
+      {arrangements.error && <p role="alert">{arrangements.error.message}</p>}
+      <Radio.Group
+        aria-label="Arrangement"
+        className={styles.list}
+        value={id}
+        onChange={(event) => setId(event.target.value as string)}
+        options={(arrangements.data ?? []).map((one) => ({
+          value: one.id,
+          label: labelOf(one, desk.name),
+          disabled: one.devices.length === 0,
+        }))}
+      />
+      {chosen && (
+        <PutOn
+          key={chosen.id}
+          desk={desk}
+          chosen={chosen}
+          devices={devices.filter((device) => chosen.devices.includes(device.id))}
+          onClose={onClose}
+        />
+      )}
+      <OwnOnes devices={devices} chosen={chosen?.own ? chosen : undefined} onGone={() => setId(undefined)} />
+    </SideSheet>
+  )
+}
+
+function labelOf(one: Arrangement, client: string): string {
+  if (one.devices.length === 0) return `${one.name} (no device for it here)`
+  return one.own ? `${one.name}, ${client}’s own` : one.name
+}
+
+function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onClose: () => void }) {
+  const { desk, chosen, devices, onClose } = props
+  const [device, setDevice] = useState(devices[0]?.id ?? '')
+  const [answers, setAnswers] = useState(NO_ANSWERS)
+  const [seconds, setSeconds] = useState(desk.confirm_s)
+  const actions = useWholeActions()
+  const { change: save, busy } = useChange()
+  const on = devices.find((one) => one.id === device)
+  const change = changeFor(chosen, device, answers, (id) => actions.find((one) => one.id === id)?.action)
+  const preview = usePreview(desk.id, change, desk.revision.number)
+  const moves = preview.data?.moves ?? []
+  const left = preview.data?.left_out ?? []
+  const put = async () => {
+    const confirmS = moves.some((move) => move.now.length > 0) ? seconds : undefined
+    if (change && (await save(change, `${chosen.name}: on ${on?.name ?? ''}.`, { confirmS }))) onClose()
+  }
+  return (
+    <>
+      {chosen.good_for && <p>{chosen.good_for}</p>}
+      {chosen.costs && (
+        <p>
+          <strong>It costs:</strong> {chosen.costs}
+        </p>
+      )}
+      <Field label="On which device">
+        <Select
+          value={device}
+          onChange={(next: string) => {
+            setDevice(next)
+            setAnswers({ ...answers, button: undefined })
+          }}
+          options={devices.map((one) => ({ value: one.id, label: one.name }))}
+        />
+      </Field>
+      {chosen.asks.map((ask) => (
+        <Field key={ask} label={ask === 'button' ? 'Which button' : ASKED[ask]}>
+          <Select
+            showSearch
+            optionFilterProp="label"
+            value={answers[ask] ?? null}
+            onChange={(next: string) => setAnswers({ ...answers, [ask]: next })}
+            options={
+              ask === 'button'
+                ? (on?.buttons ?? []).map((one) => ({ value: one.ref.split('/')[1], label: one.name }))
+                : actions.map((one) => ({ value: one.id, label: one.name }))
+            }
+          />
+        </Field>
+      ))}
+      {change && (
+        <>
+          {preview.data && (
+            <section aria-label="What differs" className={styles.words}>
+              <h3>What differs</h3>
+              {preview.data.words.length === 0 && <p>Nothing: it is so already.</p>}
+              <ul>
+                {preview.data.words.map((words) => (
+                  <li key={words}>{words}</li>
+                ))}
+              </ul>
+              {left.length > 0 && (
+                <>
+                  <h3>What does not fit</h3>
+                  <ul>
+                    {left.map((words) => (
+                      <li key={words}>{words}</li>
+                    ))}
+                  </ul>
+                </>
+              )}
+              {preview.data.notes.map((note) => (
+                <p key={note} className={styles.note}>
+                  {note}
+                </p>
+              ))}
+            </section>
+          )}
+          <WhatChanges preview={preview.data} refusal={preview.error} />
+          <Moves moves={moves} seconds={seconds} onSeconds={setSeconds} />
+        </>
+      )}
+      <Button
+        type="primary"
+        disabled={!change || preview.isError || !preview.data || preview.data.words.length === 0 || busy}
+        onClick={() => void put()}
+      >
+        {change ? `Put it on ${on?.name ?? ''}` : 'Say the rest first'}
+      </Button>
+    </>
+  )
+}
+
+/** The change, once all that it asks is said. */
+function changeFor(
+  { id, asks }: Arrangement,
+  device: string,
+  answers: Answers,
+  action: (id: string) => Action | undefined,
+): Change | undefined {
+  if (!device || asks.some((ask) => answers[ask] === undefined)) return undefined
+  const said = asks.map((ask) => [ask, ask === 'button' ? answers.button : action(answers[ask] ?? '')])
+  return { kind: 'arrange', arrangement: id, device, answers: Object.fromEntries(said) as object }
+}

@@ -1,0 +1,1 @@
+export { ArrangeSheet } from './ArrangeSheet'

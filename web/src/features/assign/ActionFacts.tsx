@@ -1,0 +1,37 @@
+import type { CatalogueAction, Host } from '../../shared/api'
+import styles from './assign.module.css'
+
+const COST = { nothing: '', nuisance: 'A nuisance. ', serious: 'Serious. ', dangerous: 'Dangerous. ' }
+
+/** What must be known of an action before a client gets it. */
+export function ActionFacts({
+  action,
+  system,
+}: {
+  action: CatalogueAction
+  system: Host['system'] | undefined
+}) {
+  const lockable = system === 'phone' || system === 'tablet'
+  const facts: [string, string | null][] = [
+    ['Needs', action.needs],
+    ['Then one must', action.after],
+    ['Taken back by', action.undo],
+    [
+      'Pressed by mistake',
+      action.harm.cost === 'nothing' ? null : COST[action.harm.cost] + action.harm.words,
+    ],
+    ['Screen locked', lockable ? (action.locked.includes(system) ? 'works' : 'does not work') : null],
+  ]
+  const told = facts.filter(([, words]) => words !== null)
+  if (told.length === 0) return null
+  return (
+    <dl className={styles.facts} aria-label={`About ${action.name}`}>
+      {told.map(([name, words]) => (
+        <div key={name} data-cost={name === 'Pressed by mistake' ? action.harm.cost : undefined}>
+          <dt>{name}</dt>
+          <dd>{words}</dd>
+        </div>
+      ))}
+    </dl>
+  )
+}

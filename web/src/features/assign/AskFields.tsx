@@ -1,0 +1,78 @@
+import { Input, InputNumber, Select } from 'antd'
+import type { Ask, CatalogueAction } from '../../shared/api'
+import { Field } from '../../shared/ui'
+import { KeysField } from './KeysField'
+import styles from './assign.module.css'
+
+interface Props {
+  asks: Ask[]
+  answers: Record<string, unknown>
+  onAnswer: (member: string, value: unknown) => void
+  /** A combination may turn out to be another action. */
+  onInstead: (action: CatalogueAction) => void
+}
+
+/** What must be said before the chosen action is whole. */
+export function AskFields({ asks, answers, onAnswer, onInstead }: Props) {
+  if (asks.length === 0) return null
+  return (
+    <div className={styles.asks}>
+      {asks.map((ask) => {
+        const value = answers[ask.member]
+        const onChange = (next: unknown) => onAnswer(ask.member, next)
+        return ask.type === 'keys' ? (
+          <KeysField
+            key={ask.member}
+            value={(value as string[] | undefined) ?? []}
+            onChange={onChange}
+            onInstead={onInstead}
+          />
+        ) : (
+          <Field key={ask.member} label={ask.label}>
+            {control(ask, value, onChange)}
+          </Field>
+        )
+      })}
+    </div>
+  )
+}
+
+function control(ask: Ask, value: unknown, onChange: (value: unknown) => void) {
+  switch (ask.type) {
+    case 'number':
+      return (
+        <InputNumber
+          min={ask.from ?? 0}
+          max={ask.to ?? 1000}
+          precision={0}
+          value={value as number}
+          onChange={onChange}
+        />
+      )
+    case 'choice':
+    case 'app':
+      return (
+        <Select
+          value={value as string}
+          onChange={onChange}
+          options={(ask.choices ?? []).map((choice) => ({ value: choice.value, label: choice.words }))}
+        />
+      )
+    case 'time':
+      return (
+        <Input
+          type="time"
+          value={(value as string) ?? ''}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      )
+    default:
+      return (
+        <Input
+          maxLength={ask.most ?? 500}
+          value={(value as string) ?? ''}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      )
+  }
+}

@@ -1,0 +1,32 @@
+import { Button, Input } from 'antd'
+import { useState, type FormEvent } from 'react'
+import type { Button as ButtonData } from '../../shared/api'
+import { useChange } from '../../shared/fitting'
+import { Field, SideSheet } from '../../shared/ui'
+
+/** Another name, and what is printed on it. */
+export function RenameSheet({ button, onClose }: { button: ButtonData; onClose: () => void }) {
+  const { change, busy } = useChange()
+  const [name, setName] = useState(button.name)
+  const [print, setPrint] = useState(button.print)
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault()
+    const set = { name, print: print || null }
+    if (await change({ kind: 'button', button: button.ref, set }, `It is called ${name}.`)) onClose()
+  }
+  return (
+    <SideSheet title={`Name of ${button.name}`} onClose={onClose}>
+      <form onSubmit={(event) => void onSubmit(event)}>
+        <Field label="Name">
+          <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
+        </Field>
+        <Field label="Printed on it">
+          <Input maxLength={120} value={print} onChange={(event) => setPrint(event.target.value)} />
+        </Field>
+        <Button type="primary" htmlType="submit" loading={busy} disabled={name.trim() === ''}>
+          Call it that
+        </Button>
+      </form>
+    </SideSheet>
+  )
+}

@@ -1,0 +1,46 @@
+import { Checkbox, InputNumber } from 'antd'
+import { Field } from '../../shared/ui'
+import type { Assigning } from './assigning'
+import styles from './assign.module.css'
+
+const USUAL = { after_ms: 500, every_ms: 200 }
+
+/** Again and again while it is held. */
+export function RepeatField(props: {
+  value: Assigning['repeat']
+  onChange: (repeat: Assigning['repeat']) => void
+}) {
+  const { value, onChange } = props
+  return (
+    <div className={styles.repeat}>
+      <Checkbox
+        checked={value !== undefined}
+        onChange={(event) => onChange(event.target.checked ? USUAL : undefined)}
+      >
+        Repeat while held
+      </Checkbox>
+      {value && (
+        <div className={styles.pair}>
+          <Field label="After, ms">
+            <InputNumber
+              min={50}
+              max={5000}
+              precision={0}
+              value={value.after_ms}
+              onChange={(ms) => onChange({ ...value, after_ms: ms ?? USUAL.after_ms })}
+            />
+          </Field>
+          <Field label="Then every, ms">
+            <InputNumber
+              min={10}
+              max={2000}
+              precision={0}
+              value={value.every_ms}
+              onChange={(ms) => onChange({ ...value, every_ms: ms ?? USUAL.every_ms })}
+            />
+          </Field>
+        </div>
+      )}
+    </div>
+  )
+}

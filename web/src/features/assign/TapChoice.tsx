@@ -1,0 +1,31 @@
+import type { Lane } from '../../shared/api'
+import styles from './assign.module.css'
+
+/** Whether the tap waits for a second one or acts at once, each with what it costs. */
+export function TapChoice(props: {
+  choice: NonNullable<Lane['tap_choice']>
+  onChoose: (atOnce: boolean) => void
+}) {
+  const { choice, onChoose } = props
+  return (
+    <fieldset className={styles.tapChoice}>
+      <legend>The tap on this button</legend>
+      {(['waits', 'at_once'] as const).map((value) => (
+        <label key={value}>
+          <input
+            type="radio"
+            name="tap-choice"
+            disabled={choice.only !== null && value === 'waits'}
+            checked={choice.chosen === value}
+            onChange={() => onChoose(value === 'at_once')}
+          />
+          <span>
+            {value === 'waits' ? 'waits' : 'acts at once'}
+            <small>{choice[value]}</small>
+          </span>
+        </label>
+      ))}
+      {choice.only && <p>{choice.only}</p>}
+    </fieldset>
+  )
+}

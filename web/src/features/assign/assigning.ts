@@ -1,0 +1,75 @@
+import type { Action, Ask, ButtonChange, CatalogueAction, Change, Gesture } from '../../shared/api'
+import type { Spot } from '../../shared/fitting'
+
+/** What has been chosen and said so far for one gesture. */
+export interface Assigning {
+  gesture: Gesture
+  picked: CatalogueAction | undefined
+  answers: Record<string, unknown>
+  /** Whether the tap acts at once; undefined: as it is. */
+  atOnce: boolean | undefined
+  repeat: { after_ms: number; every_ms: number } | undefined
+}
+
+export type Step =
+  | { do: 'gesture'; gesture: Gesture }
+  | { do: 'pick'; action: CatalogueAction }
+  | { do: 'answer'; member: string; value: unknown }
+  | { do: 'at-once'; atOnce: boolean }
+  | { do: 'repeat'; repeat: Assigning['repeat'] }
+
+export const nothingYet = (gesture: Gesture): Assigning => ({
+  gesture,
+  picked: undefined,
+  answers: {},
+  atOnce: undefined,
+  repeat: undefined,
+})
+
+export function assigning(now: Assigning, step: Step): Assigning {
+  switch (step.do) {
+    case 'gesture':
+      return { ...now, gesture: step.gesture, atOnce: undefined, repeat: undefined }
+    case 'pick':
+      return { ...now, picked: step.action, answers: usual(step.action.asks), repeat: undefined }
+    case 'answer':
+      return { ...now, answers: { ...now.answers, [step.member]: step.value } }
+    case 'at-once':
+      return { ...now, atOnce: step.atOnce }
+    case 'repeat':
+      return { ...now, repeat: step.repeat }
+  }
+}
+
+function usual(asks: Ask[]): Record<string, unknown> {
+  return Object.fromEntries(
+    asks.flatMap(({ member, usual }) => (usual === undefined || usual === null ? [] : [[member, usual]])),
+  )
+}
+
+const said = (value: unknown) => value !== undefined && value !== null && value !== '' && String(value) !== ''
+
+/** The action with all that was said; undefined while something it needs is missing. */
+export function actionOf({ picked, answers }: Pick<Assigning, 'picked' | 'answers'>): Action | undefined {
+  if (!picked || picked.asks.some((ask) => !said(answers[ask.member]))) return undefined
+  return { ...picked.action, ...answers }
+}
+
+/** The change that is ready to be made on some buttons, if any. */
+export function changeOf(now: Assigning, buttons: string[], spot: Spot): Change | undefined {
+  const { gesture, atOnce, repeat } = now
+  const action = actionOf(now)
+  const at = { place: spot.place, mode: spot.mode }
+  const soon = atOnce === undefined ? {} : { at_once: atOnce }
+  const one = (button: string): ButtonChange | undefined => {
+    if (action) {
+      return { kind: 'assign', button, gesture, ...at, action, ...soon, ...(repeat ? { repeat } : {}) }
+    }
+    return atOnce === undefined || now.picked
+      ? undefined
+      : { kind: 'tap_at_once', button, ...at, at_once: atOnce }
+  }
+  const changes = buttons.map(one).filter((change) => change !== undefined)
+  if (changes.length === 0) return undefined
+  return changes.length === 1 ? changes[0] : { kind: 'several', changes }
+}

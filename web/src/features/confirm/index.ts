@@ -1,0 +1,2 @@
+export { ConfirmBar } from './ConfirmBar'
+export { Moves } from './Moves'

@@ -1,0 +1,38 @@
+import { Button } from 'antd'
+import type { Desk } from '../../shared/api'
+import { useChange, usePreview } from '../../shared/fitting'
+import { SideSheet } from '../../shared/ui'
+import { Moves } from '../confirm'
+
+/** One device back to how it came, after a look at what goes. */
+export function ResetSheet({ desk, id, onClose }: { desk: Desk; id: string; onClose: () => void }) {
+  const { change: save, busy } = useChange()
+  const name = desk.hosts.flatMap((host) => host.devices).find((one) => one.id === id)?.name ?? id
+  const change = { kind: 'reset' as const, device: id }
+  const preview = usePreview(desk.id, change, desk.revision.number)
+  const words = preview.data?.words ?? []
+  const reset = async () => {
+    if (await save(change, `${name} is back to how it came.`)) onClose()
+  }
+  return (
+    <SideSheet title={`${name} back to how it came`} onClose={onClose}>
+      <p>
+        Everything assigned on it goes, with its own times and settings; what was switched off is on again.
+        Its name, where it sits and its steps stay. It can be undone.
+      </p>
+      {preview.error && <p role="alert">{preview.error.message}</p>}
+      {preview.data && words.length === 0 && <p>It is as it came.</p>}
+      {words.length > 0 && (
+        <ul aria-label="What goes">
+          {words.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </ul>
+      )}
+      <Moves moves={preview.data?.moves ?? []} seconds={desk.confirm_s} />
+      <Button type="primary" disabled={words.length === 0 || busy} onClick={() => void reset()}>
+        Put {name} back
+      </Button>
+    </SideSheet>
+  )
+}

@@ -1,0 +1,89 @@
+import { Button, Spin } from 'antd'
+import { useMemo } from 'react'
+import type { Desk, Lane } from '../../shared/api'
+import { useLanes, type Spot } from '../../shared/fitting'
+import { LookOnly } from '../../shared/session'
+import { Axis } from './Axis'
+import { LaneRow } from './LaneRow'
+import { scalesFor } from './scale'
+import styles from './lanes.module.css'
+
+export interface Compared {
+  from: number
+  to: number
+}
+
+interface Props {
+  desk: Desk
+  spot: Spot
+  compared: Compared
+  onClose: () => void
+}
+
+const nothing = () => undefined
+
+/** The lanes of the buttons that differ between two revisions, one above the other; only to be looked at. */
+export function LanesCompared({ desk, spot, compared, onClose }: Props) {
+  const before = useLanes(desk.id, spot, compared.from)
+  const after = useLanes(desk.id, spot, compared.to)
+  const pairs = useMemo(
+    () => differing(before.data?.lanes ?? [], after.data?.lanes ?? []),
+    [before.data, after.data],
+  )
+  const scales = useMemo(() => scalesFor(pairs.flatMap(({ lanes }) => lanes)), [pairs])
+  const error = before.error ?? after.error
+  return (
+    <section aria-labelledby="compared-title">
+      <div className={styles.head}>
+        <h2 id="compared-title">
+          Revision {compared.from} and revision {compared.to}
+        </h2>
+        <Button onClick={onClose}>Back to the lanes as they are</Button>
+      </div>
+      {error && <p role="alert">{error.message}</p>}
+      {!error && !(before.data && after.data) && <Spin />}
+      {before.data && after.data && pairs.length === 0 && (
+        <p className={styles.none}>No lane differs in this place and mode.</p>
+      )}
+      <LookOnly value={true}>
+        {pairs.length > 0 && <Axis scales={scales} />}
+        {pairs.map(({ ref, name, one, other }) => (
+          <section key={ref} className={styles.compared} aria-label={name}>
+            <h3>{name}</h3>
+            {[
+              { number: compared.from, lane: one },
+              { number: compared.to, lane: other },
+            ].map(({ number, lane }) => (
+              <div key={number}>
+                {lane ? (
+                  <LaneRow
+                    client={desk.id}
+                    revision={number}
+                    lane={lane}
+                    device={`revision ${String(number)}`}
+                    scales={scales}
+                    chosen={undefined}
+                    onChoose={nothing}
+                  />
+                ) : (
+                  <p>In revision {number} it is not there.</p>
+                )}
+              </div>
+            ))}
+          </section>
+        ))}
+      </LookOnly>
+    </section>
+  )
+}
+
+function differing(before: Lane[], after: Lane[]) {
+  const refs = new Set([...before, ...after].map((lane) => lane.button.ref))
+  return [...refs].flatMap((ref) => {
+    const one = before.find((lane) => lane.button.ref === ref)
+    const other = after.find((lane) => lane.button.ref === ref)
+    if (JSON.stringify(one) === JSON.stringify(other)) return []
+    const lanes = [one, other].filter((lane) => lane !== undefined)
+    return [{ ref, name: lanes[0]?.button.name ?? ref, one, other, lanes }]
+  })
+}

@@ -1,0 +1,42 @@
+import { Select } from 'antd'
+import { useId } from 'react'
+import type { Desk } from '../../shared/api'
+import type { Spot } from '../../shared/fitting'
+import styles from './lanes.module.css'
+
+/** Which place and which mode the lanes show. */
+export function SpotPicker(props: { desk: Desk; spot: Spot; onSpot: (spot: Spot) => void }) {
+  const { desk, spot, onSpot } = props
+  return (
+    <p className={styles.spot}>
+      <OneOf
+        word="Where"
+        list={desk.places}
+        value={spot.place}
+        onPick={(place) => onSpot({ ...spot, place })}
+      />
+      <OneOf word="Mode" list={desk.modes} value={spot.mode} onPick={(mode) => onSpot({ ...spot, mode })} />
+    </p>
+  )
+}
+
+/** A choice of one, in plain words where there is only one. */
+function OneOf(props: { word: string; list: Desk['places']; value: string; onPick: (id: string) => void }) {
+  const { word, list, value, onPick } = props
+  const id = useId()
+  return (
+    <>
+      <span id={id}>{word}:</span>
+      {list.length > 1 ? (
+        <Select
+          aria-labelledby={id}
+          value={value}
+          options={list.map((item) => ({ value: item.id, label: item.name }))}
+          onChange={onPick}
+        />
+      ) : (
+        <strong>{list[0]?.name}</strong>
+      )}
+    </>
+  )
+}

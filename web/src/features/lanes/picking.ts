@@ -1,0 +1,42 @@
+import type { ButtonChange, Change, Lane } from '../../shared/api'
+import type { Spot } from '../../shared/fitting'
+import type { Carried } from '../assign'
+import type { Gesture } from '../../shared/api'
+
+/** What carrying to a gesture of a button changes. */
+export function carryTo(carried: Carried, spot: Spot, button: string, gesture: Gesture): ButtonChange {
+  return {
+    kind: 'carry',
+    button: carried.button.ref,
+    gesture: carried.gesture,
+    ...spot,
+    copy: carried.copy,
+    to: { button, gesture },
+  }
+}
+
+/** The same for each of several buttons, as one change. */
+export function forEach(
+  lanes: Lane[],
+  make: (lane: Lane) => Extract<Change, { kind: 'several' }>['changes'][number],
+): Change {
+  return { kind: 'several', changes: lanes.map(make) }
+}
+
+/** Where an arrow key leads from one spot in the lanes: along the lane, or to the nearest of the next one. */
+export function neighbour(spots: HTMLElement[], here: HTMLElement, key: string): HTMLElement | undefined {
+  const lane = (spot: HTMLElement) => spot.closest('[data-button]')
+  const own = spots.filter((spot) => lane(spot) === lane(here))
+  const at = own.indexOf(here)
+  if (key === 'ArrowRight') return own[at + 1]
+  if (key === 'ArrowLeft') return own[at - 1]
+  const lanes = [...new Set(spots.map(lane))]
+  const next = lanes[lanes.indexOf(lane(here)) + (key === 'ArrowDown' ? 1 : -1)]
+  const middle = (spot: HTMLElement) => {
+    const box = spot.getBoundingClientRect()
+    return box.left + box.width / 2
+  }
+  return spots
+    .filter((spot) => next !== undefined && lane(spot) === next)
+    .sort((one, other) => Math.abs(middle(one) - middle(here)) - Math.abs(middle(other) - middle(here)))[0]
+}

@@ -1,0 +1,112 @@
+import { Button, InputNumber, Select } from 'antd'
+import type { Desk, Setting } from '../../shared/api'
+import { useChange, useSettings } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
+import { Field, SideSheet } from '../../shared/ui'
+import styles from './settings.module.css'
+
+export interface SettingsOf {
+  of: 'host' | 'device'
+  id: string
+}
+
+/** What can be set of a host or device besides its buttons: what it is good for, and what it costs. */
+export function SettingsSheet(props: { desk: Desk; about: SettingsOf; onClose: () => void }) {
+  const { desk, about, onClose } = props
+  const answer = useSettings(desk.id)
+  const found = answer.data?.find((one) => one.of === about.of && one.id === about.id)
+  return (
+    <SideSheet title={`Settings of ${found?.name ?? '…'}`} onClose={onClose}>
+      {answer.error && <p role="alert">{answer.error.message}</p>}
+      {found?.settings.length === 0 && <p>There is nothing to set but its buttons.</p>}
+      {found?.settings.map((setting) => (
+        <One key={setting.id} about={about} setting={setting} />
+      ))}
+    </SideSheet>
+  )
+}
+
+function One({ about, setting }: { about: SettingsOf; setting: Setting }) {
+  const { change, busy } = useChange()
+  const mayChange = useMayChange()
+  const set = (value: Setting['value']) =>
+    void change({ kind: 'setting', ...about, setting: setting.id, value }, `${setting.name} is set.`)
+  return (
+    <section className={styles.one} aria-label={setting.name}>
+      <Field
+        label={setting.name}
+        hint={setting.value === null ? `Not set; usual is ${usual(setting)}.` : undefined}
+      >
+        <Control setting={setting} disabled={!mayChange || busy} onSet={set} />
+      </Field>
+      <p>{setting.good_for}</p>
+      <p>
+        <strong>It costs:</strong> {setting.costs}
+      </p>
+      {setting.value !== null && mayChange && (
+        <Button aria-label={`Leave ${setting.name} as it came`} disabled={busy} onClick={() => set(null)}>
+          Leave it as it came
+        </Button>
+      )}
+    </section>
+  )
+}
+
+function choices(setting: Setting) {
+  if (setting.type === 'choice') {
+    return (setting.choices ?? []).map((one) => ({ value: one.value, label: one.words }))
+  }
+  return [
+    { value: 'on', label: 'on' },
+    { value: 'off', label: 'off' },
+  ]
+}
+
+const shown = (value: Setting['value']) => (typeof value === 'boolean' ? (value ? 'on' : 'off') : value)
+
+function usual(setting: Setting): string {
+  const value = shown(setting.usual)
+  return String(setting.choices?.find((one) => one.value === value)?.words ?? value)
+}
+
+function Control(props: {
+  setting: Setting
+  disabled: boolean
+  onSet: (value: Setting['value']) => void
+  id?: string
+}) {
+  const { setting, disabled, onSet, ...field } = props
+  if (setting.type === 'number') {
+    const commit = (text: string) => {
+      const value = Number(text)
+      if (text !== '' && value !== setting.value) onSet(value)
+    }
+    return (
+      <InputNumber
+        {...field}
+        key={String(setting.value)}
+        disabled={disabled}
+        min={setting.from ?? 0}
+        max={setting.to ?? 1000}
+        step={setting.step ?? 1}
+        precision={0}
+        suffix={setting.unit}
+        placeholder={String(setting.usual)}
+        {...(setting.value === null ? {} : { defaultValue: setting.value as number })}
+        onBlur={(event) => commit(event.target.value)}
+        onPressEnter={(event) => commit(event.currentTarget.value)}
+        onStep={(value) => commit(String(value))}
+      />
+    )
+  }
+  return (
+    <Select
+      {...field}
+      disabled={disabled}
+      placeholder={usual(setting)}
+      value={shown(setting.value) as string | null}
+      options={choices(setting)}
+      onChange={(value: string) => onSet(setting.type === 'flag' ? value === 'on' : value)}
+    />
+  )
+}

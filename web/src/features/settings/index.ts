@@ -1,0 +1,1 @@
+export { SettingsSheet, type SettingsOf } from './SettingsSheet'
