@@ -40,12 +40,15 @@ module Kippen
     def test_it_is_confirmed_by_keys_alone
       demo("ottoline")
       open_step("assign")
+      4.times { press(:f6) }
+      assert_equal "Bench", focused_name
       go("Bind Mouse, Right button")
       assert_text "Press what shall stand for"
       press_key("F8", 0.05)
       assert_button "Mouse, Right button: key F8 stands for it. Change"
+      3.times { press(:f6) }
       go("Arrangements")
-      assert_selector "h2", text: "Arrangements"
+      assert_selector "aside label", text: "Mouse for the left hand"
       tab_to("Mouse for the left hand")
       press(:space)
       assert_text "What differs"
@@ -103,6 +106,7 @@ module Kippen
       demo("bram")
       open_step("assign")
       go("Arrangements")
+      assert_selector "aside label", text: "One button with three jobs"
       tab_to("One button with three jobs")
       press(:space)
       choose("Which button", "Edge key")

@@ -16,7 +16,7 @@ export function StandsThere(props: {
         Take off
       </Button>
       <Button
-        aria-label={chip.off ? `Switch “${chip.name}” on` : `Switch “${chip.name}” off`}
+        aria-label={chip.off ? `Switch on “${chip.name}”` : `Switch off “${chip.name}”`}
         onClick={onSwitch}
       >
         {chip.off ? 'Switch on' : 'Switch off'}

@@ -1,5 +1,5 @@
 import { Button } from 'antd'
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
 import { api, must, type Desk } from '../../shared/api'
 import { ofTheFitting } from '../../shared/fitting'
@@ -21,6 +21,9 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
   const queries = useQueryClient()
   const announce = useAnnounce()
   const [heard, setHeard] = useState('')
+  const heading = useRef<HTMLHeadingElement>(null)
+  // Time runs: wherever the focus was, it comes here.
+  useEffect(() => heading.current?.focus(), [])
   const names = confirm.buttons.map((button) => button.name).join(' or ')
   const anew = useCallback(
     () => Promise.all(ofTheFitting.map((key) => queries.invalidateQueries({ queryKey: [key] }))),
@@ -53,7 +56,9 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
   return (
     <section className={styles.bar} aria-labelledby="confirm-title">
       <div className={styles.says}>
-        <h2 id="confirm-title">Press {names} to keep the change</h2>
+        <h2 id="confirm-title" ref={heading} tabIndex={-1}>
+          Press {names} to keep the change
+        </h2>
         <p>
           It clicks and confirms from now on, in place of{' '}
           {confirm.lost.map((button) => button.name).join(', ')}.

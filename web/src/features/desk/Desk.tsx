@@ -132,7 +132,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
 function useFocusReturns(chosen: Chosen | undefined) {
   const last = useRef<Chosen>(undefined)
   useEffect(() => {
-    if (!chosen && last.current) {
+    if (!chosen && last.current && document.activeElement === document.body) {
       const spot = spotName(last.current.button.ref, last.current.gesture)
       document.querySelector<HTMLElement>(`[data-spot="${spot}"]`)?.focus()
     }

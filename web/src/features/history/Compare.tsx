@@ -13,8 +13,10 @@ export function Compare(props: {
 }) {
   const { desk, numbers, onCompare } = props
   const now = desk.revision.number
-  const [from, setFrom] = useState(Math.max(1, now - 1))
-  const [to, setTo] = useState(now)
+  const [chosenFrom, setFrom] = useState<number>()
+  const [chosenTo, setTo] = useState<number>()
+  const from = chosenFrom ?? Math.max(1, now - 1)
+  const to = chosenTo ?? now
   const options = numbers.map((number) => ({ value: number, label: `Revision ${String(number)}` }))
   return (
     <section className={styles.compare} aria-label="Compare two">

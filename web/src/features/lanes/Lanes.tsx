@@ -3,7 +3,7 @@ import { useCallback, useMemo, useState } from 'react'
 import type { Desk, Device } from '../../shared/api'
 import { useChange, useLanes, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
-import type { Carried, Chosen } from '../assign'
+import { spotName, type Carried, type Chosen } from '../assign'
 import { Axis } from './Axis'
 import { CarryBar } from './CarryBar'
 import { Dragging } from './Dragging'
@@ -14,6 +14,7 @@ import { scalesFor } from './scale'
 import { SeveralBar } from './SeveralBar'
 import { SpotPicker } from './SpotPicker'
 import { useLaneKeys } from './useLaneKeys'
+import { useSpotFocus } from './useSpotFocus'
 import styles from './lanes.module.css'
 
 interface Props {
@@ -50,12 +51,14 @@ export function Lanes(props: Props) {
   )
   const scales = useMemo(() => scalesFor(lanes ?? []), [lanes])
 
+  const focusRef = useSpotFocus(lanes)
   const put = useCallback(
     async (what: Carried, to: Chosen) => {
+      focusRef.current = spotName(to.button.ref, to.gesture)
       const made = carryTo(what, spot, to.button.ref, to.gesture)
       if (await change(made, `“${what.name}” is ${what.copy ? 'copied' : 'moved'}.`)) onCarry(undefined)
     },
-    [change, spot, onCarry],
+    [change, spot, onCarry, focusRef],
   )
   const choose = useCallback(
     (next: Chosen) => (carried ? void put(carried, next) : onChoose(next)),
@@ -114,7 +117,12 @@ export function Lanes(props: Props) {
       {lanes?.length === 0 && <p className={styles.none}>Choose a device on the left to see its buttons.</p>}
       {lanes && lanes.length > 0 && (
         // eslint-disable-next-line jsx-a11y/no-static-element-interactions -- the keys of the buttons in it
-        <div onKeyDown={onKeyDown}>
+        <div
+          onKeyDown={onKeyDown}
+          onFocus={({ target }) => {
+            focusRef.current = target.dataset['spot']
+          }}
+        >
           {view === 'table' ? (
             <LanesTable lanes={lanes} onChoose={choose} picked={picked} onPick={pick} />
           ) : (

@@ -1,4 +1,5 @@
 import { Button, InputNumber, Select } from 'antd'
+import { useRef } from 'react'
 import type { Desk, Setting } from '../../shared/api'
 import { useChange, useSettings } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
@@ -77,27 +78,7 @@ function Control(props: {
 }) {
   const { setting, disabled, onSet, ...field } = props
   if (setting.type === 'number') {
-    const commit = (text: string) => {
-      const value = Number(text)
-      if (text !== '' && value !== setting.value) onSet(value)
-    }
-    return (
-      <InputNumber
-        {...field}
-        key={String(setting.value)}
-        disabled={disabled}
-        min={setting.from ?? 0}
-        max={setting.to ?? 1000}
-        step={setting.step ?? 1}
-        precision={0}
-        suffix={setting.unit}
-        placeholder={String(setting.usual)}
-        {...(setting.value === null ? {} : { defaultValue: setting.value as number })}
-        onBlur={(event) => commit(event.target.value)}
-        onPressEnter={(event) => commit(event.currentTarget.value)}
-        onStep={(value) => commit(String(value))}
-      />
-    )
+    return <Figure key={String(setting.value)} {...props} />
   }
   return (
     <Select
@@ -107,6 +88,34 @@ function Control(props: {
       value={shown(setting.value) as string | null}
       options={choices(setting)}
       onChange={(value: string) => onSet(setting.type === 'flag' ? value === 'on' : value)}
+    />
+  )
+}
+
+/** A number; saved at Enter, at a step, or when the field is left, once. */
+function Figure(props: Parameters<typeof Control>[0]) {
+  const { setting, disabled, onSet, ...field } = props
+  const sent = useRef(setting.value)
+  const commit = (text: string) => {
+    const value = Number(text)
+    if (text === '' || Number.isNaN(value) || value === sent.current) return
+    sent.current = value
+    onSet(value)
+  }
+  return (
+    <InputNumber
+      {...field}
+      disabled={disabled}
+      min={setting.from ?? 0}
+      max={setting.to ?? 1000}
+      step={setting.step ?? 1}
+      precision={0}
+      suffix={setting.unit}
+      placeholder={String(setting.usual)}
+      {...(setting.value === null ? {} : { defaultValue: setting.value as number })}
+      onBlur={(event) => commit(event.target.value)}
+      onPressEnter={(event) => commit((event.target as HTMLInputElement).value)}
+      onStep={(value) => commit(String(value))}
     />
   )
 }

@@ -23,7 +23,9 @@ export function SideSheet(props: { title: string; onClose: () => void; children:
     const before = document.activeElement
     heading.current?.focus()
     return () => {
-      if (before instanceof HTMLElement && before.isConnected) before.focus()
+      // Unless something that must be heeded at once has taken it meanwhile.
+      const free = document.activeElement === document.body
+      if (free && before instanceof HTMLElement && before.isConnected) before.focus()
     }
   }, [])
   return (
