@@ -63,9 +63,14 @@ module Kippen
         Fitting::Edit.carry(@fitting, button: change["button"], gesture: change["gesture"], to:, copy: change["copy"], **where)
       end
 
-      # Each on what the one before left.
+      # Each on what the one before left; what is refused says of which button.
       def several(change)
-        change["changes"].each { |one| @fitting = public_send(MAKERS.fetch(one["kind"]), one) }
+        change["changes"].each_with_index do |one, index|
+          @fitting = public_send(MAKERS.fetch(one["kind"]), one)
+        rescue Invalid => e
+          name = @fitting.button(one["button"])&.name || one["button"]
+          raise(Invalid, e.faults.map { |fault| Fault.new("/change/changes/#{index}", "#{name}: #{fault.message}") })
+        end
         @fitting
       end
 

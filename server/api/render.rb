@@ -81,8 +81,8 @@ module Kippen
       # Modifiers first, then every key of the code tables.
       def keys
         modifiers = Catalogue::Combination::MODIFIERS.map { |key, name| { "key" => key, "name" => name, "modifier" => true } }
-        others = CODES.keys.filter_map { |row| row["w3c"] && !row["w3c"].match?(/\A(Control|Shift|Alt|Meta)(Left|Right)\z/) && { "key" => row["w3c"], "name" => row["name"], "modifier" => false } }
-        modifiers + others
+        others = CODES.keys.select { |row| row["w3c"] && !row["w3c"].match?(/\A(Control|Shift|Alt|Meta)(Left|Right)\z/) }
+        modifiers + others.map { |row| { "key" => row["w3c"], "name" => row["name"], "modifier" => false } }
       end
 
       def ask(ask)

@@ -61,10 +61,13 @@ module Kippen
       swap
       listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Here")["id"]
       stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
-      press = ->(button) { send_json(:post, "/api/streams/#{stream}/messages", "messages" => [{ "number" => @number = (@number || 0) + 1, "t_us" => 0, "source" => button, "kind" => "down" }]) }
-      press.call("mouse/left")
+      press = lambda do |number, button|
+        message = { "number" => number, "t_us" => 0, "source" => button, "kind" => "down" }
+        send_json(:post, "/api/streams/#{stream}/messages", "messages" => [message])
+      end
+      press.call(1, "mouse/left")
       refute_nil pending
-      press.call("mouse/right")
+      press.call(2, "mouse/right")
       assert_equal 200, status, answer
       assert_nil pending
     end

@@ -29,7 +29,7 @@ module Kippen
       sleep 0.4
     end
 
-    def open(browser, environment)
+    def show(browser, environment)
       browser.get(PAGE.delete("\n"))
       system(environment, "xdotool", "mousemove", "400", "350", "click", "1")
       sleep 0.3
@@ -38,7 +38,7 @@ module Kippen
     def test_what_a_combination_is_called_is_what_chromium_does
       assert_empty DOES.reject { |name, keys| NAMES[keys] == name }
       heard = on_a_real_screen do |browser, environment|
-        open(browser, environment)
+        show(browser, environment)
         DOES.to_h do |name, keys|
           browser.execute_script("heard.length = 0")
           press(environment, keys)

@@ -109,9 +109,9 @@ module Kippen
       assert_selector "aside label", text: "One button with three jobs"
       tab_to("One button with three jobs")
       press(:space)
-      choose("Which button", "Edge key")
-      choose("Twice pressed it does", "Mark the packet")
-      choose("Held it does", "Answer the call")
+      pick_by_typing("Which button", "Edge key")
+      pick_by_typing("Twice pressed it does", "Mark the packet")
+      pick_by_typing("Held it does", "Answer the call")
       assert_text "Pocket phone, Edge key, double-tap: Mark the packet."
       assert_text "Serves the want “Answer the video call”."
       go("Put it on Pocket phone")
@@ -119,7 +119,7 @@ module Kippen
       lane { assert_button "long-press: Answer the call, at 500 ms. Change" }
     end
 
-    def choose(name, option)
+    def pick_by_typing(name, option)
       tab_to(name)
       press(option)
       assert_selector ".ant-select-item-option-active", text: option

@@ -41,7 +41,7 @@ module Kippen
     end
 
     # Chooses in a list that opens: types to find, takes the first.
-    def choose(name, words)
+    def pick_by_keys(name, words)
       tab_to(name)
       press(:arrow_down)
       assert_selector ".ant-select-dropdown", visible: true

@@ -1,11 +1,14 @@
 # frozen_string_literal: true
 
 require_relative "helper"
+require_relative "by_keyboard"
 require "tempfile"
 
 module Kippen
   # The desk in all its states: accessible, nothing cut off, a word where there is nothing.
   class DeskTest < SystemTest
+    include ByKeyboard
+
     def check
       assert_fits
       assert_accessible
@@ -90,7 +93,7 @@ module Kippen
       within("section[aria-label='Another specialist changed']") { assert_text "Pocket phone, Edge key, long press: 800 ms." }
       within("section[aria-label='Yours would do']") { assert_text "Pocket phone, Edge key, long-press: Answer the call." }
       assert_accessible
-      click_button "Save mine on top of it"
+      go("Save mine on top of it", back: true)
       assert_text "Revision 3, saved"
       lane { assert_button "long-press: Answer the call, at 800 ms. Change" }
     ensure
@@ -131,13 +134,14 @@ module Kippen
     def test_an_assignment_is_switched_off_and_on_again
       give_three_jobs
       open_desk
-      lane { click_button "long-press: Answer the call" }
-      click_button "Switch off “Answer the call”"
+      lane { find_button("long-press: Answer the call").native.send_keys(:enter) }
+      assert_selector "aside"
+      go("Switch off “Answer the call”")
       assert_text "Revision 4, saved"
       lane { assert_button "long-press: Answer the call, off. Change" }
       lane { click_button "long-press: Answer the call" }
       assert_accessible
-      click_button "Switch on “Answer the call”"
+      go("Switch on “Answer the call”")
       lane { assert_button "long-press: Answer the call, at 500 ms. Change" }
     end
 

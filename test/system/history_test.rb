@@ -81,6 +81,15 @@ module Kippen
       lane { assert_button "long-press: Answer the call, at 500 ms. Change" }
     end
 
+    def test_older_revisions_are_reached
+      52.times { |count| save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "long_press_ms", value: 500 + count) } }
+      open_desk
+      click_button "Revision 53, saved"
+      assert_selector "aside ol li", count: 50
+      click_button "Older ones"
+      assert_selector "aside ol li", count: 53
+    end
+
     # What another saves is shown here without loading anew, and undo takes back that.
     def test_somebody_else_saves_and_it_is_shown_at_once
       open_desk

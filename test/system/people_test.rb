@@ -127,7 +127,7 @@ module Kippen
       open_step("wants")
       type "What do they want to do?", "answer phone"
       type "Times a day", "6"
-      choose "A wrong press", "is serious"
+      pick_by_keys "A wrong press", "is serious"
       press(:tab)
       tab_to "Write it down"
       press(:enter)

@@ -107,6 +107,26 @@ module Kippen
       make_a_double_tap_impossible
     end
 
+    def test_arrangements_confirming_and_settings
+      sign_in_as("specialist")
+      open_client("Ottoline Fenwether", "Assign")
+      find("nav[aria-label='Hosts and devices'] button", text: "Remote").click
+      click_button "Arrangements"
+      find("label", text: "Mouse for the left hand").click
+      assert_text "Afterwards one confirms with"
+      find("h3", text: "What differs").scroll_to(:center)
+      picture "arrangement"
+      click_button "Put it on Mouse"
+      assert_selector "h2", text: "to keep the change"
+      picture "confirming"
+      click_button "Take it back now"
+      assert_no_selector "h2", text: "to keep the change"
+      click_link "Devices"
+      click_button "Settings of Mouse"
+      assert_text "It costs"
+      picture "settings"
+    end
+
     def make_a_double_tap_impossible
       { "bounce_guard_from" => "release", "bounce_guard_ms" => 400 }.each do |setting, value|
         save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting:, value:) }

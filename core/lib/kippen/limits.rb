@@ -21,8 +21,6 @@ module Kippen
     CODES = 20
     SETTINGS = 50
     ARRANGEMENTS = 100
-    # Changes made as one.
-    SEVERAL = 500
     NAME_CHARACTERS = 120
     TRACE_FIELD_CHARACTERS = 200
     LATEST_US = 2**53

@@ -22,7 +22,7 @@ export function ActionList({ actions, system, picked, onPick, words }: Props) {
   const here = (action: CatalogueAction) => system === undefined || action.hosts.includes(system)
   const ordered = [...actions.filter(here), ...actions.filter((action) => !here(action))]
   return (
-    <fieldset className={styles.list}>
+    <fieldset className={styles.list} data-picked={picked !== undefined}>
       <legend className="seen-by-readers-only">Action</legend>
       {ordered.map((action, index) => {
         const able = here(action)

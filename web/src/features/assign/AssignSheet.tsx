@@ -82,6 +82,19 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
             ? `Now: ${shown.name}${there?.off ? ', off' : ''}`
             : 'Now: nothing yet'}
       </p>
+      {there && (
+        <StandsThere
+          chip={there}
+          onClear={() => void commit({ kind: 'clear', button: button.ref, gesture, ...spot }, 'taken off')}
+          onSwitch={() =>
+            void commit(
+              { kind: 'switch', button: button.ref, gesture, ...spot, off: !there.off },
+              there.off ? 'switched on' : 'switched off',
+            )
+          }
+          onCarry={(copy) => onCarry({ button, gesture, name: there.name, copy })}
+        />
+      )}
       <GesturePicker gesture={gesture} onGesture={(next) => step({ do: 'gesture', gesture: next })} />
       <Cautions cautions={also.length > 0 ? [] : cautions} />
       <label className={styles.search} htmlFor="find-action">
@@ -134,19 +147,6 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
         >
           {primaryWords(picked !== undefined, now.atOnce, change, gesture, buttons.length)}
         </Button>
-        {there && (
-          <StandsThere
-            chip={there}
-            onClear={() => void commit({ kind: 'clear', button: button.ref, gesture, ...spot }, 'taken off')}
-            onSwitch={() =>
-              void commit(
-                { kind: 'switch', button: button.ref, gesture, ...spot, off: !there.off },
-                there.off ? 'switched on' : 'switched off',
-              )
-            }
-            onCarry={(copy) => onCarry({ button, gesture, name: there.name, copy })}
-          />
-        )}
       </div>
     </aside>
   )

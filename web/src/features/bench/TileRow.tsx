@@ -21,6 +21,7 @@ function Picture({ tile }: { tile: Tile }) {
       width={WIDTH}
       height="30"
       viewBox={`0 0 ${String(WIDTH)} 30`}
+      preserveAspectRatio="none"
       aria-hidden="true"
     >
       <path d={`M0 26H${String(WIDTH)}`} className={styles.ground} />

@@ -11,7 +11,7 @@ import styles from './history.module.css'
 
 const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
-type Saved = NonNullable<ReturnType<typeof useHistory>['data']>['revisions'][number]
+type Saved = NonNullable<ReturnType<typeof useHistory>['data']>['pages'][number]['revisions'][number]
 
 /** Everything that was saved, newest first: what each changed, and the way back to it. */
 export function HistorySheet(props: {
@@ -22,7 +22,7 @@ export function HistorySheet(props: {
   const { desk, onClose, onCompare } = props
   const history = useHistory(desk.id)
   const mayChange = useMayChange()
-  const revisions = history.data?.revisions ?? []
+  const revisions = history.data?.pages.flatMap((page) => page.revisions) ?? []
   const [open, setOpen] = useState<number>()
   return (
     <SideSheet title="What was saved" onClose={onClose}>
@@ -50,6 +50,11 @@ export function HistorySheet(props: {
           </li>
         ))}
       </ol>
+      {history.hasNextPage && (
+        <Button disabled={history.isFetchingNextPage} onClick={() => void history.fetchNextPage()}>
+          Older ones
+        </Button>
+      )}
     </SideSheet>
   )
 }

@@ -6,7 +6,7 @@ const TYPING = 'input:not([type=radio]):not([type=checkbox]), textarea, [content
 
 /** Undo and redo of everything that is saved: by their buttons, Ctrl+Z and Ctrl+Shift+Z; undefined where there is nothing. */
 export function useSteps(client: string) {
-  const history = useHistory(client).data
+  const history = useHistory(client).data?.pages[0]
   const { change, busy } = useChange()
   const mayChange = useMayChange()
   const back = history?.undo

@@ -1,6 +1,6 @@
 import { Button, Radio, Spin } from 'antd'
 import { useCallback, useMemo, useState } from 'react'
-import type { Desk, Device } from '../../shared/api'
+import type { Desk, Device, Lane } from '../../shared/api'
 import { useChange, useLanes, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { spotName, type Carried, type Chosen } from '../assign'
@@ -29,6 +29,9 @@ interface Props {
   onRename: (button: Chosen['button']) => void
   onArrange: () => void
 }
+
+/** Is there anything that can be put on this button at all? */
+const canBeGiven = (lane: Lane) => !lane.cautions.some((one) => one.bars && one.gesture === null)
 
 /** What each button does: as lanes to scale, or the same as a plain table. */
 export function Lanes(props: Props) {
@@ -104,7 +107,7 @@ export function Lanes(props: Props) {
         <SeveralBar
           lanes={several}
           spot={spot}
-          onAll={() => setPicked(lanes.map((lane) => lane.button.ref))}
+          onAll={() => setPicked(lanes.filter(canBeGiven).map((lane) => lane.button.ref))}
           onNone={() => setPicked([])}
           onAssign={(buttons) => {
             const [button, ...also] = buttons

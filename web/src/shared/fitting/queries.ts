@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query'
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { api, must, type Change } from '../api'
 
 export function useDesk(client: string) {
@@ -127,10 +127,20 @@ export function useHeard(client: string, source: string) {
 
 /** What was saved, and what undo and redo would do. */
 export function useHistory(client: string) {
-  return useQuery({
+  return useInfiniteQuery({
     queryKey: ['history', client],
-    queryFn: () =>
-      must(api.GET('/api/clients/{client}/revisions', { params: { path: { client }, query: {} } })),
+    initialPageParam: undefined as number | undefined,
+    queryFn: ({ pageParam }) =>
+      must(
+        api.GET('/api/clients/{client}/revisions', {
+          params: { path: { client }, query: pageParam ? { before: pageParam } : {} },
+        }),
+      ),
+    // Revisions are numbered from 1 without a gap.
+    getNextPageParam: ({ revisions }) => {
+      const oldest = revisions.at(-1)?.number
+      return oldest !== undefined && oldest > 1 ? oldest : undefined
+    },
   })
 }
 
