@@ -67,7 +67,7 @@ module Kippen
     def test_carried_and_copied
       save("carry", button: "mouse/forward", gesture: "tap", to: { "button" => "mouse/back", "gesture" => "long_press" }, copy: true)
       assert_equal [{ "gesture" => "tap", "action" => NEXT }], on("mouse/forward")
-      assert_equal %w[tap long_press], on("mouse/back").map { |item| item["gesture"] }
+      assert_equal(%w[tap long_press], on("mouse/back").map { |item| item["gesture"] })
       save("carry", button: "mouse/forward", gesture: "tap", to: { "button" => "remote/power", "gesture" => "tap" }, copy: false)
       assert_problem 422
       preview("carry", button: "mouse/forward", gesture: "tap", to: { "button" => RIGHT, "gesture" => "tap" }, copy: false)
@@ -77,7 +77,7 @@ module Kippen
     def test_several_buttons_are_changed_as_one
       changes = %w[mouse/back mouse/middle].map { |button| spoken("assign", { button:, gesture: "long_press", action: HELP }) }
       preview("several", changes:)
-      assert_equal %w[mouse/back mouse/middle], answer["buttons"].map { |one| one["lane"]["button"]["ref"] }
+      assert_equal(%w[mouse/back mouse/middle], answer["buttons"].map { |one| one["lane"]["button"]["ref"] })
       save("several", changes: [*changes, { "kind" => "button", "button" => RIGHT, "set" => { "off" => true } }])
       assert_equal [2, %w[tap long_press], true], [@parent, on("mouse/middle").map { |item| item["gesture"] }, lane(RIGHT)["button"]["off"]]
       save("several", changes: [changes.first.merge("action" => NEXT), spoken("clear", { button: "mouse/forward", gesture: "hold" })])
@@ -140,7 +140,7 @@ module Kippen
     def test_a_combination_is_described
       found = ask("/api/combinations", keys: "KeyC+Control")
       assert_equal [%w[Control KeyC], "Ctrl + C", "Copy", [], nil], found.values_at("keys", "label", "command", "apps", "kept")
-      assert_equal ["packet-mark"], ask("/api/combinations", keys: "Control+KeyM")["apps"].map { |one| one["id"] }
+      assert_equal(["packet-mark"], ask("/api/combinations", keys: "Control+KeyM")["apps"].map { |one| one["id"] })
       ask("/api/combinations", keys: "a+b")
       assert_problem 422
     end

@@ -36,7 +36,7 @@ module Kippen
     end
 
     def test_what_a_combination_is_called_is_what_chromium_does
-      assert_empty DOES.reject { |name, keys| NAMES[keys] == name }
+      assert_empty(DOES.reject { |name, keys| NAMES[keys] == name })
       heard = on_a_real_screen do |browser, environment|
         show(browser, environment)
         DOES.to_h do |name, keys|

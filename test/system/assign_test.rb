@@ -75,7 +75,7 @@ module Kippen
       assert_text "is “Redo” in most apps."
       go("Press the combination you want", back: true) unless focused_name.start_with?("Press the combination")
       press(:enter) unless page.has_text?("Press it now …", wait: 0.3)
-      press([:alt, :f4])
+      press(%i[alt f4])
       assert_text "The system keeps it: it closes what is in front."
       go("Press the combination you want", back: true) unless focused_name.start_with?("Press the combination")
       press(:enter) unless page.has_text?("Press it now …", wait: 0.3)
