@@ -72,6 +72,13 @@ module Kippen
       assert_equal [["desk", [LEFT], []]], moved(before, put(before, LEFT, "tap", HELP))
     end
 
+    # A tap that is switched off beside something else does nothing.
+    def test_the_main_job_goes_with_its_tap
+      before = put(mouse, LEFT, "long_press", HELP)
+      assert_equal [["desk", [LEFT], []]], moved(before, Fitting::Edit.switch(before, button: LEFT, gesture: "tap", off: true))
+      assert_empty moved(before, Fitting::Edit.switch(before, button: LEFT, gesture: "long_press", off: true))
+    end
+
     def test_the_main_job_stays_where_its_button_only_gets_more_to_do
       before = mouse
       assert_empty moved(before, put(before, LEFT, "long_press", HELP))

@@ -36,7 +36,7 @@ module Kippen
         CATALOGUE.check(action, "/change/action")
         cautions.bar(@fitting.button(own(button)), gesture, action)
         check_repeat(action) if change["repeat"]
-        Fitting::Edit.assign(@fitting, button:, gesture:, action:, repeat: change["repeat"], at_once: at_once(change), **spot(change))
+        Fitting::Edit.assign(@fitting, button:, gesture:, action:, repeat: change["repeat"], at_once: at_once(change), keep: keep?(change), **spot(change))
       end
 
       def clear(change) = Fitting::Edit.clear(@fitting, button: own(change["button"]), gesture: change["gesture"], **spot(change))
@@ -148,6 +148,9 @@ module Kippen
         asked = { button: own(change["button"]), gesture: change["gesture"], **where }
         @fitting.assignments.find { |one| one.to_h.slice(*asked.keys) == asked }
       end
+
+      # What can't be held back happens anyway.
+      def keep?(change) = change.fetch("keep", true) || !cautions.held_back?(@fitting.button(change["button"]))
 
       def check_repeat(action)
         entry = CATALOGUE.entry(action)

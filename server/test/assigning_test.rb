@@ -38,6 +38,13 @@ module Kippen
       assert_equal ["at_once", "The device does it at once, whatever is set."], lane("remote/branded-one")["tap_choice"].values_at("chosen", "only")
     end
 
+    def test_an_untouched_button_keeps_its_tap_unless_told_otherwise_and_able
+      save("assign", button: "remote/left", gesture: "long_press", action: HELP, keep: false)
+      assert_equal %w[long_press], (on("remote/left").map { |item| item["gesture"] })
+      save("assign", button: "remote/branded-one", gesture: "long_press", action: HELP, keep: false)
+      assert_equal %w[tap long_press], (on("remote/branded-one").map { |item| item["gesture"] })
+    end
+
     def test_a_tap_waits_or_acts_at_once_each_with_its_price
       save("assign", button: "remote/left", gesture: "double_tap", action: HELP)
       assert_equal({ "chosen" => "waits", "waits" => "The tap comes +450 ms: a second press may still follow.",

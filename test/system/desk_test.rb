@@ -45,6 +45,12 @@ module Kippen
       end
       lane { click_button "Change", match: :first }
       assert_fits
+      click_button "Close"
+      click_button "Several at once"
+      check
+      click_button "Arrangements"
+      find("label", text: "One button with three jobs").click
+      check
     end
 
     # WCAG 2.5.5: targets of 44 px.

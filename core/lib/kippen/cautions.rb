@@ -18,7 +18,7 @@ module Kippen
     def of(button)
       device = @fitting.device(button.device)
       data = @kinds.button(device, button) || {}
-      [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(device, data)]
+      [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(button, device, data)]
     end
 
     # Where a tap does something else than the button says: its Caution, or nil.
@@ -59,10 +59,10 @@ module Kippen
       [caution(nil, "not_held_back", "“#{builtin}” can’t be held back: it happens as well, at once.")]
     end
 
-    def not_carried(device, data)
-      carries = @kinds.of(device)&.carries(@fitting.host(device.host).system) or return []
-      able = carries["gestures"] & data.fetch("gestures", carries["gestures"])
-      (Fitting::GESTURES - able).map do |gesture|
+    def not_carried(button, device, data)
+      return [] if data["is"] == "fixed"
+
+      (Fitting::GESTURES - @kinds.gestures(@fitting, button)).map do |gesture|
         caution(gesture, "cannot_carry", "#{device.name || device.id} can’t carry a #{Words::GESTURES.fetch(gesture)} here.", bars: true)
       end
     end

@@ -36,6 +36,16 @@ module Kippen
     # The Kind of a Fitting::Device, or nil where it is of no known one.
     def of(device) = @by_id[device.kind]
 
+    # The gestures a Fitting::Button can carry where it is; none where it is fixed.
+    def gestures(fitting, button)
+      device = fitting.device(button.device)
+      data = button(device, button) || {}
+      return [] if data["is"] == "fixed"
+
+      carries = of(device)&.carries(fitting.host(device.host).system) or return Fitting::GESTURES
+      carries["gestures"] & data.fetch("gestures", carries["gestures"])
+    end
+
     # What the kind says of a Fitting::Button of a device, or nil.
     def button(device, button) = of(device)&.button(button.id)
   end

@@ -12,10 +12,9 @@ module Kippen
 
     # [Fitting::Button] of a host, in base, everywhere.
     def buttons(fitting, host)
-      taps = fitting.assignments.select { |one| one.gesture == "tap" && one.place == Fitting::EVERYWHERE && one.mode == Fitting::BASE && !one.off }
-        .to_h { |one| [one.button, one.action] }
+      resolver = Press::Resolver.new(fitting)
       fitting.devices.select { |device| device.host == host.id }.flat_map do |device|
-        device.buttons.reject(&:off).select { |button| ACTIONS.include?(action(device, button, taps[button.ref])) }
+        device.buttons.reject(&:off).select { |button| ACTIONS.include?(tap(device, button, resolver)) }
       end
     end
 
@@ -31,8 +30,10 @@ module Kippen
 
     private
 
-    def action(device, button, assigned)
-      return assigned if assigned && assigned["kind"] != "builtin"
+    # The action of a tap, or nil.
+    def tap(device, button, resolver)
+      choice = resolver.choice(button, Fitting::BASE, resolver.spot(""))
+      return choice.tap&.action unless choice.kind == :builtin || choice.tap&.action&.fetch("kind") == "builtin"
 
       @kinds.button(device, button)&.fetch("builtin_action", nil)
     end

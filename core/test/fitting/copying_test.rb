@@ -45,6 +45,15 @@ module Kippen
       assert_equal [["right", "tap", HELP], ["up", "tap", { "kind" => "nothing" }]], jobs(copied, "direction-pad-four-ways-2")
     end
 
+    def test_what_the_other_can_not_carry_is_left_out_and_listed
+      fitting = add(add(bare, "mouse-five", host: "desk"), "remote", host: "tv")
+      full = assign(assign(fitting, "mouse-with-five-buttons/back", "hold"), "mouse-with-five-buttons/back", "double_tap")
+      copied = Fitting::Copying.copy(full, KINDS, from: "mouse-with-five-buttons", to: "television-remote", mirror: false)
+      assert_equal [["back", "tap", { "kind" => "builtin" }], ["back", "double_tap", HELP]], jobs(copied, "television-remote")
+      without = Fitting::Copying.without_match(full, KINDS, "mouse-with-five-buttons", "television-remote", false)
+      assert_equal ["Back side button: hold"], without["assignments"]
+    end
+
     def test_devices_of_different_kinds_match_by_what_a_button_is_for
       fitting = with_devices("mouse-five", "pen")
       match = Kinds::Match.new(KINDS, *fitting.devices, mirror: false)

@@ -19,6 +19,10 @@ module Kippen
       end
     end
 
+    def test_the_tap_is_not_kept_where_it_is_told_so
+      assert_equal [%w[long_press app]], spots(assign(fitting, "long_press", keep: false))
+    end
+
     def test_the_kept_tap_comes_once_and_only_where_the_button_was_untouched
       assert_equal [%w[tap builtin], %w[long_press app], %w[double_tap app]], spots(assign(assign(fitting, "long_press"), "double_tap"))
       assert_equal [%w[tap app]], spots(assign(fitting, "tap"))

@@ -13,7 +13,7 @@ module Kippen
         partners = pairs.to_h { |one, other| [one.ref, other] }
         targets = pairs.map { |_, other| other.ref }
         kept = fitting.list("assignments").reject { |item| targets.include?(item["button"]) }
-        fitting.with("assignments" => kept + copies(fitting, partners), "button_timing" => timing(fitting, partners, targets))
+        fitting.with("assignments" => kept + copies(fitting, kinds, partners), "button_timing" => timing(fitting, partners, targets))
       end
 
       # From now on "to" follows "from".
@@ -41,7 +41,7 @@ module Kippen
       def without_match(fitting, kinds, from, to, mirror)
         match = match(fitting, kinds, from, to, mirror)
         partners = match.pairs.to_h { |one, other| [one.ref, other] }
-        cannot = fitting.assignments.select { |one| partners[one.button]&.kind == "notch" && one.gesture != "tap" }
+        cannot = fitting.assignments.select { |one| partners[one.button] && !able?(fitting, kinds, partners[one.button], one.gesture) }
         { "buttons" => match.without.map { |button| button.name || button.id },
           "assignments" => cannot.map { |one| "#{fitting.button(one.button).name || one.button}: #{Words::GESTURES.fetch(one.gesture)}" } }
       end
@@ -53,11 +53,15 @@ module Kippen
         Kinds::Match.new(kinds, one, other, mirror:)
       end
 
-      def copies(fitting, partners)
+      def copies(fitting, kinds, partners)
         fitting.list("assignments").filter_map do |item|
           partner = partners[item["button"]] or next
-          item.merge("button" => partner.ref) unless partner.kind == "notch" && item["gesture"] != "tap"
+          item.merge("button" => partner.ref) if able?(fitting, kinds, partner, item["gesture"])
         end
+      end
+
+      def able?(fitting, kinds, button, gesture)
+        (button.kind != "notch" || gesture == "tap") && kinds.gestures(fitting, button).include?(gesture)
       end
 
       def timing(fitting, partners, targets)

@@ -20,14 +20,15 @@ module Kippen
       end
 
       # Puts an action on a gesture, in place of what was there. An untouched button
-      # keeps its tap: what it did by itself becomes the tap beside the new gesture.
+      # keeps its tap: what it did by itself becomes the tap beside the new gesture (keep:
+      # false – it doesn't).
       # repeat – { "after_ms", "every_ms" } or nil
       # at_once – does the tap of this spot wait for a count (false) or not (true); nil: as it was
-      def self.assign(fitting, button:, gesture:, action:, place: EVERYWHERE, mode: BASE, repeat: nil, at_once: nil)
+      def self.assign(fitting, button:, gesture:, action:, place: EVERYWHERE, mode: BASE, repeat: nil, at_once: nil, keep: true)
         spot = Spot.new(button, place, mode)
         gone, list = assignments(fitting).partition { |item| spot.at?(item) && same_stretch?(item["gesture"], gesture) }
         at_once = gone.any? { |item| item["at_once"] } if at_once.nil? && gesture == "tap"
-        list << spot.to_h.merge(KEPT_TAP) if gesture != "tap" && untouched?(fitting, spot)
+        list << spot.to_h.merge(KEPT_TAP) if keep && gesture != "tap" && untouched?(fitting, spot)
         list << spot.to_h.merge({ "gesture" => gesture, "action" => action, "repeat" => repeat }.compact)
         fitting.with("assignments" => at_once.nil? ? list : with_at_once(list, spot, at_once))
       end

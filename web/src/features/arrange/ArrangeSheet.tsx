@@ -1,7 +1,7 @@
 import { Button, Radio, Select } from 'antd'
 import { useState } from 'react'
-import type { Action, Change, Desk, Device } from '../../shared/api'
-import { useWholeActions, useArrangements, useChange, usePreview } from '../../shared/fitting'
+import type { Action, ButtonFacts, Change, Desk, Device } from '../../shared/api'
+import { useWholeActions, useArrangements, useChange, useDevices, usePreview } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import { WhatChanges } from '../assign'
 import { Moves } from '../confirm'
@@ -59,6 +59,7 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
   const [answers, setAnswers] = useState(NO_ANSWERS)
   const [seconds, setSeconds] = useState(desk.confirm_s)
   const actions = useWholeActions()
+  const buttons = useDevices(desk.id).data?.devices.find((one) => one.id === device)?.buttons ?? []
   const { change: save, busy } = useChange()
   const on = devices.find((one) => one.id === device)
   const change = changeFor(chosen, device, answers, (id) => actions.find((one) => one.id === id)?.action)
@@ -96,7 +97,7 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
             onChange={(next: string) => setAnswers({ ...answers, [ask]: next })}
             options={
               ask === 'button'
-                ? (on?.buttons ?? []).map((one) => ({ value: one.ref.split('/')[1], label: one.name }))
+                ? spareFirst(buttons)
                 : actions.map((one) => ({ value: one.id, label: one.name }))
             }
           />
@@ -143,6 +144,18 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
       </Button>
     </>
   )
+}
+
+/** The buttons of a device to choose from: those with nothing to do yet go first, fixed ones not at all. */
+function spareFirst(buttons: ButtonFacts[]) {
+  const spare = (one: ButtonFacts) => !one.assigned && one.is === 'free'
+  return [...buttons]
+    .filter((one) => one.is !== 'fixed')
+    .sort((one, other) => Number(spare(other)) - Number(spare(one)))
+    .map((one) => ({
+      value: one.ref.split('/')[1],
+      label: spare(one) ? `${one.name}, nothing on it yet` : one.name,
+    }))
 }
 
 /** The change, once all that it asks is said. */

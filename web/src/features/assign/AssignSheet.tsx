@@ -1,4 +1,4 @@
-import { Button, Input } from 'antd'
+import { Button, Checkbox, Input } from 'antd'
 import { useEffect, useReducer, useRef, useState } from 'react'
 import type { Change, Desk } from '../../shared/api'
 import { useActions, useChange, useLanes, usePreview, type Spot } from '../../shared/fitting'
@@ -60,6 +60,10 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   // While nothing is chosen the choice of the tap is that of the lane as it is.
   const tapChoice = (change ? preview.data?.buttons[0]?.lane : lane)?.tap_choice
   const moves = change ? (preview.data?.moves ?? []) : []
+  // A built-in that can't be held back happens anyway.
+  const untouched = cautions.some((one) => one.kind === 'not_held_back')
+    ? undefined
+    : chips.find((chip) => chip.gesture === 'builtin')
   const title = also.length > 0 ? `${String(buttons.length)} buttons` : button.name
 
   const commit = async (made: Change, said: string) => {
@@ -127,6 +131,14 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
           />
           {picked.repeats && (gesture === 'hold' || gesture === 'long_press') && (
             <RepeatField value={now.repeat} onChange={(repeat) => step({ do: 'repeat', repeat })} />
+          )}
+          {untouched && gesture !== 'tap' && (
+            <Checkbox
+              checked={now.keep}
+              onChange={(event) => step({ do: 'keep', keep: event.target.checked })}
+            >
+              The tap keeps what it does: {untouched.name}
+            </Checkbox>
           )}
           <ActionFacts action={picked} system={system} />
         </>

@@ -9,6 +9,8 @@ export interface Assigning {
   /** Whether the tap acts at once; undefined: as it is. */
   atOnce: boolean | undefined
   repeat: { after_ms: number; every_ms: number } | undefined
+  /** Whether an untouched button keeps what it does by itself as its tap. */
+  keep: boolean
 }
 
 export type Step =
@@ -17,6 +19,7 @@ export type Step =
   | { do: 'answer'; member: string; value: unknown }
   | { do: 'at-once'; atOnce: boolean }
   | { do: 'repeat'; repeat: Assigning['repeat'] }
+  | { do: 'keep'; keep: boolean }
 
 export const nothingYet = (gesture: Gesture): Assigning => ({
   gesture,
@@ -24,6 +27,7 @@ export const nothingYet = (gesture: Gesture): Assigning => ({
   answers: {},
   atOnce: undefined,
   repeat: undefined,
+  keep: true,
 })
 
 export function assigning(now: Assigning, step: Step): Assigning {
@@ -36,6 +40,8 @@ export function assigning(now: Assigning, step: Step): Assigning {
       return { ...now, answers: { ...now.answers, [step.member]: step.value } }
     case 'at-once':
       return { ...now, atOnce: step.atOnce }
+    case 'keep':
+      return { ...now, keep: step.keep }
     case 'repeat':
       return { ...now, repeat: step.repeat }
   }
@@ -57,13 +63,22 @@ export function actionOf({ picked, answers }: Pick<Assigning, 'picked' | 'answer
 
 /** The change that is ready to be made on some buttons, if any. */
 export function changeOf(now: Assigning, buttons: string[], spot: Spot): Change | undefined {
-  const { gesture, atOnce, repeat } = now
+  const { gesture, atOnce, repeat, keep } = now
   const action = actionOf(now)
   const at = { place: spot.place, mode: spot.mode }
   const soon = atOnce === undefined ? {} : { at_once: atOnce }
   const one = (button: string): ButtonChange | undefined => {
     if (action) {
-      return { kind: 'assign', button, gesture, ...at, action, ...soon, ...(repeat ? { repeat } : {}) }
+      return {
+        kind: 'assign',
+        button,
+        gesture,
+        ...at,
+        action,
+        ...soon,
+        ...(repeat ? { repeat } : {}),
+        ...(keep ? {} : { keep }),
+      }
     }
     return atOnce === undefined || now.picked
       ? undefined

@@ -31,7 +31,8 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
   const chosen = sheet?.of === 'gesture' ? sheet.chosen : undefined
   usePaneKeys()
 
-  const close = useCallback(() => setSheet(undefined), [setSheet])
+  // A sheet closes itself when it has saved; by then another may be open, which stays.
+  const close = useCallback((done: Sheet) => setSheet((now) => (now === done ? undefined : now)), [setSheet])
   const choose = useCallback(
     (next: Chosen) => setSheet({ step: 'assign', of: 'gesture', chosen: next }),
     [setSheet],
@@ -116,7 +117,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
               sheet={sheet}
               spot={spot}
               buttons={buttons}
-              onClose={close}
+              onClose={() => close(sheet)}
               onCarry={carry}
               onCompare={compare}
             />

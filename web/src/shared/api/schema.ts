@@ -1513,6 +1513,8 @@ export interface components {
             action: components["schemas"]["Action"];
             place?: string;
             mode?: string;
+            /** @description Whether an untouched button keeps what it does by itself as its tap; it does where not told */
+            keep?: boolean;
             /** @description Whether the tap of this spot acts at once; as it was where not told */
             at_once?: boolean;
             repeat?: {
