@@ -40,9 +40,9 @@ module Kippen
 
     def test_an_untouched_button_keeps_its_tap_unless_told_otherwise_and_able
       save("assign", button: "remote/left", gesture: "long_press", action: HELP, keep: false)
-      assert_equal %w[long_press], (on("remote/left").map { |item| item["gesture"] })
+      assert_equal(%w[long_press], on("remote/left").map { |item| item["gesture"] })
       save("assign", button: "remote/branded-one", gesture: "long_press", action: HELP, keep: false)
-      assert_equal %w[tap long_press], (on("remote/branded-one").map { |item| item["gesture"] })
+      assert_equal(%w[tap long_press], on("remote/branded-one").map { |item| item["gesture"] })
     end
 
     def test_a_tap_waits_or_acts_at_once_each_with_its_price
