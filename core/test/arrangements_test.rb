@@ -80,6 +80,21 @@ module Kippen
       assert_equal(expected, faults { apply(keys, "pen-three-buttons", "head-switch") }.map(&:last))
     end
 
+    # Whatever else a file says of a client's own one is not looked at.
+    def test_their_own_ones_from_a_file_say_nothing_but_their_parts
+      own = [{ "id" => "own-empty", "name" => "Empty" },
+             { "id" => "own-odd", "name" => "Odd", "asks" => 5, "notes" => { "a" => 1 }, "kinds" => "mouse",
+               "parts" => [{ "button" => "back", "name" => 7, "role" => ["back"], "gesture" => "tap", "action" => HELP, "repeat" => "often" },
+                           { "name" => "Back side button", "gesture" => "tap", "action" => HELP, "place" => "nowhere" }] }]
+      fitting = mouse.with("arrangements" => own)
+      assert_equal([["/change/arrangement", "Empty has nothing in it"]], faults { apply(fitting, "own-empty", "mouse-with-five-buttons") })
+      odd = ARRANGEMENTS.find(fitting, "own-odd")
+      assert odd.for?(fitting.devices.first, fitting.host("desk"))
+      refused = faults { apply(fitting, "own-odd", "mouse-with-five-buttons") }.map(&:last)
+      assert_equal ["7, tap, Ask for help: Mouse with five buttons has no such button.",
+                    'Back side button, tap, Ask for help: unknown place "nowhere".'], refused
+    end
+
     def test_every_ready_made_one_fits_somewhere_whole
       { "left-handed-mouse" => "mouse-five", "pen-three-buttons" => "pen", "three-jobs" => "switch", "double-click-spare" => "mouse-five" }.each do |id, kind|
         found = ARRANGEMENTS.find(bare, id)

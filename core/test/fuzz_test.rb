@@ -20,7 +20,8 @@ module Kippen
     FITTING = JSON.generate(
       "kippen" => "fitting/1", "follow" => "pointer", "devices" => REMOTE, "modes" => [{ "id" => "calls", "otherwise" => "builtin" }],
       "places" => [{ "id" => "letters", "app" => "rookery" }], "timing" => { "gap_bridge_ms" => 20, "press_at" => 0.7 },
-      "button_timing" => { OK => { "tap_gap_ms" => 250 } },
+      "button_timing" => { OK => { "tap_gap_ms" => 250 } }, "hosts" => [{ "id" => "desk", "settings" => { "drag_lock" => true } }], "confirm_s" => 20,
+      "arrangements" => [{ "id" => "own-a", "name" => "A", "parts" => [{ "button" => "ok", "gesture" => "tap", "action" => { "kind" => "help" } }] }],
       "assignments" => [
         { "button" => OK, "gesture" => "tap", "action" => { "kind" => "builtin" }, "at_once" => true },
         { "button" => "remote/list", "gesture" => "hold", "action" => { "kind" => "mode", "mode" => "calls", "how" => "held" } },

@@ -24,7 +24,7 @@ module Kippen
 
       def self.arrangement(fitting, one)
         devices = fitting.devices.select { |device| one.for?(device, fitting.host(device.host)) }
-        { "id" => one.id, "name" => one.name, "own" => one.own, "good_for" => one.data["good_for"], "costs" => one.data["costs"],
+        { "id" => one.id, "name" => one.name, "own" => one.own, "good_for" => one.good_for, "costs" => one.costs,
           "asks" => one.asks, "devices" => devices.map(&:id) }
       end
 

@@ -11,6 +11,7 @@ module Kippen
   class Catalogue
     FORMAT = "actions/1"
     APPS = "apps/1"
+    EFFECT_CHARACTERS = 300
 
     attr_reader :entries
 
@@ -63,7 +64,7 @@ module Kippen
     # What is seen to happen, in a sentence, or nil for an action not in the catalogue.
     def effect(action)
       action ||= { "kind" => "builtin" }
-      entry(action)&.effect_of(action)
+      entry(action)&.effect_of(action)&.slice(0, EFFECT_CHARACTERS)
     end
 
     # Raises Invalid where what an action of the catalogue asks is not answered right. One

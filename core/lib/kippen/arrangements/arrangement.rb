@@ -17,14 +17,16 @@ module Kippen
 
       def id = data["id"]
       def name = data["name"]
+      def parts = data.fetch("parts", [])
       # What must be said before it is applied: "button", "double_tap", "long_press"
-      def asks = data.fetch("asks", [])
-      def parts = data["parts"]
+      def asks = told("asks") || []
+      def good_for = told("good_for")
+      def costs = told("costs")
 
       # Is it of any use on a device? host – the Fitting::Host
       def for?(device, host)
-        return false if data["systems"] && !data["systems"].include?(host.system)
-        return false if data["kinds"] && !data["kinds"].include?(device.kind)
+        return false if told("systems")&.none?(host.system)
+        return false if told("kinds")&.none?(device.kind)
 
         device.buttons.any?
       end
@@ -33,6 +35,8 @@ module Kippen
       # Raises Invalid where an answer is missing, or nothing of it fits.
       def apply(fitting, kinds, catalogue, device:, answers: {})
         found = fitting.device(device) || raise(Invalid.at("/change/device", "no device #{Faults.show(device)}"))
+        raise Invalid.at("/change/arrangement", "#{name} has nothing in it") if parts.empty?
+
         missing = asks.reject { |ask| answers[ask] }
         raise(Invalid, missing.map { |ask| Fault.new("/change/answers/#{ask}", "must be chosen first") }) if missing.any?
 
@@ -40,6 +44,9 @@ module Kippen
       end
 
       private
+
+      # Only the ready-made say more than their parts.
+      def told(member) = own ? nil : data[member]
 
       def on(fitting, device, kinds, catalogue, answers)
         left_out = []
@@ -87,7 +94,7 @@ module Kippen
       end
 
       def notes(device, kinds)
-        data.fetch("notes", []).select { |note| by_role(device, kinds, note["role"]) }.map { |note| note["words"] }
+        (told("notes") || []).select { |note| by_role(device, kinds, note["role"]) }.map { |note| note["words"] }
       end
     end
   end

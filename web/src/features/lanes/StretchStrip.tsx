@@ -6,7 +6,7 @@ import type { Live } from '../bench'
 import { BoundaryHandle, type BoundaryDraft } from './BoundaryHandle'
 import { ChipButton, EmptyButton, gestureOf } from './ChipButton'
 import { GrowingPress } from './GrowingPress'
-import type { StretchScale } from './scale'
+import { rowsOfTags, type StretchScale } from './scale'
 import styles from './lanes.module.css'
 
 const ROW_PX = 64
@@ -50,15 +50,6 @@ function span(scale: StretchScale, region: Region) {
 
 /** Tags closer than this, in percent of the width, would cover each other. */
 const CLOSE: Record<Stretch, number> = { held: 17, apart: 29 }
-
-/** In which row each tag stands: the first in which it is clear of those before it. */
-function rowsOfTags(at: number[], close: number): number[] {
-  return at.reduce<number[]>((rows, percent, index) => {
-    const taken = rows.filter((_, other) => Math.abs((at[other] ?? 0) - percent) < close)
-    const free = [...at.keys()].find((row) => !taken.includes(row)) ?? 0
-    return [...rows.slice(0, index), free]
-  }, [])
-}
 
 export function StretchStrip(props: Props) {
   const { stretch, lane, boundaries, scale, chosen, live, draft, onDraft, onCommit, onChoose } = props

@@ -40,3 +40,12 @@ export function scalesFor(lanes: Lane[]): Scales {
   }
   return { held: stretchScale(widest('held')), apart: stretchScale(widest('apart')) }
 }
+
+/** In which row each tag stands: the first in which it is clear of those before it. */
+export function rowsOfTags(at: number[], close: number): number[] {
+  return at.reduce<number[]>((rows, percent, index) => {
+    const taken = rows.filter((_, other) => Math.abs((at[other] ?? 0) - percent) < close)
+    const free = [...at.keys()].find((row) => !taken.includes(row)) ?? 0
+    return [...rows.slice(0, index), free]
+  }, [])
+}
