@@ -63,6 +63,9 @@ module Kippen
             row(client).delete
             take_back(client, Pending.new(**found), author)
           end
+        rescue Conflict
+          # Somebody saved at the same moment: whoever asks next settles it on top of that.
+          nil
         end
 
         private

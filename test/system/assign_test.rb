@@ -30,7 +30,7 @@ module Kippen
         assert_text "tap\nnow, as before"
         assert_text "long-press\nnew: at 500 ms"
       end
-      assert_checked_field "The tap keeps what it does: Left"
+      assert_selector "label:has(.ant-checkbox-checked)", text: "The tap keeps what it does: Left"
       assert_accessible
       go("Put it on the long-press")
       saved(2)
