@@ -19,7 +19,11 @@ const WITH_THE_FITTING = [
 /** What is asked anew when a fitting has changed. */
 export const ofTheFitting = WITH_THE_FITTING
 
-/** Follows a client's live notices: who saved, who joined, what was heard elsewhere. */
+/**
+ * Follows a client's live notices: who saved, who joined, what was heard elsewhere. Only while the
+ * page is seen: a browser has six ways to a server, and a page that is hidden, or was left and is
+ * kept for going back to, must not hold one. What it missed it asks for when it is seen again.
+ */
 export function useNews(client: string, onHeard: (stream: string) => void) {
   const queries = useQueryClient()
   const handler = useRef(onHeard)
@@ -27,14 +31,37 @@ export function useNews(client: string, onHeard: (stream: string) => void) {
     handler.current = onHeard
   })
   useEffect(() => {
-    const source = new EventSource(`/api/clients/${client}/live`)
+    let source: EventSource | undefined
     const anew = (keys: string[]) =>
       keys.forEach((key) => void queries.invalidateQueries({ queryKey: [key] }))
-    source.addEventListener('heard', (event: MessageEvent<string>) =>
-      handler.current((JSON.parse(event.data) as { stream: string }).stream),
-    )
-    source.addEventListener('revision', () => anew(WITH_THE_FITTING))
-    source.addEventListener('joins', () => anew(['joins']))
-    return () => source.close()
+    const open = () => {
+      source = new EventSource(`/api/clients/${client}/live`)
+      source.addEventListener('heard', (event: MessageEvent<string>) =>
+        handler.current((JSON.parse(event.data) as { stream: string }).stream),
+      )
+      source.addEventListener('revision', () => anew(WITH_THE_FITTING))
+      source.addEventListener('joins', () => anew(['joins']))
+    }
+    const close = () => {
+      source?.close()
+      source = undefined
+    }
+    const onSeen = () => {
+      if (document.hidden) close()
+      else if (!source) {
+        open()
+        anew(WITH_THE_FITTING)
+      }
+    }
+    if (!document.hidden) open()
+    document.addEventListener('visibilitychange', onSeen)
+    window.addEventListener('pagehide', close)
+    window.addEventListener('pageshow', onSeen)
+    return () => {
+      document.removeEventListener('visibilitychange', onSeen)
+      window.removeEventListener('pagehide', close)
+      window.removeEventListener('pageshow', onSeen)
+      close()
+    }
   }, [client, queries])
 }
