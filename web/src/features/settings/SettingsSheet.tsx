@@ -110,6 +110,7 @@ function Figure(props: Parameters<typeof Control>[0]) {
       max={setting.to ?? 1000}
       step={setting.step ?? 1}
       precision={0}
+      className={styles.figure ?? ''}
       suffix={setting.unit}
       placeholder={String(setting.usual)}
       {...(setting.value === null ? {} : { defaultValue: setting.value as number })}
