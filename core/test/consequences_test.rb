@@ -57,7 +57,6 @@ module Kippen
       before = put(mouse, RIGHT, "tap", HELP).with("wants" => wants)
       after = put(before, RIGHT, "tap", NEXT)
       assert_equal [["Turn the page"], ["Call for help"]], Consequences.new(before, after, KINDS, CATALOGUE).wants
-      assert_equal ["Call for help"], Consequences.wants_of(before, HELP, "desk")
     end
 
     def moved(before, after)

@@ -34,11 +34,6 @@ module Kippen
       [new.keys.select { |what| new[what] && !old[what] }, old.keys.select { |what| old[what] && new.key?(what) && !new[what] }]
     end
 
-    # Names of wants that one action would serve on a host, whether or not something does already.
-    def self.wants_of(fitting, action, host)
-      fitting.wants.select { |want| want.action == action && (want.hosts.empty? || want.hosts.include?(host)) }.map(&:what)
-    end
-
     private
 
     # hold and long-press are two uses of one stretch; what is built in stands for the tap.

@@ -22,15 +22,6 @@ module Kippen
         end
       end
 
-      # A value in words: "12 of 20", "on", "smooth".
-      def words(value)
-        case data["type"]
-        when "number" then "#{value} #{data["unit"]}"
-        when "flag" then value ? "on" : "off"
-        else data["choices"].find { |choice| choice["value"] == value }&.fetch("words") || value.to_s
-        end
-      end
-
       private
 
       def number?(value) = value.is_a?(Integer) && value.between?(data["from"], data["to"]) && ((value - data["from"]) % data["step"]).zero?

@@ -106,7 +106,6 @@ export function Lanes(props: Props) {
       {picked && lanes && (
         <SeveralBar
           lanes={several}
-          spot={spot}
           onAll={() => setPicked(lanes.filter(canBeGiven).map((lane) => lane.button.ref))}
           onNone={() => setPicked([])}
           onAssign={(buttons) => {

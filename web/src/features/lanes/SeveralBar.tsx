@@ -1,7 +1,7 @@
 import { Button, InputNumber, Select } from 'antd'
 import { useState } from 'react'
 import type { Button as ButtonData, Lane } from '../../shared/api'
-import { useChange, type Spot } from '../../shared/fitting'
+import { useChange } from '../../shared/fitting'
 import { forEach } from './picking'
 import styles from './lanes.module.css'
 
@@ -15,7 +15,6 @@ const SETTINGS = [
 
 interface Props {
   lanes: Lane[]
-  spot: Spot
   onAll: () => void
   onNone: () => void
   onAssign: (buttons: ButtonData[]) => void
