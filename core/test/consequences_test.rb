@@ -85,6 +85,12 @@ module Kippen
       assert_empty moved(before, put(before, LEFT, "tap", HELP, place: "letters"))
     end
 
+    def test_a_device_that_goes_to_another_host_is_not_asked_after
+      two = mouse.then { |fitting| fitting.with("hosts" => fitting.list("hosts") + [{ "id" => "spare", "system" => "computer" }]) }
+      both = add(two, "mouse-five", host: "desk")
+      assert_empty moved(both, Fitting::DeviceEdits.change(both, MOUSE, { "host" => "spare" }, at: NOON))
+    end
+
     def test_on_a_television_one_confirms_with_ok
       before = add(bare, "remote", host: "tv")
       assert_equal [["tv", ["television-remote/ok"], []]], moved(before, put(before, "television-remote/ok", "tap", HELP))

@@ -37,9 +37,15 @@ module Kippen
       # Keeps the messages that were sent; returns the view after them.
       def self.take(app, stream, fitting)
         messages = read(app.sent["messages"], fitting, raw: stream[:raw])
+        view(app, stream, fitting, keep(app, stream, fitting, messages), from_us: messages.map(&:time_us).min)
+      end
+
+      # Keeps Press::Bench::Messages, whoever sent them; returns all of the stream. A press among
+      # them may confirm a change.
+      def self.keep(app, stream, fitting, messages)
         all = app.streams.take(stream, messages)
         app.confirmations.heard(stream[:client_id], pressed(app, stream, fitting, messages))
-        view(app, stream, fitting, all, from_us: messages.map(&:time_us).min)
+        all
       end
 
       # Refs of the buttons that messages press.

@@ -25,11 +25,9 @@ module Kippen
         Fitting::Copying.follow(changed, KINDS)
       end
 
-      MAKERS = %w[assign clear timing switch tap_at_once carry several arrange save_arrangement remove_arrangement client want remove_want host
-                  remove_host setting add_device device take_out bring_back reset add_button button ready copy cut note].to_h do |kind|
-        [kind,
-         kind.to_sym]
-      end.freeze
+      MADE = %w[assign clear timing switch tap_at_once carry several arrange save_arrangement remove_arrangement client want remove_want
+                host remove_host setting add_device device take_out bring_back reset add_button button ready copy cut note].freeze
+      MAKERS = MADE.to_h { |kind| [kind, kind.to_sym] }.freeze
 
       def assign(change)
         button, gesture, action = change.values_at("button", "gesture", "action")

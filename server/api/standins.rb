@@ -19,7 +19,7 @@ module Kippen
           stream = streams.find(streams.add(listener))
           clients.seen(params["client"])
           status 201
-          json("revision" => revision[:number], **BenchRoutes.view(self, stream, fitting, streams.take(stream, messages)))
+          json("revision" => revision[:number], **BenchRoutes.view(self, stream, fitting, BenchRoutes.keep(self, stream, fitting, messages)))
         end
       end
 

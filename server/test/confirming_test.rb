@@ -72,6 +72,32 @@ module Kippen
       assert_nil pending
     end
 
+    def test_a_press_confirms_as_a_joined_device_and_a_stand_in_hand_send_it
+      listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Here")["id"]
+      raw = send_json(:post, "/api/listeners/#{listener}/streams", { "raw" => true })["id"]
+      swap
+      send_json(:post, "/api/streams/#{raw}/messages", "messages" => [{ "number" => 1, "t_us" => 0, "source" => "pointer:2", "kind" => "down" }])
+      assert_nil pending, answer
+      send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "parent" => 2)
+      assert_equal(["mouse/left"], pending["buttons"].map { |one| one["ref"] })
+      hand = ask("/api/clients/#{@client}/hands")["hands"].first["id"]
+      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => hand, "button" => "mouse/left", "script" => ["tap"], "seed" => 1)
+      assert_equal 201, status, answer
+      assert_nil pending
+    end
+
+    # Switched off is another way to lose it.
+    def test_a_button_that_was_switched_off_is_on_again
+      change({ "kind" => "assign", "button" => "mouse/back", "gesture" => "tap", "action" => { "kind" => "click", "button" => "left" } })
+      change({ "kind" => "button", "button" => "mouse/left", "set" => { "off" => true } }, parent: 2)
+      assert_equal([["mouse/left"], ["mouse/back"]], %w[lost buttons].map { |which| pending[which].map { |one| one["ref"] } })
+      run_out
+      assert_nil pending
+      assert_equal 4, desk["revision"]["number"]
+      buttons = ask("/api/clients/#{@client}/devices")["devices"].flat_map { |device| device["buttons"] }
+      refute(buttons.find { |one| one["ref"] == "mouse/left" }["off"])
+    end
+
     def test_not_confirmed_it_is_taken_back_and_what_others_did_since_stays
       swap
       change({ "kind" => "assign", "button" => "mouse/back", "gesture" => "tap", "action" => { "kind" => "help" } }, parent: 2)

@@ -19,11 +19,11 @@ module Kippen
     end
 
     # [Moved] of the hosts on which a button lost it between two states of a fitting; one that was
-    # taken out is not asked after.
+    # taken out, or to another host, is not asked after.
     def moved(before, after)
       before.hosts.filter_map do |host|
         now = buttons(after, host)
-        lost = buttons(before, host).select { |button| after.button(button.ref) && now.none? { |other| other.ref == button.ref } }
+        lost = buttons(before, host).select { |button| after.button(button.ref)&.host == host.id && now.none? { |other| other.ref == button.ref } }
         Moved.new(host:, lost:, now:) if lost.any?
       end
     end

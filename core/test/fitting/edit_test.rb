@@ -108,5 +108,15 @@ module Kippen
       back = Fitting::Edit.as_before(later, earlier, [OK])
       assert_equal([["remote/list", "tap"], [OK, "tap"], [OK, "long_press"]], back.assignments.map { |one| [one.button, one.gesture] })
     end
+
+    def test_what_was_switched_off_is_on_again_and_what_has_lost_its_place_stays_away
+      earlier = assign(fitting("places" => PLACES), "long_press", place: "letters")
+      later = %w[ok list].reduce(assign(fitting, "tap")) do |so_far, id|
+        Fitting::DeviceEdits.change_button(so_far, "remote/#{id}", { "off" => true })
+      end
+      back = Fitting::Edit.as_before(Fitting::DeviceEdits.change(later, "remote", { "off" => true }, at: ""), earlier, [OK])
+      assert_equal [[false, false], [false, true], []], [[OK, "remote/list"].map { |ref| back.device("remote").off && back.button(ref).off },
+                                                         [OK, "remote/list"].map { |ref| back.button(ref).off }, back.assignments]
+    end
   end
 end

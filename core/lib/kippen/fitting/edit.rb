@@ -80,11 +80,33 @@ module Kippen
         fitting.with("button_timing" => all.merge(button => all.fetch(button, {}).merge(setting => value)))
       end
 
-      # What is assigned to some buttons becomes again what it was in an earlier state; all else stays.
+      # What is assigned to some buttons, and whether they and their devices are off, becomes again
+      # what it was in an earlier state; all else stays. What was assigned in a place or mode that
+      # is there no more does not come back.
       def self.as_before(fitting, earlier, refs)
         now = fitting.list("assignments").reject { |item| refs.include?(item["button"]) }
-        then_ = earlier.list("assignments").select { |item| refs.include?(item["button"]) && fitting.button(item["button"]) }
-        fitting.with("assignments" => now + then_)
+        back = earlier.list("assignments").select { |item| refs.include?(item["button"]) && stands?(fitting, item) }
+        fitting.with("assignments" => now + back, "devices" => fitting.list("devices").map { |item| off_as_before(item, earlier, refs) })
+      end
+
+      def self.off_as_before(item, earlier, refs)
+        was = earlier.list("devices").find { |device| device["id"] == item["id"] }
+        buttons = item.fetch("buttons", [])
+        return item unless was && buttons.any? { |button| refs.include?("#{item["id"]}/#{button["id"]}") }
+
+        back = buttons.map do |button|
+          old = was.fetch("buttons", []).find { |one| one["id"] == button["id"] }
+          old && refs.include?("#{item["id"]}/#{button["id"]}") ? with_off(button, old["off"]) : button
+        end
+        with_off(item, was["off"]).merge("buttons" => back)
+      end
+
+      def self.with_off(item, off) = off ? item.merge("off" => true) : item.except("off")
+
+      # Is there everything that an assignment names?
+      def self.stands?(fitting, item)
+        fitting.button(item["button"]) && [EVERYWHERE, *fitting.places.map(&:id)].include?(item.fetch("place", EVERYWHERE)) &&
+          [BASE, *fitting.modes.map(&:id)].include?(item.fetch("mode", BASE))
       end
 
       def self.assignments(fitting) = fitting.list("assignments").dup
@@ -122,7 +144,7 @@ module Kippen
       end
 
       def self.kept_tap?(item) = item["gesture"] == "tap" && item.dig("action", "kind") == "builtin" && !item["off"]
-      private_class_method :assignments, :find, :with_at_once, :same_stretch?, :untouched?, :kept_tap?
+      private_class_method :assignments, :find, :off_as_before, :with_off, :stands?, :with_at_once, :same_stretch?, :untouched?, :kept_tap?
     end
   end
 end
