@@ -79,19 +79,22 @@ module Kippen
       demo("ottoline")
       save { |fitting| Fitting::Edit.assign(fitting, button: "mouse/back", gesture: "tap", action: { "kind" => "help" }) }
       open_step("assign")
-      click_button "Arrangements"
-      fill_in "Name", with: "Reading"
-      click_button "Keep it"
+      go("Arrangements")
+      assert_selector "aside label", text: "Mouse for the left hand"
+      type("Name", "Reading")
+      go("Keep it")
       saved(3)
-      find("label", text: "Reading, Ottoline Fenwether’s own").click
-      pick "Remote", from: "On which device"
+      assert_selector "aside label", text: "Reading, Ottoline Fenwether’s own"
+      tab_to("Reading, Ottoline", back: true)
+      press(:space)
+      pick_by_keys("On which device", "Remote")
       within("section[aria-label='What differs']") do
         assert_text "Remote, Back, tap: Ask for help."
         assert_text "What does not fit"
         assert_text "Forward side button, tap, Next page: Remote has no such button."
       end
       assert_accessible
-      click_button "Put it on Remote"
+      go("Put it on Remote")
       saved(4)
       within("[data-button='remote/back']") { assert_button "tap: Ask for help, now. Change" }
       assert_text "The print says “back”; a tap does “Ask for help”."

@@ -88,11 +88,11 @@ module Kippen
       browser.execute_cdp("Network.enable")
       browser.execute_cdp("Network.setBlockedURLs", urls: ["*/live"])
       open_desk
-      lane { click_button "Add a long-press" }
+      lane { find_button("Add a long-press").native.send_keys(:enter) }
+      assert_selector "aside"
       save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "long_press_ms", value: 800) }
-      fill_in "Find an action", with: "answer"
-      choose "Answer the call", allow_label_click: true
-      click_button "Put it on the long-press"
+      press("answer", :tab, :space)
+      go("Put it on the long-press")
 
       assert_text "Another specialist saved revision 2 in between. It is shown now; your change is kept here."
       assert_text "Revision 2, your change is not saved"
