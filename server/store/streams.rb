@@ -36,7 +36,9 @@ module Kippen
             .join(:streams, id: :stream_id).order(:started_at, :stream_id, :time_us, :number)
             .select(:stream_id, :listener_id, :raw, :time_us, :source, Sequel[:messages][:kind], :started_at)
           readers = Hash.new { |hash, listener| hash[listener] = reader(fitting, listener) }
-          Contacts.new(rows.map { |row| row[:raw] ? row.merge(source: readers[row[:listener_id]].button(row[:source])&.ref) : row }).by_device
+          # What belongs to no button, or to one of several, is kept as heard and is nobody's contact.
+          resolved = rows.filter_map { |row| row[:raw] ? readers[row[:listener_id]].button(row[:source])&.then { |button| row.merge(source: button.ref) } : row }
+          Contacts.new(resolved).by_device
         end
 
         # Keeps messages that are new, passes over those it has; then all messages of the
