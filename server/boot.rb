@@ -19,6 +19,7 @@ module Kippen
     COMBINATIONS = Catalogue::Combinations.read(CATALOGUE, *%w[apps kept-combinations].map { |name| File.read(File.join(DATA, "#{name}.json")) })
     ARRANGEMENTS = Arrangements.read(File.read(File.join(DATA, "arrangements.json")))
     SETTINGS = Settings.read(File.read(File.join(DATA, "settings.json")))
+    KNOWLEDGE = Knowledge.new(kinds: KINDS, catalogue: CATALOGUE, arrangements: ARRANGEMENTS, settings: SETTINGS)
   end
 end
 
@@ -28,6 +29,7 @@ require_relative "store/audit"
 require_relative "store/everything"
 require_relative "store/clients"
 require_relative "store/revisions"
+require_relative "store/save"
 require_relative "store/history"
 require_relative "store/confirmations"
 require_relative "store/listeners"
@@ -36,6 +38,8 @@ require_relative "store/news"
 require_relative "store/raw_messages"
 require_relative "store/joins"
 require_relative "store/streams"
+require_relative "store/bench_desk"
+require_relative "store/benches"
 require_relative "api/problem"
 require_relative "api/body_limit"
 require_relative "auth/sign_in"
@@ -51,7 +55,6 @@ require_relative "api/render_devices"
 require_relative "api/render_wants"
 require_relative "api/render_lanes"
 require_relative "api/preview"
-require_relative "api/changes"
 require_relative "api/sessions"
 require_relative "api/accounts"
 require_relative "api/clients"

@@ -21,8 +21,8 @@ module Kippen
         database.transaction do
           service ||= accounts.add_service(SERVICE, demo: true)
           people(accounts, service)
-          clients = Store::Clients.new(database)
-          fittings.each { |fitting| clients.add(service, fitting, author: PEOPLE["specialist"].first, note: "Demo") }
+          save = Store::Save.new(database)
+          fittings.each { |fitting| save.first(service, fitting, author: PEOPLE["specialist"].first, note: "Demo") }
           viewer = accounts.all(service).find { |row| row[:role] == "viewer" }
           accounts.change(service, viewer[:id], clients: database[:clients].where(service_id: service).order(:name).limit(1).select_map(:id))
         end

@@ -5,6 +5,7 @@
 module Kippen
 end
 
+require "set"
 require_relative "kippen/errors"
 require_relative "kippen/limits"
 require_relative "kippen/fitting"
@@ -12,12 +13,13 @@ require_relative "kippen/press"
 require_relative "kippen/words"
 require_relative "kippen/catalogue"
 require_relative "kippen/kinds"
-require_relative "kippen/wants"
 require_relative "kippen/cautions"
 require_relative "kippen/consequences"
-require_relative "kippen/main_job"
 require_relative "kippen/arrangements"
 require_relative "kippen/settings"
+require_relative "kippen/knowledge"
+require_relative "kippen/reach"
+require_relative "kippen/changes"
 require_relative "kippen/standing"
 require_relative "kippen/standins"
 require_relative "kippen/formats/strict_json"

@@ -11,24 +11,24 @@ module Kippen
     HELP = { "kind" => "help" }.freeze
 
     def apply(fitting, id, device, **answers)
-      ARRANGEMENTS.find(fitting, id).apply(fitting, KINDS, CATALOGUE, device:, answers: answers.transform_keys(&:to_s))
+      result(fitting, "arrange", arrangement: id, device:, answers: answers.transform_keys(&:to_s))
     end
 
-    def made(applied) = applied.fitting.assignments.map { |one| [one.button.split("/").last, one.gesture, CATALOGUE.name(one.action)] }
+    def jobs(applied) = applied.fitting.assignments.map { |one| [one.button.split("/").last, one.gesture, CATALOGUE.name(one.action)] }
 
     def mouse = add(bare, "mouse-five", host: "desk")
 
     def test_a_mouse_for_the_left_hand
       applied = apply(mouse, "left-handed-mouse", "mouse-with-five-buttons")
-      assert_equal [["left", "tap", "Right click"], %w[right tap Click]], made(applied)
+      assert_equal [["left", "tap", "Right click"], %w[right tap Click]], jobs(applied)
       assert_empty applied.left_out
       assert_match(/side buttons are then on the wrong side/, applied.notes.join)
-      assert_equal %w[mouse-with-five-buttons/left mouse-with-five-buttons/right], applied.buttons
+      assert_equal %w[mouse-with-five-buttons/left mouse-with-five-buttons/right], applied.spots.map(&:button)
     end
 
     def test_one_button_with_three_jobs_keeps_its_tap
       applied = apply(add(bare, "switch", host: "desk"), "three-jobs", "single-switch", button: "press", double_tap: NEXT, long_press: HELP)
-      assert_equal [%w[press tap Built-in], ["press", "double_tap", "Next page"], ["press", "long_press", "Ask for help"]], made(applied)
+      assert_equal [%w[press tap Built-in], ["press", "double_tap", "Next page"], ["press", "long_press", "Ask for help"]], jobs(applied)
     end
 
     def test_what_must_be_chosen_first_is_told
@@ -39,20 +39,20 @@ module Kippen
     def test_a_pen_as_a_mouse
       fitting = add(bare("hosts" => [{ "id" => "t", "system" => "tablet" }]), "pen")
       applied = apply(fitting, "pen-three-buttons", fitting.devices.last.id)
-      assert_equal [["side-lower", "tap", "Right click"], ["side-upper", "tap", "Middle click"]], made(applied)
+      assert_equal [["side-lower", "tap", "Right click"], ["side-upper", "tap", "Middle click"]], jobs(applied)
     end
 
     def test_double_click_on_a_spare_button
-      assert_equal [["back", "tap", "Double-click as one press"]], made(apply(mouse, "double-click-spare", "mouse-with-five-buttons", button: "back"))
+      assert_equal [["back", "tap", "Double-click as one press"]], jobs(apply(mouse, "double-click-spare", "mouse-with-five-buttons", button: "back"))
     end
 
     # What a client had on a mouse, put on a remote: by role where the kinds differ.
     def test_their_own_one_fits_in_part_and_says_what_does_not
       with = [["back", "tap", HELP], ["back", "hold", NEXT], ["middle", "tap", NEXT],
               ["right", "long_press", HELP]].reduce(mouse) do |so_far, (id, gesture, action)|
-        Fitting::Edit.assign(so_far, button: "mouse-with-five-buttons/#{id}", gesture:, action:)
+        made(so_far, "assign", button: "mouse-with-five-buttons/#{id}", gesture:, action:)
       end
-      saved = add(Arrangements.save(with, KINDS, device: "mouse-with-five-buttons", name: "Reading"), "remote", host: "tv")
+      saved = add(made(with, "save_arrangement", device: "mouse-with-five-buttons", name: "Reading"), "remote", host: "tv")
       applied = apply(saved, "own-reading", "television-remote")
       on_remote = applied.fitting.assignments.select { |one| one.button.start_with?("television") }
       assert_equal([["television-remote/back", "tap", HELP]], on_remote.map { |one| [one.button, one.gesture, one.action] })
@@ -63,15 +63,17 @@ module Kippen
     end
 
     def test_their_own_ones_are_kept_known_by_name_and_removed
-      with = Fitting::Edit.assign(mouse, button: "mouse-with-five-buttons/back", gesture: "tap", action: HELP)
-      twice = 2.times.reduce(with) { |fitting, _| Arrangements.save(fitting, KINDS, device: "mouse-with-five-buttons", name: "Reading") }
+      with = made(mouse, "assign", button: "mouse-with-five-buttons/back", gesture: "tap", action: HELP)
+      twice = 2.times.reduce(with) { |fitting, _| made(fitting, "save_arrangement", device: "mouse-with-five-buttons", name: "Reading") }
       assert_equal(%w[own-reading own-reading-2], twice.list("arrangements").map { |one| one["id"] })
       again = apply(twice, "own-reading", "mouse-with-five-buttons")
       assert_equal with.list("assignments"), again.fitting.list("assignments")
-      assert_empty Arrangements.remove(Arrangements.remove(twice, "own-reading"), "own-reading-2").list("arrangements")
-      assert_equal([["/change/arrangement", 'no arrangement "left-handed-mouse" of this client']], faults { Arrangements.remove(twice, "left-handed-mouse") })
+      assert_empty made(made(twice, "remove_arrangement", id: "own-reading"), "remove_arrangement", id: "own-reading-2").list("arrangements")
+      assert_equal([["/change/arrangement", 'no arrangement "left-handed-mouse" of this client']], faults do
+        made(twice, "remove_arrangement", id: "left-handed-mouse")
+      end)
       assert_equal([["/change/device", "nothing is assigned on Mouse with five buttons"]],
-                   faults { Arrangements.save(mouse, KINDS, device: "mouse-with-five-buttons", name: "Empty") })
+                   faults { made(mouse, "save_arrangement", device: "mouse-with-five-buttons", name: "Empty") })
     end
 
     def test_where_nothing_fits_it_is_refused_with_the_reasons
@@ -86,13 +88,13 @@ module Kippen
              { "id" => "own-odd", "name" => "Odd", "asks" => 5, "notes" => { "a" => 1 }, "kinds" => "mouse",
                "parts" => [{ "button" => "back", "name" => 7, "role" => ["back"], "gesture" => "tap", "action" => HELP, "repeat" => "often" },
                            { "name" => "Back side button", "gesture" => "tap", "action" => HELP, "place" => "nowhere" }] }]
-      fitting = mouse.with("arrangements" => own)
+      fitting = amended(mouse, "arrangements" => own)
       assert_equal([["/change/arrangement", "Empty has nothing in it"]], faults { apply(fitting, "own-empty", "mouse-with-five-buttons") })
       odd = ARRANGEMENTS.find(fitting, "own-odd")
       assert odd.for?(fitting.devices.first, fitting.host("desk"))
       refused = faults { apply(fitting, "own-odd", "mouse-with-five-buttons") }.map(&:last)
       assert_equal ["7, tap, Ask for help: Mouse with five buttons has no such button.",
-                    'Back side button, tap, Ask for help: unknown place "nowhere".'], refused
+                    "Back side button, tap, Ask for help: its place is not there any more."], refused
     end
 
     def test_every_ready_made_one_fits_somewhere_whole
@@ -104,7 +106,7 @@ module Kippen
         assert found.for?(device, fitting.hosts.first), id
         answers = { "button" => device.buttons.last.id, "double_tap" => HELP, "long_press" => HELP }
         answers["button"] = "press" if kind == "switch"
-        assert_empty found.apply(fitting, KINDS, CATALOGUE, device: device.id, answers:).left_out, id
+        assert_empty result(fitting, "arrange", arrangement: id, device: device.id, answers:).left_out, id
       end
     end
   end

@@ -19,12 +19,12 @@ module Kippen
 
     def told(id) = cautions.of(button(id)).map { |one| [one.gesture, one.kind, one.bars] }
 
-    def bars(id, gesture, action) = faults { cautions.bar(button(id), gesture, action) }.map(&:last)
+    def bars(id, gesture, action) = faults { cautions.bar(button(id), { "gesture" => gesture, "action" => action }) }.map(&:last)
 
     def test_what_a_television_can_not_carry_bars_the_gesture
       assert_equal [["triple_tap", "cannot_carry", true], ["hold", "cannot_carry", true]], told("left")
       assert_equal ["Television remote can’t carry a triple-tap here."], bars("left", "triple_tap", LOUDER)
-      assert_nil cautions.bar(button("left"), "long_press", LOUDER)
+      assert_nil cautions.bar(button("left"), { "gesture" => "long_press", "action" => LOUDER })
     end
 
     def test_fixed_needed_claimed_and_not_held_back
@@ -42,9 +42,9 @@ module Kippen
       @fitting = add(bare, "switch", host: "desk")
       switch = @fitting.buttons.first
       assert_equal(["“Shift as long as held” lasts as long as the button is held: only a hold can do it"],
-                   faults { cautions.bar(switch, "tap", SHIFT_HELD) }.map(&:last))
-      assert_nil cautions.bar(switch, "hold", SHIFT_HELD)
-      assert_nil cautions.bar(switch, "tap", { "kind" => "hum" }), "what is not in the catalogue is left to who put it there"
+                   faults { cautions.bar(switch, { "gesture" => "tap", "action" => SHIFT_HELD }) }.map(&:last))
+      assert_nil cautions.bar(switch, { "gesture" => "hold", "action" => SHIFT_HELD })
+      assert_nil cautions.bar(switch, { "gesture" => "tap", "action" => { "kind" => "hum" } }), "what is not in the catalogue is left to who put it there"
     end
 
     def test_a_print_that_says_something_else

@@ -17,10 +17,10 @@ module Kippen
 
     def mouse = bare("places" => [{ "id" => "letters", "app" => "rookery", "name" => "Letters" }]).then { |fitting| add(fitting, "mouse-five", host: "desk") }
 
-    def put(fitting, button, gesture, action, **more) = Fitting::Edit.assign(fitting, button:, gesture:, action:, **more)
+    def put(fitting, button, gesture, action, **more) = made(fitting, "assign", button:, gesture:, action:, **more)
 
     def displaced(before, after, button = RIGHT, place: "everywhere")
-      Consequences.new(before, after, KINDS, CATALOGUE).displaced(button, place:, mode: "base").map { |one| [one.kind, one.words] }
+      Consequences.new(before, after, KNOWLEDGE).displaced(button, place:, mode: "base").map { |one| [one.kind, one.words] }
     end
 
     def test_what_is_built_in_is_lost_with_the_tap_and_kept_beside_a_long_press
@@ -34,7 +34,7 @@ module Kippen
       assert_equal [["replaced", "It takes the place of “Next page” on the long-press."]], displaced(before, put(before, RIGHT, "hold", HELP))
       assert_empty displaced(before, put(before, RIGHT, "long_press", NEXT))
       assert_equal [["taken_off", "“Next page” is no longer on the long-press."]],
-                   displaced(before, Fitting::Edit.clear(before, button: RIGHT, gesture: "long_press"))
+                   displaced(before, made(before, "clear", button: RIGHT, gesture: "long_press"))
     end
 
     def test_what_is_inherited_is_covered
@@ -54,13 +54,13 @@ module Kippen
     def test_wants_that_are_served_and_no_longer
       wants = [{ "id" => "a", "what" => "Turn the page", "action" => NEXT, "wrong" => "nothing", "importance" => "must" },
                { "id" => "b", "what" => "Call for help", "action" => HELP, "wrong" => "serious", "importance" => "must" }]
-      before = put(mouse, RIGHT, "tap", HELP).with("wants" => wants)
+      before = amended(put(mouse, RIGHT, "tap", HELP), "wants" => wants)
       after = put(before, RIGHT, "tap", NEXT)
-      assert_equal [["Turn the page"], ["Call for help"]], Consequences.new(before, after, KINDS, CATALOGUE).wants
+      assert_equal [["Turn the page"], ["Call for help"]], Consequences.new(before, after, KNOWLEDGE).wants
     end
 
     def moved(before, after)
-      MainJob.new(KINDS).moved(before, after).map { |one| [one.host.id, one.lost.map(&:ref), one.now.map(&:ref)] }
+      Reach::MainJob.new(KNOWLEDGE).moved(before, after).map { |one| [one.host.id, one.lost.map(&:ref), one.now.map(&:ref)] }
     end
 
     def test_the_main_job_goes_from_one_button_to_another
@@ -74,8 +74,8 @@ module Kippen
     # A tap that is switched off beside something else does nothing.
     def test_the_main_job_goes_with_its_tap
       before = put(mouse, LEFT, "long_press", HELP)
-      assert_equal [["desk", [LEFT], []]], moved(before, Fitting::Edit.switch(before, button: LEFT, gesture: "tap", off: true))
-      assert_empty moved(before, Fitting::Edit.switch(before, button: LEFT, gesture: "long_press", off: true))
+      assert_equal [["desk", [LEFT], []]], moved(before, made(before, "switch", button: LEFT, gesture: "tap", off: true))
+      assert_empty moved(before, made(before, "switch", button: LEFT, gesture: "long_press", off: true))
     end
 
     def test_the_main_job_stays_where_its_button_only_gets_more_to_do
@@ -86,9 +86,9 @@ module Kippen
     end
 
     def test_a_device_that_goes_to_another_host_is_not_asked_after
-      two = mouse.then { |fitting| fitting.with("hosts" => fitting.list("hosts") + [{ "id" => "spare", "system" => "computer" }]) }
+      two = mouse.then { |fitting| amended(fitting, "hosts" => fitting.list("hosts") + [{ "id" => "spare", "system" => "computer" }]) }
       both = add(two, "mouse-five", host: "desk")
-      assert_empty moved(both, Fitting::DeviceEdits.change(both, MOUSE, { "host" => "spare" }, at: NOON))
+      assert_empty moved(both, made(both, "device", device: MOUSE, set: { "host" => "spare" }))
     end
 
     def test_on_a_television_one_confirms_with_ok

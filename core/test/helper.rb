@@ -17,6 +17,9 @@ module Kippen
 
     def fitting(members = {}) = Fitting.read(document(members))
 
+    # A fitting with some members of its document in place of those it has.
+    def amended(fitting, members) = Fitting.read(fitting.document.merge(members))
+
     def assignment(gesture, what = gesture, **more)
       { "button" => OK, "gesture" => gesture, "action" => { "kind" => "open", "what" => what } }.merge(more.transform_keys(&:to_s))
     end

@@ -12,13 +12,23 @@ module Kippen
     ARRANGEMENTS = Arrangements.read(File.read(File.join(DATA, "arrangements.json")))
     SETTINGS = Settings.read(File.read(File.join(DATA, "settings.json")))
     CODES = Kinds::Codes.read(*%w[keys buttons].map { |name| File.read(File.join(DATA, "codes", "#{name}.json")) })
+    KNOWLEDGE = Knowledge.new(kinds: KINDS, catalogue: CATALOGUE, arrangements: ARRANGEMENTS, settings: SETTINGS)
     NOON = "2026-11-25T12:00:00Z"
 
     HOSTS = [{ "id" => "desk", "name" => "Computer", "system" => "computer" }, { "id" => "tv", "name" => "Television", "system" => "television" }].freeze
 
     def bare(members = {}) = Fitting.read({ "kippen" => "fitting/1", "hosts" => HOSTS }.merge(members))
 
-    def add(fitting, kind, **given) = Fitting::DeviceEdits.add(fitting, KINDS.find(kind), given.transform_keys(&:to_s))
+    # What a change comes to: a Changes::Finish::Result.
+    def result(fitting, kind, **given)
+      change = Changes.read({ "kind" => kind }.merge(given.transform_keys(&:to_s)))
+      Changes.make(fitting, change, knowledge: KNOWLEDGE, by: "Hollis", at: NOON)
+    end
+
+    # The Fitting after a change.
+    def made(fitting, kind, **given) = result(fitting, kind, **given).fitting
+
+    def add(fitting, of, **given) = made(fitting, "add_device", of:, **given)
 
     def with_devices(*kinds) = kinds.reduce(bare) { |fitting, kind| add(fitting, kind) }
   end

@@ -56,7 +56,7 @@ module Kippen
       KINDS.all.each do |kind|
         kind.systems.each do |system|
           fitting = bare("hosts" => [{ "id" => "h", "system" => system }])
-          made = Fitting::DeviceEdits.add(fitting, kind, {})
+          made = add(fitting, kind.id)
           assert_equal kind.buttons.map { |button| button["id"] }, made.devices.last.buttons.map(&:id)
         end
       end

@@ -9,7 +9,7 @@ module Kippen
 
     def fitting = add(bare, "mouse-five", host: "desk")
 
-    def set(of, id, setting, value, on: fitting) = SETTINGS.set(on, of:, id:, setting:, value:)
+    def set(of, id, setting, value, on: fitting) = made(on, "setting", of:, id:, setting:, value:)
 
     def test_the_data_are_whole
       SETTINGS.all.each do |setting|
@@ -60,12 +60,12 @@ module Kippen
 
     def test_a_device_goes_back_to_how_it_came
       ref = "mouse-with-five-buttons/back"
-      changed = Fitting::Edit.assign(set("device", "mouse-with-five-buttons", "wheel_lines", 1), button: ref, gesture: "tap", action: { "kind" => "help" })
-      changed = Fitting::Edit.set_timing(changed, button: ref, setting: "long_press_ms", value: 900)
-      changed = Fitting::DeviceEdits.change_button(changed, "mouse-with-five-buttons/left", { "off" => true })
-      back = Fitting::DeviceEdits.reset(changed, "mouse-with-five-buttons")
-      assert_equal fitting.document.merge("assignments" => [], "button_timing" => {}, "links" => []), back.document
-      assert_equal([["/change/device", 'no device "attic"']], faults { Fitting::DeviceEdits.reset(fitting, "attic") })
+      changed = made(set("device", "mouse-with-five-buttons", "wheel_lines", 1), "assign", button: ref, gesture: "tap", action: { "kind" => "help" })
+      changed = made(changed, "timing", button: ref, setting: "long_press_ms", value: 900)
+      changed = made(changed, "button", button: "mouse-with-five-buttons/left", set: { "off" => true })
+      back = made(changed, "reset", device: "mouse-with-five-buttons")
+      assert_equal fitting.document.merge("assignments" => [], "button_timing" => {}), back.document
+      assert_equal([["/change/device", 'no device "attic"']], faults { made(fitting, "reset", device: "attic") })
     end
   end
 end

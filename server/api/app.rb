@@ -41,6 +41,7 @@ module Kippen
         def listeners = Store::Listeners.new(database)
         def joins = Store::Joins.new(database)
         def streams = Store::Streams.new(database)
+        def benches = Store::Benches.new(database) { |fitting| RenderBench.new(fitting) }
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
         def rodauth = env["kippen.rodauth"]
@@ -55,16 +56,15 @@ module Kippen
         # Offered only where Kippen was started with the demo, and the demo is there.
         def demo_offered? = settings.demo && !accounts.demo_service.nil?
 
-        def changes(fitting) = Changes.new(fitting, author:, at: Render.time(Time.now))
+        # Who changes something, and when, for the core.
+        def making = { knowledge: KNOWLEDGE, by: author, at: Render.time(Time.now) }
 
         # The desk of a client as the contract has it.
         def desk(id)
-          fitting, row = revisions.fitting(id)
-          Render.desk(id, fitting, row, open: revisions.open(id, fitting), contacts: streams.contacts(id, fitting), pending: confirmations.pending(id))
+          head = revisions.head(id)
+          open = revisions.open(id, head.fitting)
+          Render.desk(id, head, open:, contacts: streams.contacts(id, head.fitting), pending: confirmations.pending(id))
         end
-
-        # Is what was saved to be confirmed by a press? row – the new revision
-        def watch(row) = confirmations.watch(params["client"], before: row[:parent], saved: row[:number])
 
         # The request's body as the contract's check has read it.
         def sent = env[OpenapiFirst::REQUEST].body
@@ -88,14 +88,12 @@ module Kippen
         end
       end
 
-      error(Store::History::Nothing) { |e| problem(409, e.message) }
       error(Store::Missing) { |e| problem(404, e.message) }
       error(Store::Joins::Wrong) { |e| problem(404, e.message) }
       error(Store::Joins::TooMany) { |e| problem(429, e.message) }
-      error(Store::Streams::Full) { |e| problem(429, "#{e.message}; begin a new one") }
       error(Store::Accounts::Taken, Store::Accounts::LastLead) { |e| problem(409, "#{e.message}; nothing was changed") }
       error(Store::Conflict) do |e|
-        problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved", newest: Render.revision(e.newest))
+        problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved", newest: Render.revision(e.newest), mine: e.mine, theirs: e.theirs)
       end
       error(Invalid) { |e| problem(422, "#{e.faults.size} thing#{"s" if e.faults.size > 1} to put right; nothing was changed", faults: e.faults) }
       error(Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError) do

@@ -2,16 +2,16 @@
 
 module Kippen
   module Server
-    # The live bench. Nothing of it is kept between requests: every answer is the
-    # replay of the stream's messages on the fitting in force.
+    # The live bench: what was heard comes in, what it came to goes out.
     module BenchRoutes
       STREAMS_SHOWN = 3
 
       def self.registered(app)
         app.get("/api/clients/:client/bench") do
-          fitting, revision = revisions.fitting(params["client"])
-          views = streams.latest(params["client"], STREAMS_SHOWN).map { |stream| BenchRoutes.view(self, stream, fitting, streams.messages(stream[:id])) }
-          json("revision" => revision[:number], "streams" => views)
+          head = revisions.head(params["client"])
+          json("revision" => head.number, "streams" => streams.latest(params["client"], STREAMS_SHOWN).map do |stream|
+            RenderBench.view(stream, benches.look(stream))
+          end)
         end
 
         app.post("/api/listeners/:listener/streams") do
@@ -23,46 +23,28 @@ module Kippen
 
         app.get("/api/streams/:stream") do
           stream = streams.find(params["stream"])
-          fitting, revision = revisions.fitting(stream[:client_id])
-          json("revision" => revision[:number], **BenchRoutes.view(self, stream, fitting, streams.messages(stream[:id])))
+          confirmations.settle(stream[:client_id])
+          json(RenderBench.view(stream, benches.look(stream)))
         end
 
-        app.post("/api/streams/:stream/messages") do
-          stream = streams.find(params["stream"])
-          fitting, revision = revisions.fitting(stream[:client_id])
-          json("revision" => revision[:number], **BenchRoutes.take(self, stream, fitting))
-        end
+        app.post("/api/streams/:stream/messages") { json(BenchRoutes.take(self, streams.find(params["stream"]))) }
       end
 
-      # Keeps the messages that were sent; returns the view after them.
-      def self.take(app, stream, fitting)
-        messages = read(app.sent["messages"], fitting, raw: stream[:raw])
-        view(app, stream, fitting, keep(app, stream, fitting, messages), from_us: messages.map(&:time_us).min)
+      # Keeps the messages that were sent; returns the view of what they changed. What nobody
+      # confirmed in time is taken back before.
+      def self.take(app, stream)
+        app.confirmations.settle(stream[:client_id])
+        fitting = app.revisions.head(stream[:client_id]).fitting
+        keep(app, stream, read(app.sent["messages"], fitting, raw: stream[:raw]))
       end
 
-      # Keeps Press::Bench::Messages, whoever sent them; returns all of the stream. A press among
-      # them may confirm a change.
-      def self.keep(app, stream, fitting, messages)
-        all = app.streams.take(stream, messages)
-        app.confirmations.heard(stream[:client_id], pressed(app, stream, fitting, messages))
-        all
-      end
-
-      # Refs of the buttons that messages press.
-      def self.pressed(app, stream, fitting, messages)
-        messages = app.streams.reader(fitting, stream[:listener_id]).messages(messages) if stream[:raw]
-        pressed = messages.select do |one|
-          %w[down notch].include?(one.kind) || (one.kind == "level" && Float(one.value) >= fitting.timing(fitting.button(one.source)).press_at)
-        end
-        pressed.map(&:source).uniq
-      end
-
-      # from_us – tell only what messages from this time on can have changed; nil: everything
-      def self.view(app, stream, fitting, messages, from_us: nil)
-        reader = app.streams.reader(fitting, stream[:listener_id]) if stream[:raw]
-        replayed = reader ? reader.messages(messages) : messages
-        RenderBench.new(fitting).view(stream, Press::Bench.view(fitting, replayed), messages, from_us)
-          .merge("listener" => stream[:name], "listener_id" => stream[:listener_id], "heard" => RenderBench.heard(messages, reader, fitting))
+      # Keeps Press::Bench::Messages, whoever sent them. A press may confirm a change: where what it
+      # came to does the main job. ahead – see Store::Benches#take
+      def self.keep(app, stream, messages, **ahead)
+        seen = app.benches.take(stream, messages, **ahead)
+        job = Reach::MainJob.new(KNOWLEDGE)
+        app.confirmations.confirm(stream[:client_id], seen.decided.select { |outcome| job.done?(seen.fitting, outcome) }.map(&:button))
+        RenderBench.view(stream, seen)
       end
 
       # Takes the contract's messages; returns Press::Bench::Messages. Raises Invalid with
@@ -86,7 +68,7 @@ module Kippen
         raise ArgumentError, "#{Faults.show(source)} is no source that can be heard" unless Store::RawMessages::SOURCE.match?(source)
         raise ArgumentError, "#{kind} can't be heard" unless Press::Events::KINDS.key?(kind)
       end
-      private_class_method :check, :pressed
+      private_class_method :check
     end
   end
 end

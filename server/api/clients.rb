@@ -17,11 +17,7 @@ module Kippen
         # The body is a fitting file; with it a client is taken in.
         app.post("/api/clients") do
           fitting = Formats::FittingJson.read(request.body.read)
-          id = database.transaction do
-            made = clients.add(account.service, fitting, author:, note: "Taken in")
-            audit.note(account, "took in a client", client: made)
-            made
-          end
+          id = Store::Save.new(database).first(account.service, fitting, author:, note: "Taken in", account:)
           status 201
           json(desk(id))
         end
@@ -31,7 +27,7 @@ module Kippen
         # The fitting as a file in the open format.
         app.get("/api/clients/:client/fitting") do
           headers "content-disposition" => 'attachment; filename="fitting.json"'
-          json(revisions.newest(params["client"])[:document].to_hash)
+          json(revisions.head(params["client"]).fitting.document)
         end
 
         app.get("/api/clients/:client/everything") do

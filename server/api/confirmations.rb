@@ -2,52 +2,33 @@
 
 module Kippen
   module Server
-    # What was changed of the button one confirms with: confirmed by a press, or taken back.
+    # What was changed of the button one confirms with is confirmed by a press that a bench hears, see
+    # BenchRoutes; here it is taken back at once, or given more time.
     module ConfirmationRoutes
+      NOTHING = { "state" => "nothing", "words" => "There is nothing to confirm." }.freeze
+
       def self.registered(app)
         app.post("/api/clients/:client/confirmations") do
-          fitting, = revisions.fitting(params["client"])
-          json(sent["take_back"] ? ConfirmationRoutes.take_back(self) : ConfirmationRoutes.heard(self, fitting))
+          json(sent["take_back"] ? ConfirmationRoutes.take_back(self) : ConfirmationRoutes.more_time(self))
         end
       end
 
-      # The client's own fitting was read just before: what was not confirmed in time is gone.
+      # What was not confirmed in time is gone already.
       def self.take_back(app)
-        number = app.confirmations.settle(app.params["client"], asked: true, author: app.author)
-        return { "state" => "nothing", "words" => "There is nothing to confirm." } unless number
+        saved = app.confirmations.settle(app.params["client"], asked: true, author: app.author, account: app.account)
+        return NOTHING unless saved
 
-        app.audit.note(app.account, "took back what was to be confirmed", client: app.params["client"])
-        { "state" => "taken_back", "words" => "Taken back." }
+        { "state" => "taken_back", "words" => "#{saved[:note]}." }
       end
 
-      def self.heard(app, fitting)
+      def self.more_time(app)
         client = app.params["client"]
-        waiting = app.confirmations.pending(client)
-        return { "state" => "nothing", "words" => "There is nothing to confirm." } unless waiting
+        seconds = app.revisions.head(client).fitting.document.fetch("confirm_s", Store::Confirmations::USUAL_S)
+        return NOTHING unless app.confirmations.more_time(client, seconds)
 
-        buttons = buttons(app, fitting)
-        if app.confirmations.heard(client, buttons.map(&:ref))
-          app.audit.note(app.account, "confirmed a change by a press", client:)
-          return { "state" => "confirmed", "words" => "Confirmed: the change stays." }
-        end
-        { "state" => "waiting", "words" => not_that_one(app.sent["source"], buttons) }
+        app.audit.note(app.account, "gave more time to confirm a change", client:)
+        { "state" => "more_time", "words" => "#{seconds} seconds from now." }
       end
-
-      # Which buttons a source may be: what it is bound to, else what the devices' kinds say.
-      def self.buttons(app, fitting)
-        source, listener = app.sent.values_at("source", "listener")
-        own = listener && app.listeners.find(listener)[:client_id] == app.params["client"]
-        bound = app.listeners.bindings(listener)[source] if own
-        button = fitting.button(bound || source)
-        button ? [button] : Kinds::Sources.new(fitting, KINDS).candidates(source).map(&:button)
-      end
-
-      def self.not_that_one(source, buttons)
-        return "Heard #{CODES.describe(source).name}: that is none of these." if buttons.empty?
-
-        "That was #{buttons.map { |button| button.name || button.id }.join(" or ")}."
-      end
-      private_class_method :buttons, :not_that_one
     end
   end
 end

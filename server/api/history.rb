@@ -20,21 +20,12 @@ module Kippen
 
         # Back, forward again, or to any revision; each is a new revision.
         app.post("/api/clients/:client/steps") do
-          saved = database.transaction do
-            audit.note(account, "changed the fitting", client: params["client"], change: sent["step"], parent: sent["parent"])
-            HistoryRoutes.step(Store::History.new(database, params["client"]), sent, author).tap { |row| watch(row) }
+          step, number = sent.values_at("step", "revision")
+          saved = Store::Save.new(database).on(params["client"], author:, account:, page: sent["page"], change: step) do
+            Store::History.new(database, params["client"]).public_send(step, number)
           end
           status 201
           json("revision" => Render.revision(saved))
-        end
-      end
-
-      # asked – as in the contract; returns the new revision
-      def self.step(history, asked, author)
-        case asked["step"]
-        when "undo" then history.undo(asked["parent"], author:)
-        when "redo" then history.redo(asked["parent"], author:)
-        when "restore" then history.restore(asked["parent"], asked["number"] || raise(Invalid.at("/number", "says which revision")), author:)
         end
       end
     end

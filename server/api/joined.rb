@@ -26,9 +26,7 @@ module Kippen
           stream = streams.find(params["own"])
           raise Store::Missing, "no stream #{params["own"]}" unless stream[:listener_id] == joined[:listener]
 
-          fitting, = revisions.fitting(stream[:client_id])
-          view = BenchRoutes.take(self, stream, fitting)
-          json(view.slice("stream", "received", "heard_through", "next_us"))
+          json(BenchRoutes.take(self, stream).slice("stream", "received", "heard_through", "next_us"))
         end
 
         # What a source is called: of the code tables alone.

@@ -5,25 +5,32 @@ module Kippen
     # What a change would do, as the JSON of the contract: what differs in words, and for each
     # button it touches the lane afterwards, every wait before and after, and what is displaced.
     class Preview
-      # changes – a Changes that has made the change; before – the Fitting it was made on
-      def initialize(changes, before, after)
-        @changes = changes
-        @before = before
-        @after = after
-        @consequences = Consequences.new(before, after, KINDS, CATALOGUE)
-        @render = RenderLanes.new(after)
+      # result – a Changes::Finish::Result
+      def initialize(result)
+        @result = result
+        @before = result.before
+        @after = result.fitting
+        @consequences = result.consequences
+        @render = RenderLanes.new(@after)
       end
 
       def to_h
         serves, loses = @consequences.wants
-        { "words" => Fitting::Differences.new(@before, @after, CATALOGUE).words, "buttons" => @changes.spots.filter_map { |spot| button(*spot) },
-          "serves" => serves, "loses" => loses, "left_out" => @changes.left_out, "notes" => @changes.notes, "moves" => moves }
+        { "words" => @result.words, "buttons" => @result.spots.filter_map { |spot| button(*spot.to_a) },
+          "serves" => serves, "loses" => loses, "left_out" => @result.left_out, "notes" => @result.notes, "moves" => moves }
+      end
+
+      # The same for somebody who made the change without a look at it: what it displaced, what it
+      # serves no longer, what did not go along, in sentences.
+      def told
+        displaced = @result.spots.flat_map { |spot| @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:words) }
+        (displaced + @consequences.wants[1].map { |want| "No longer serves the want “#{want}”." } + @result.left_out + @result.notes).uniq
       end
 
       private
 
       def button(ref, place, mode)
-        return unless @after.button(ref)
+        return unless @before.button(ref) && @after.button(ref)
 
         old, new = [@before, @after].map { |fitting| Press::Lane.new(fitting, fitting.button(ref), place:, mode:) }
         { "lane" => @render.lane(new), "waits" => old.differences(new).map { |gesture, before, after| wait(old, new, gesture, before, after) },
@@ -36,12 +43,12 @@ module Kippen
       end
 
       def moves
-        MainJob.new(KINDS).moved(@before, @after).map do |moved|
+        Reach::MainJob.new(KNOWLEDGE).moved(@before, @after).map do |moved|
           { "host" => moved.host.name || moved.host.id, "lost" => names(moved.lost), "now" => names(moved.now) }
         end
       end
 
-      def names(buttons) = buttons.map { |button| "#{@after.device(button.device).name || button.device}, #{button.name || button.id}" }
+      def names(buttons) = buttons.map { |button| Words.button(@after.device(button.device), button) }
     end
   end
 end

@@ -18,10 +18,14 @@ module Kippen
           "revision" => row[:revision], "seen_at" => time(row[:seen_at]), "open" => row[:open].to_h }
       end
 
-      # open – what is open, as Standing counts it; pending – what is to be confirmed, or nil; contacts – { device id => what was pressed of it }
-      def desk(id, fitting, row, open:, contacts:, pending:)
+      # head – Store::Revisions::Head; open – what is open, as Standing counts it; pending – what is to be confirmed, or nil
+      # contacts – { device id => what was pressed of it }
+      def desk(id, head, open:, contacts:, pending:)
+        fitting = head.fitting
         { "id" => id, "name" => fitting.name, "about" => fitting.document.dig("client", "about") || "" }.merge(
-          "revision" => revision(row), "open" => open, "hosts" => fitting.hosts.map { |host| host(fitting, host, contacts) },
+          "revision" => revision(head.row), "unreadable" => head.unreadable, "open" => open, "hosts" => fitting.hosts.map do |host|
+            host(fitting, host, contacts)
+          end,
           "places" => places(fitting), "modes" => modes(fitting), "confirm_s" => fitting.document.fetch("confirm_s", Store::Confirmations::USUAL_S),
           "confirm" => pending && confirm(fitting, pending)
         )
@@ -29,12 +33,17 @@ module Kippen
 
       # pending – Store::Confirmations::Pending
       def confirm(fitting, pending)
-        sources = Kinds::Sources.new(fitting, KINDS)
         buttons, lost = [pending.now, pending.lost].map { |refs| refs.filter_map { |ref| fitting.button(ref) } }
-        heard = buttons.flat_map { |one| sources.of(one).keys }.uniq
-        named = ->(list) { list.map { |one| button(one).merge("name" => "#{fitting.device(one.device).name || one.device}, #{one.name || one.id}") } }
-        { "revision" => pending.revision, "left_ms" => pending.left_ms, "buttons" => named.call(buttons), "lost" => named.call(lost),
-          "heard_as" => heard.map { |source| CODES.describe(source).name }, "sources" => heard }
+        heard = heard_as(fitting, buttons)
+        named = ->(list) { list.map { |one| button(one).merge("name" => Words.button(fitting.device(one.device), one)) } }
+        { "revision" => pending.revision, "page" => pending.page, "left_ms" => pending.left_ms, "buttons" => named.call(buttons), "lost" => named.call(lost),
+          "heard_as" => heard.map { |one| CODES.describe(one["source"]).name }, "sources" => heard }
+      end
+
+      # [{ "source", "button" }] by which a browser hears some buttons.
+      def heard_as(fitting, buttons)
+        sources = Kinds::Sources.new(fitting, KINDS)
+        buttons.flat_map { |one| sources.of(one).keys.map { |source| { "source" => source, "button" => one.ref } } }.uniq { |one| one["source"] }
       end
 
       def host(fitting, host, contacts)

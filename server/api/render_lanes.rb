@@ -69,7 +69,7 @@ module Kippen
       # What one points and confirms with is needed no more where another button does it.
       def done_elsewhere?(button)
         job = KINDS.button(@fitting.device(button.device), button)&.fetch("builtin_action", nil)
-        MainJob::ACTIONS.include?(job) && MainJob.new(KINDS).buttons(@fitting, @fitting.host(button.host)).any?
+        Reach::MainJob::ACTIONS.include?(job) && Reach::MainJob.new(KNOWLEDGE).buttons(@fitting, @fitting.host(button.host)).any?
       end
 
       def tap_choice(lane)

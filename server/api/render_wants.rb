@@ -5,7 +5,7 @@ module Kippen
     # Wants as the JSON of the contract, each with the buttons that do it.
     module RenderWants
       def self.all(fitting)
-        wants = Wants.new(fitting, KINDS)
+        wants = Reach::Wants.of(fitting, KNOWLEDGE)
         fitting.wants.map { |want| want(fitting, wants, want) }
       end
 

@@ -2,26 +2,41 @@
 
 module Kippen
   module Server
-    # Changes to a fitting: tried out (previews) and saved (revisions).
+    # Changes to a fitting: tried out (previews) and saved (revisions), both by the same way.
     module RevisionRoutes
       def self.registered(app)
         app.post("/api/clients/:client/revisions") do
-          fitting, = revisions.fitting(params["client"])
-          changed = changes(fitting).apply(sent["change"])
-          changed = changed.with("confirm_s" => sent["confirm_s"]) if sent["confirm_s"]
-          saved = database.transaction do
-            audit.note(account, "changed the fitting", client: params["client"], change: sent["change"]["kind"], parent: sent["parent"])
-            revisions.add(params["client"], sent["parent"], changed, author:, note: sent.fetch("note", "")).tap { |row| watch(row) }
+          asked = RevisionRoutes.changes(sent)
+          result = nil
+          saved = Store::Save.new(database).on(params["client"], author:, account:, page: sent["page"], change: sent["change"]["kind"]) do |head|
+            result = RevisionRoutes.make(self, head, asked)
+            Store::Save::Made.new(fitting: result.fitting, note: sent.fetch("note", ""))
           end
           status 201
-          json("revision" => Render.revision(saved))
+          json("revision" => Render.revision(saved), "told" => Preview.new(result).told)
         end
 
         app.post("/api/clients/:client/previews") do
-          fitting, = revisions.fitting(params["client"])
-          made = changes(fitting)
-          json(Preview.new(made, fitting, made.apply(sent["change"])).to_h)
+          result = RevisionRoutes.make(self, revisions.head(params["client"]), RevisionRoutes.changes(sent))
+          json(Preview.new(result).to_h)
         end
+      end
+
+      # The Changes that were sent, made as one. Raises Invalid.
+      def self.changes(sent)
+        [Changes.read(sent["change"]), *(Changes::ConfirmTime.new(seconds: sent["confirm_s"]) if sent["confirm_s"])]
+      end
+
+      # On the head, as they were thought of on the revision that the page showed. Returns a
+      # Changes::Finish::Result. Raises Invalid, Store::Conflict, Store::Missing.
+      def self.make(app, head, changes)
+        client = app.params["client"]
+        sent = app.sent
+        opened_on = sent.fetch("opened_on", head.number)
+        others = app.revisions.others(client, opened_on, sent["page"])
+        Changes::Conflict.make(head.fitting, changes, opened: app.revisions.at(client, opened_on), others:, **app.making)
+      rescue Changes::Conflict => e
+        raise Store::Conflict.new(head.row, mine: e.mine, theirs: e.theirs)
       end
     end
   end

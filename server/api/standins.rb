@@ -13,13 +13,12 @@ module Kippen
         end
 
         app.post("/api/clients/:client/hands/presses") do
-          fitting, revision = revisions.fitting(params["client"])
-          messages = StandinRoutes.messages(fitting, sent)
+          messages = StandinRoutes.messages(revisions.head(params["client"]).fitting, sent)
           listener = listeners.standing_in(params["client"], LISTENER)
           stream = streams.find(streams.add(listener))
           clients.seen(params["client"])
           status 201
-          json("revision" => revision[:number], **BenchRoutes.view(self, stream, fitting, BenchRoutes.keep(self, stream, fitting, messages)))
+          json(BenchRoutes.keep(self, stream, messages, ahead: nil))
         end
       end
 

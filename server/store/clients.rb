@@ -33,15 +33,6 @@ module Kippen
             .order(Sequel.desc(:seen_at), :id).select(*SHOWN)
         end
 
-        # Takes a valid Fitting; returns the new client's id. The fitting is revision 1.
-        def add(service, fitting, author:, note:)
-          @database.transaction do
-            id = @database[:clients].returning(:id).insert(service_id: service).first.fetch(:id)
-            Revisions.new(@database).add(id, nil, fitting, author:, note:)
-            id
-          end
-        end
-
         # The client was worked with just now.
         def seen(id) = @database[:clients].where(id:).update(seen_at: Sequel::CURRENT_TIMESTAMP)
 

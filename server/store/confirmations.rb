@@ -9,9 +9,13 @@ module Kippen
       class Confirmations
         USUAL_S = 30
         AUTHOR = "Kippen"
+        # The time as it is, not as the transaction began: what waited for the lock may come too late.
+        NOW = Sequel.function(:clock_timestamp)
+        NOTE_CHARACTERS = 500
 
-        # before – the revision whose state comes back; lost, now – refs of buttons
-        Pending = Struct.new(:client_id, :revision, :before, :lost, :now, :until, keyword_init: true) do
+        # revisions – what is taken back, oldest first; revision – the newest of them, page – which made it
+        # lost, now – refs of buttons
+        Pending = Struct.new(:client_id, :revision, :revisions, :lost, :now, :until, :page, keyword_init: true) do
           def left_ms(time = Time.now) = [((self.until - time) * 1000).ceil, 0].max
         end
 
@@ -21,68 +25,87 @@ module Kippen
         end
 
         # The Pending of a client, or nil.
-        def pending(client) = row(client).first&.then { |row| Pending.new(**row) }
+        def pending(client)
+          row(client).first&.then do |row|
+            Pending.new(**row, page: @database[:revisions].where(client_id: client, number: row[:revision]).get(:page))
+          end
+        end
 
-        # After a change was saved: is there anything to confirm, still or anew?
-        # before – number of the revision it was made on; saved – number of the new one
-        def watch(client, before:, saved:)
+        # A change is being saved: is there anything to confirm, still or anew? Part of Save.
+        # head – the Revisions::Head it was made on; saved – number of the new revision; fitting – its Fitting
+        def watch(client, head, saved, fitting)
           known = pending(client)
-          before = known.before if known
-          lost, now = moved(client, before, saved)
+          lost, now = moved(known ? before(client, known) : head.fitting, fitting)
           return if known && [known.lost, known.now] == [lost, now]
 
           row(client).delete
           return if lost.empty?
 
-          seconds = @revisions.at(client, saved).document.fetch("confirm_s", USUAL_S)
-          @database[:confirmations].insert(client_id: client, revision: saved, before:, lost: Sequel.pg_array(lost, :text),
-                                           now: Sequel.pg_array(now, :text), until: Time.now + seconds)
+          seconds = fitting.document.fetch("confirm_s", USUAL_S)
+          @database[:confirmations].insert(client_id: client, revision: saved, revisions: Sequel.pg_array([*known&.revisions, saved], :integer),
+                                           lost: Sequel.pg_array(lost, :text), now: Sequel.pg_array(now, :text),
+                                           until: NOW + Sequel.lit("interval '#{Integer(seconds)} seconds'"))
         end
 
-        # Buttons were pressed. Returns the Pending that one of them confirmed, or nil.
-        def heard(client, refs)
-          return if refs.empty?
+        # Buttons did the main job. Returns the Pending that one of them confirmed in time, or nil.
+        def confirm(client, refs)
+          return if refs.empty? || row(client).empty?
 
-          waiting = pending(client)
-          return unless waiting&.now&.intersect?(refs)
+          @database.transaction(savepoint: true) do
+            Save.lock(@database, client)
+            waiting = row(client).where { self.until > NOW }.first&.then { |found| Pending.new(**found) }
+            next unless waiting&.now&.intersect?(refs)
 
-          gone = row(client).where(revision: waiting.revision).delete
-          News.tell(@database, client, "revision", number: waiting.revision)
-          gone.zero? ? nil : waiting
+            row(client).delete
+            News.tell(@database, client, "revision", number: waiting.revision)
+            waiting
+          end
+        end
+
+        # More time for what is waiting. Returns the Pending, or nil where there is none (any more).
+        def more_time(client, seconds)
+          @database.transaction(savepoint: true) do
+            Save.lock(@database, client)
+            row(client).where { self.until > NOW }.update(until: NOW + Sequel.lit("interval '#{Integer(seconds)} seconds'"))
+            pending(client)
+          end
         end
 
         # Takes back what was not confirmed in time, or at once where it is asked for. What others
-        # changed since then stays. Returns the number of the new revision, or nil.
-        def settle(client, now: Time.now, asked: false, author: AUTHOR)
-          return unless row(client).get(:until)
+        # changed since then stays. Returns the new revision, or nil where nothing was to be taken back.
+        def settle(client, asked: false, author: AUTHOR, account: nil)
+          return unless due(client, asked).any?
 
           @database.transaction(savepoint: true) do
-            found = row(client).for_update.first or next
-            next unless asked || found[:until] <= now
-
+            Save.lock(@database, client)
+            waiting = due(client, asked).first&.then { |found| Pending.new(**found) } or next
             row(client).delete
-            take_back(client, Pending.new(**found), author)
+            Save.new(@database).on(client, author:, account:, what: "took back what was to be confirmed") { |head| taken_back(head, waiting, author) }
           end
-        rescue Conflict
-          # Somebody saved at the same moment: whoever asks next settles it on top of that.
-          nil
         end
 
         private
 
         def row(client) = @database[:confirmations].where(client_id: Store.uuid(client, "client"))
 
-        # Refs that lost the job between two revisions, and those that have it where one did.
-        def moved(client, before, saved)
-          moved = MainJob.new(KINDS).moved(@revisions.at(client, before), @revisions.at(client, saved)).reject { |one| one.now.empty? }
+        def due(client, asked) = asked ? row(client) : row(client).where { self.until <= NOW }
+
+        # The Fitting before all that is to be confirmed.
+        def before(client, pending) = @revisions.at(client, pending.revisions.first - 1)
+
+        # Refs that lost the job between two fittings, and those that have it where one did.
+        def moved(before, after)
+          moved = Reach::MainJob.new(KNOWLEDGE).moved(before, after).reject { |one| one.now.empty? }
           %i[lost now].map { |which| moved.flat_map { |one| one[which].map(&:ref) } }
         end
 
-        def take_back(client, pending, author)
-          newest = @revisions.newest(client)
-          changed = Fitting::Edit.as_before(Fitting.read(newest[:document].to_hash), @revisions.at(client, pending.before), pending.lost + pending.now)
-          note = author == AUTHOR ? "Revision #{pending.revision} taken back: nobody confirmed it" : "Revision #{pending.revision} taken back"
-          @revisions.add(client, newest[:number], changed, author:, note:)[:number]
+        def taken_back(head, pending, author)
+          pairs = pending.revisions.map { |number| [number - 1, number].map { |one| @revisions.at(pending.client_id, one) } }
+          change = Changes::TakeBack.new(revisions: pairs)
+          result = Changes.make(head.fitting, change, knowledge: KNOWLEDGE, by: author, at: nil)
+          which = pending.revisions.size == 1 ? "Revision #{pending.revision}" : "Revisions #{pending.revisions.join(", ")}"
+          note = [author == AUTHOR ? "#{which} taken back: nobody confirmed it." : "#{which} taken back.", *result.left_out].join(" ")
+          Save::Made.new(fitting: result.fitting, note: note.slice(0, NOTE_CHARACTERS).delete_suffix("."), watch: false)
         end
       end
     end

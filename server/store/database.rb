@@ -7,12 +7,15 @@ module Kippen
       # Asked for something that isn't there.
       class Missing < Kippen::Error; end
 
-      # Somebody saved in between; +newest+ is the revision that is in force now.
+      # Somebody saved in between what stands against it; +newest+ is the revision that is in force
+      # now. mine, theirs – sentences on both sides
       class Conflict < Kippen::Error
-        attr_reader :newest
+        attr_reader :newest, :mine, :theirs
 
-        def initialize(newest)
+        def initialize(newest, mine: [], theirs: [])
           @newest = newest
+          @mine = mine
+          @theirs = theirs
           super("revision #{newest[:number]} was saved in between")
         end
       end

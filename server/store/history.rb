@@ -9,9 +9,6 @@ module Kippen
         PAGE = 50
         SHOWN = [*Revisions::ABOUT, :how, :state_of, :took_back].freeze
 
-        # Nothing to take back, or to do again.
-        class Nothing < Kippen::Error; end
-
         def initialize(database, client)
           @database = database
           @client = Store.uuid(client, "client")
@@ -27,30 +24,31 @@ module Kippen
 
         # The revision that an undo would take back, and the one a redo would bring again; each nil where there is none.
         def steps
-          head = row(@revisions.newest(@client)[:number])
+          head = newest
           at = position(head)
           [row(at)[:parent] && at, redo_target(head)]
         end
 
-        # Saves the state before the last change anew; returns the new revision. Raises Nothing, Conflict.
-        def undo(parent, author:)
+        # The state before the last change, to be saved anew. number – the revision that shall be taken
+        # back. Raises Conflict where that is not the last one any more.
+        def undo(number)
           at, = steps
-          raise Nothing, "there is nothing to take back" unless at
+          conflict unless at && at == number
 
-          save(parent, position(row(row(at)[:parent])), author, how: "undo", took_back: at)
+          state(position(row(row(at)[:parent])), note: "Revision #{at} taken back", how: "undo", took_back: at)
         end
 
-        # Saves anew what the last undo took back. Raises Nothing, Conflict.
-        def redo(parent, author:)
+        # What the last undo took back, to be saved anew. Raises Conflict.
+        def redo(number)
           _, target = steps
-          raise Nothing, "there is nothing to do again" unless target
+          conflict unless target && target == number
 
-          save(parent, target, author, how: "redo")
+          state(target, note: "Revision #{target} again", how: "redo")
         end
 
-        # Brings an old revision back, as a new one that can be undone itself.
-        def restore(parent, number, author:)
-          @revisions.add(@client, parent, fitting(number), author:, note: "Revision #{number} brought back", how: "restore")
+        # An old revision, to be brought back as a new one that can be undone itself. Raises Missing.
+        def restore(number)
+          Save::Made.new(fitting: become(number), note: "Revision #{number} brought back", about: { how: "restore" })
         end
 
         # The Fitting as it was in a revision. Raises Missing.
@@ -59,7 +57,7 @@ module Kippen
         private
 
         def all = @database[:revisions].where(client_id: @client)
-
+        def newest = all.reverse(:number).select(*SHOWN).first || raise(Missing, "no client #{@client}")
         def row(number) = all.select(*SHOWN).first(number:) || raise(Missing, "no revision #{number}")
 
         # Which revision's state a revision is: its own, but for undo and redo.
@@ -74,10 +72,15 @@ module Kippen
           undone.reverse(:number).get(:took_back)
         end
 
-        def save(parent, state_of, author, how:, took_back: nil)
-          note = how == "undo" ? "Revision #{took_back} taken back" : "Revision #{state_of} again"
-          @revisions.add(@client, parent, fitting(state_of), author:, note:, how:, state_of:, took_back:)
+        def state(number, note:, **about) = Save::Made.new(fitting: become(number), note:, about: { state_of: number, **about })
+
+        # Only validated: it brings back what was.
+        def become(number)
+          change = Changes::Become.new(document: @revisions.document(@client, number))
+          Changes.make(@revisions.head(@client).fitting, change, knowledge: KNOWLEDGE, by: nil, at: nil).fitting
         end
+
+        def conflict = raise(Conflict, newest.slice(*Revisions::ABOUT))
       end
     end
   end

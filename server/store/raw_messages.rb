@@ -23,18 +23,8 @@ module Kippen
           @buttons.fetch(source) { @buttons[source] = bound(source) || only(source) }
         end
 
-        def messages(messages) = messages.filter_map { |message| message.source.empty? ? message : resolved(message) }
-
-        private
-
-        def bound(source) = @bindings[source] && @fitting.button(@bindings[source])
-
-        def only(source)
-          candidates = @sources.candidates(source)
-          candidates.first.button if candidates.size == 1
-        end
-
-        def resolved(message)
+        # A message as one of the button it stands for, or nil.
+        def resolve(message)
           button = button(message.source) or return
           kind, value = suited(button.kind, message)
           return unless kind
@@ -44,6 +34,22 @@ module Kippen
             changed.kind = kind
             changed.value = value
           end
+        end
+
+        # Can a source, as it is heard, work a kind of button at all?
+        def self.suits?(source, kind)
+          return kind == "notch" if source.start_with?("wheel:")
+
+          source.match?(/\Agamepad:[^:]+:level:/) ? kind == "force" : kind != "notch"
+        end
+
+        private
+
+        def bound(source) = @bindings[source] && @fitting.button(@bindings[source])
+
+        def only(source)
+          candidates = @sources.candidates(source)
+          candidates.first.button if candidates.size == 1
         end
 
         # A press on a force button is full force; a level on a contact, and a step on either, are nothing.

@@ -3,11 +3,19 @@
 module Kippen
   module Server
     module Store
-      # Saved states of a client's fitting: unchangeable, numbered from 1, each on its parent.
+      # Saved states of a client's fitting: unchangeable, numbered from 1, each on its parent. Written
+      # by Save alone.
       class Revisions
         ABOUT = %i[number parent author note created_at].freeze
 
-        # Fittings read lately. A revision never changes, so what was read of it stays true.
+        # The state in force. fitting, row – of the newest revision that can be read; newest – the
+        # number of the newest of all; unreadable – numbers of those after it, which stay as they are
+        Head = Struct.new(:fitting, :row, :newest, :unreadable, keyword_init: true) do
+          def number = row[:number]
+        end
+
+        # Fittings read lately. A revision never changes, so what was read of it stays true; kept
+        # is only what has been written for good.
         class Read
           MOST = 50
 
@@ -16,87 +24,80 @@ module Kippen
             @lock = Mutex.new
           end
 
-          # Keyed by what a revision is; the block reads it where it isn't there.
-          def read(client, number)
-            key = [client, number]
-            @lock.synchronize { @fittings[key] } || yield.tap { |fitting| keep(key, fitting) }
+          def find(client, number) = @lock.synchronize { @fittings[[client, number]] }
+
+          def keep(client, number, fitting)
+            @lock.synchronize do
+              @fittings.delete(@fittings.first[0]) if @fittings.size >= MOST
+              @fittings[[client, number]] = fitting
+            end
           end
 
           # Drops what was read of a client.
           def forget(client) = @lock.synchronize { @fittings.delete_if { |(id, _), _| id == client } }
-
-          private
-
-          def keep(key, fitting)
-            @lock.synchronize do
-              @fittings.delete(@fittings.first[0]) if @fittings.size >= MOST
-              @fittings[key] = fitting
-            end
-          end
         end
 
         READ = Read.new
 
         def initialize(database) = @database = database
 
-        # The newest revision: { number:, parent:, author:, note:, created_at:, document: }.
-        # Raises Missing for an unknown client.
-        def newest(client)
-          of(client).reverse(:number).select(*ABOUT, :document).first || raise(Missing, "no client #{client}")
+        # The Head of a client. Raises Missing for an unknown one.
+        def head(client)
+          unreadable = []
+          of(client).reverse(:number).select(*ABOUT).each do |row|
+            return Head.new(fitting: at(client, row[:number]), row:, newest: unreadable.first || row[:number], unreadable:)
+          rescue Invalid
+            unreadable << row[:number]
+          end
+          raise(Missing, "no client #{client}") if unreadable.empty?
+
+          raise Missing, "none of the #{unreadable.size} revisions of this client can be read"
         end
 
         # The Fitting in force and what is known of its revision.
-        def fitting(client)
-          row = of(client).reverse(:number).select(*ABOUT).first || raise(Missing, "no client #{client}")
-          [at(client, row[:number]), row]
-        end
+        def fitting(client) = head(client).then { |head| [head.fitting, head.row] }
 
-        # The Fitting of any revision. Raises Missing.
-        def at(client, number) = READ.read(client, number) { Fitting.read(document(client, number)) }
-
-        # Saves a fitting on its parent's number (nil for the first). Returns the new
-        # revision without its document. Raises Conflict where the parent isn't the newest:
-        # asked first, and held by the database where two save at the same moment.
-        # more – how: and what goes with it, see History
-        def add(client, parent, fitting, author:, note:, **more)
-          @database.transaction(savepoint: true) do
-            newest = newest(client).except(:document) if parent
-            raise Conflict, newest unless newest.nil? || newest[:number] == parent
-
-            insert(client, parent, fitting, author:, note:, **more)
+        # The Fitting of any revision. Raises Missing, Invalid.
+        def at(client, number)
+          READ.find(client, number) || Fitting.read(document(client, number)).tap do |fitting|
+            # What is read while something is being saved may never be written.
+            READ.keep(client, number, fitting) unless @database.in_transaction?
           end
-        rescue Sequel::UniqueConstraintViolation
-          raise Conflict, newest(client).except(:document)
         end
 
-        # What is open with a client just now; written down for the caseload where it has changed.
-        def open(client, fitting)
-          open = Standing.open(fitting, KINDS, Streams.new(@database).contacts(client, fitting))
-          @database[:clients].where(id: client).exclude(open: Sequel.pg_jsonb(open)).update(open: Sequel.pg_jsonb(open))
-          open
-        end
-
-        private
-
-        # What the caseload shows of a fitting.
-        def caseload(client, fitting)
-          who = fitting.document.fetch("client", {})
-          open = Standing.open(fitting, KINDS, Streams.new(@database).contacts(client, fitting))
-          { name: who["name"] || "", about: who["about"] || "", open: Sequel.pg_jsonb(open) }
-        end
-
+        # The document as it was saved. Raises Missing.
         def document(client, number)
           of(client).where(number:).get(:document)&.to_hash || raise(Missing, "no revision #{number}")
         end
 
-        def insert(client, parent, fitting, **about)
-          document = Sequel.pg_jsonb(fitting.document)
-          saved = @database[:revisions].returning(*ABOUT)
-            .insert(client_id: client, number: (parent || 0) + 1, parent:, document:, **about).first
-          @database[:clients].where(id: client).update(**caseload(client, fitting), revision: saved[:number], seen_at: saved[:created_at])
-          News.tell(@database, client, "revision", number: saved[:number])
-          saved
+        # What others than a page saved after a revision: [[Fitting before, after]…]; where they are
+        # more than MOST_APART, as one.
+        MOST_APART = 50
+        def others(client, after, page)
+          rows = of(client).where { number > after }
+          theirs = page ? rows.where(Sequel.|({ page: nil }, Sequel.~(page:))) : rows
+          numbers = theirs.order(:number).limit(MOST_APART + 1).select_map(:number)
+          return [[after, rows.max(:number)]].map { |pair| pair.map { |number| at(client, number) } } if numbers.size > MOST_APART
+
+          numbers.filter_map do |number|
+            [at(client, number - 1), at(client, number)]
+          rescue Invalid
+            # What can't be read is not in force, so nobody meets it.
+            nil
+          end
         end
+
+        # What is open with a client just now; written down for the caseload where it has changed.
+        def open(client, fitting)
+          open = standing(client, fitting)
+          @database[:clients].where(id: client).exclude(open: Sequel.pg_jsonb(open)).update(open: Sequel.pg_jsonb(open))
+          open
+        end
+
+        # The same, only counted.
+        def standing(client, fitting) = Standing.open(fitting, KNOWLEDGE, Streams.new(@database).contacts(client, fitting))
+
+        private
 
         def of(client) = @database[:revisions].where(client_id: Store.uuid(client, "client"))
       end

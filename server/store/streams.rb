@@ -5,14 +5,12 @@ module Kippen
     module Store
       # What a listener heard while it listened, message by message, as it was sent.
       class Streams
-        # A stream is replayed whole at every message; past this a listener begins a new one.
-        MOST_MESSAGES = 600
-        # Of this many latest streams it is asked what was pressed.
+        # So many seconds past the server's time a message may be; what is further ahead is taken as that.
+        AHEAD_S = 10
+        # Of this many latest streams, and messages of them, it is asked what was pressed.
         LOOKED_AT = 30
+        MOST_LOOKED_AT = 5_000
         SHOWN = [Sequel[:streams][:id], :client_id, :listener_id, :raw, Sequel[:listeners][:name]].freeze
-
-        # The stream has as many messages as it may have.
-        class Full < Kippen::Error; end
 
         def initialize(database) = @database = database
 
@@ -35,39 +33,48 @@ module Kippen
           rows = @database[:messages].where(stream_id: recent(client).select(Sequel[:streams][:id]), kind: Press::Events::KINDS.keys)
             .join(:streams, id: :stream_id).order(:started_at, :stream_id, :time_us, :number)
             .select(:stream_id, :listener_id, :raw, :time_us, :source, Sequel[:messages][:kind], :started_at)
-          readers = Hash.new { |hash, listener| hash[listener] = reader(fitting, listener) }
-          # What belongs to no button, or to one of several, is kept as heard and is nobody's contact.
-          resolved = rows.filter_map { |row| row[:raw] ? readers[row[:listener_id]].button(row[:source])&.then { |button| row.merge(source: button.ref) } : row }
-          Contacts.new(resolved).by_device
+          rows = rows.reverse.limit(MOST_LOOKED_AT).all.reverse
+          Contacts.new(of_buttons(rows, fitting)).by_device
         end
 
-        # Keeps messages that are new, passes over those it has; then all messages of the
-        # stream. One at a time for a stream, so that no answer misses what another brought.
-        # Whoever looks at the client's bench is told.
-        def take(stream, messages)
-          id = stream[:id]
-          @database.transaction do
-            @database[:streams].where(id:).for_update.first
-            rows = messages.map { |message| message.to_h.merge(stream_id: id) }
-            @database[:messages].insert_conflict.multi_insert(rows)
-            all = messages(id)
-            raise Full, "the stream has its #{MOST_MESSAGES} messages" if all.size > MOST_MESSAGES
+        # Keeps messages that are new, passes over those it has; returns the new ones by their place.
+        # ahead – seconds, see AHEAD_S; nil: any. The stream is held by whoever asks.
+        def keep(stream, messages, ahead)
+          return [] if messages.empty?
 
-            News.tell(@database, stream[:client_id], "heard", stream: id, received: all.size)
-            all
-          end
-        end
-
-        # Every Press::Bench::Message of a stream, as it was sent.
-        def messages(id)
-          @database[:messages].where(stream_id: id).order(:number).select(:number, :time_us, :source, :kind, :value)
-            .map { |row| Press::Bench::Message.new(**row) }
+          known = @database[:messages].where(stream_id: stream[:id], number: messages.map(&:number)).select_map(:number)
+          most = latest_us(stream[:id], messages, ahead)
+          fresh = messages.uniq(&:number).reject { |message| known.include?(message.number) }
+          fresh = fresh.map { |message| most && message.time_us > most ? message.dup.tap { |one| one.time_us = most } : message }
+          @database[:messages].multi_insert(fresh.map { |message| message.to_h.merge(stream_id: stream[:id]) })
+          fresh.sort_by(&:place)
         end
 
         # What turns a listener's sources into the buttons they stand for.
         def reader(fitting, listener) = RawMessages.new(fitting, Listeners.new(@database).bindings(listener))
 
         private
+
+        # What belongs to no button, or to one of several, is kept as heard and is nobody's contact.
+        def of_buttons(rows, fitting)
+          readers = Hash.new { |hash, listener| hash[listener] = reader(fitting, listener) }
+          rows.filter_map do |row|
+            next row unless row[:raw]
+
+            button = readers[row[:listener_id]].button(row[:source])
+            button && row.merge(source: button.ref)
+          end
+        end
+
+        # On the listener's clock, where the first message came at its time: how late it can be now.
+        def latest_us(id, messages, ahead)
+          @database[:streams].where(id:, first_us: nil).update(first_us: messages.map(&:time_us).min, first_at: Sequel.function(:clock_timestamp))
+          return unless ahead
+
+          passed = Sequel.extract(:epoch, Sequel.function(:clock_timestamp) - Sequel[:first_at])
+          first, seconds = @database[:streams].where(id:).get([:first_us, passed.as(:passed)])
+          first + ((seconds + ahead) * 1_000_000).ceil
+        end
 
         def all = @database[:streams].join(:listeners, id: :listener_id)
 

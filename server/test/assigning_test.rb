@@ -132,7 +132,7 @@ module Kippen
     def test_a_device_back_to_how_it_came_and_a_note_beside_a_state
       save("reset", device: "mouse")
       assert_empty on("mouse/forward")
-      send_json(:post, "/api/clients/#{@client}/revisions", "parent" => @parent, "note" => "Before the visit", "change" => { "kind" => "note" })
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => @parent, "note" => "Before the visit", "change" => { "kind" => "note" })
       assert_equal [201, "Before the visit"], [status, answer["revision"]["note"]]
     end
 

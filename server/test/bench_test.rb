@@ -110,15 +110,5 @@ module Kippen
       send_messages([1, 0, "down"], stream: "0" * 8)
       assert_problem 404
     end
-
-    def test_a_full_stream_asks_for_a_new_one_and_keeps_what_it_has
-      DATABASE[:messages].multi_insert((1..Server::Store::Streams::MOST_MESSAGES).map do |number|
-        { stream_id: @stream, number:, time_us: number, source: "", kind: "told", value: "" }
-      end)
-      send_messages([601, 10, "down"])
-
-      assert_problem 429
-      assert_equal Server::Store::Streams::MOST_MESSAGES, DATABASE[:messages].where(stream_id: @stream).count
-    end
   end
 end

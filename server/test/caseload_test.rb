@@ -84,7 +84,7 @@ module Kippen
       assign("double_tap", MARK)
       sign_in_as("lead")
       entry = ask("/api/audit", "client" => @client)["entries"].first
-      assert_equal ["A specialist", "changed the fitting", { "change" => "assign", "parent" => 1 }], entry.values_at("author", "what", "detail")
+      assert_equal ["A specialist", "changed the fitting", { "saved" => 2, "change" => "assign" }], entry.values_at("author", "what", "detail")
     end
 
     def test_a_lead_makes_and_changes_accounts

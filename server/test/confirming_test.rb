@@ -13,7 +13,7 @@ module Kippen
       add_client(MOUSE)
     end
 
-    def swap(**more) = send_json(:post, "/api/clients/#{@client}/revisions", { "parent" => 1, "change" => SWAP }.merge(more.transform_keys(&:to_s)))
+    def swap(**more) = send_json(:post, "/api/clients/#{@client}/revisions", { "opened_on" => 1, "change" => SWAP }.merge(more.transform_keys(&:to_s)))
 
     def desk = ask("/api/clients/#{@client}")
 
@@ -25,51 +25,103 @@ module Kippen
 
     def run_out = DATABASE[:confirmations].update(until: Time.now - 1)
 
+    # One press of a button, short, as this browser sends it.
+    def press(button, listener: @here ||= send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Here")["id"])
+      @stream ||= send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
+      @number = @number.to_i + 2
+      messages = [[-1, "down"], [0, "up"]].map do |step, kind|
+        { "number" => @number + step, "t_us" => (@number + step) * 400_000, "source" => button, "kind" => kind }
+      end
+      send_json(:post, "/api/streams/#{@stream}/messages", "messages" => messages)
+      assert_equal 200, status, answer
+    end
+
     def test_the_other_button_confirms
-      swap(confirm_s: 60)
-      assert_equal [2, ["Mouse, Right button"], ["Mouse, Left button"], ["mouse right"]],
-                   [pending["revision"], *%w[buttons lost].map { |which| pending[which].map { |one| one["name"] } }, pending["heard_as"]]
+      swap(confirm_s: 60, page: "mine")
+      assert_equal [2, "mine", ["Mouse, Right button"], ["Mouse, Left button"], ["mouse right"], [{ "source" => "pointer:2", "button" => "mouse/right" }]],
+                   [*pending.values_at("revision", "page"), *%w[buttons lost].map { |which| pending[which].map { |one| one["name"] } },
+                    *pending.values_at("heard_as", "sources")]
       assert_includes 50_000..60_000, pending["left_ms"]
-      confirm("source" => "pointer:0")
-      assert_equal({ "state" => "waiting", "words" => "That was Left button." }, answer)
-      confirm("source" => "key:F8")
-      assert_equal "Heard key F8: that is none of these.", answer["words"]
-      confirm("source" => "pointer:2")
-      assert_equal "confirmed", answer["state"]
+      press("mouse/left")
+      refute_nil pending
+      press("mouse/right")
       assert_equal [nil, true, 60], [pending, swapped?, desk["confirm_s"]]
       run_out
       assert swapped?
-      confirm("source" => "pointer:2")
+    end
+
+    # What the click filter ignores, a hand that lets go too late, and a message sent once more do no job.
+    def test_only_what_does_the_job_confirms
+      change({ "kind" => "timing", "button" => "mouse/right", "setting" => "brush_guard_ms", "value" => 500 })
+      swap
+      press("mouse/right")
+      refute_nil pending, "ignored by the brush guard"
+      send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "revision" => 3)
+      change({ "kind" => "timing", "button" => "mouse/right", "setting" => "brush_guard_ms", "value" => nil }, parent: 4)
+      change(SWAP, parent: 5)
+      press("mouse/right")
+      assert_nil pending
+      send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "revision" => 6)
+      press("mouse/left")
+      change(SWAP, parent: 7)
+      refute_nil pending
+      messages = [[@number - 3, "down"], [@number - 2, "up"]].map do |number, kind|
+        { "number" => number, "t_us" => number * 400_000, "source" => "mouse/right", "kind" => kind }
+      end
+      send_json(:post, "/api/streams/#{@stream}/messages", "messages" => messages)
+      refute_nil pending, "the same messages once more"
+    end
+
+    def test_a_press_that_comes_too_late_confirms_nothing
+      swap
+      run_out
+      press("mouse/right")
+      assert_equal [false, 3], [swapped?, desk["revision"]["number"]]
+    end
+
+    def test_there_can_be_more_time
+      swap(confirm_s: 20)
+      DATABASE[:confirmations].update(until: Time.now + 2)
+      confirm("more_time" => true)
+      assert_equal({ "state" => "more_time", "words" => "20 seconds from now." }, answer)
+      assert_includes 15_000..20_000, pending["left_ms"]
+      run_out
+      confirm("more_time" => true)
       assert_equal "nothing", answer["state"]
     end
 
-    def test_what_is_bound_to_it_confirms_and_another_clients_listener_does_not
-      swap
-      other, own = [MOUSE, nil].map do |fitting|
-        client = fitting ? send_json(:post, "/api/clients", fitting)["id"] : @client
-        listener = send_json(:post, "/api/clients/#{client}/listeners", "name" => "Here")["id"]
-        send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => "key:F8", "button" => "mouse/right" }])
-        listener
-      end
-      confirm("source" => "key:F8", "listener" => other)
-      assert_equal "waiting", answer["state"]
-      confirm("source" => "key:F8", "listener" => own)
-      assert_equal "confirmed", answer["state"]
+    def settings = ask("/api/clients/#{@client}/settings")["of"].find { |one| one["id"] == "mouse" }["settings"].to_h { |one| one.values_at("id", "value") }
+
+    # Back to how it came, and not confirmed: all that was lost comes back, and what others did since stays.
+    def test_all_of_it_is_taken_back_but_what_others_changed_since
+      change({ "kind" => "setting", "of" => "device", "id" => "mouse", "setting" => "wheel_lines", "value" => 1 })
+      change(SWAP, parent: 2)
+      press("mouse/right")
+      change({ "kind" => "reset", "device" => "mouse" }, parent: 3)
+      refute_nil pending
+      change({ "kind" => "assign", "button" => "mouse/middle", "gesture" => "tap", "action" => { "kind" => "help" } }, parent: 4)
+      change({ "kind" => "setting", "of" => "device", "id" => "mouse", "setting" => "wheel_lines", "value" => 5 }, parent: 5)
+      run_out
+      assert swapped?
+      assert_equal 5, settings["wheel_lines"]
+      buttons = ask("/api/clients/#{@client}/fitting")["assignments"].map { |item| item["button"] }
+      assert_equal %w[mouse/forward mouse/left mouse/middle mouse/right], buttons.grep(/mouse/).sort
+      assert_equal "Revision 4 taken back: nobody confirmed it. Changed since, so it stays: Mouse, wheel lines: its own", desk["revision"]["note"]
     end
 
-    def test_a_press_on_the_bench_confirms
-      swap
-      listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Here")["id"]
-      stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
-      press = lambda do |number, button|
-        message = { "number" => number, "t_us" => 0, "source" => button, "kind" => "down" }
-        send_json(:post, "/api/streams/#{stream}/messages", "messages" => [message])
-      end
-      press.call(1, "mouse/left")
-      refute_nil pending
-      press.call(2, "mouse/right")
-      assert_equal 200, status, answer
+    # A link that took the main job away goes too, or the next change of anything would do it again.
+    def test_a_link_that_caused_it_is_taken_back_too
+      second = MOUSE["devices"].first.merge("id" => "second", "name" => "Second mouse")
+      add_client(MOUSE.merge("devices" => MOUSE["devices"] + [second]))
+      change(SWAP)
+      press("mouse/right")
+      change({ "kind" => "copy", "from" => "mouse", "to" => "second", "mirror" => false, "lasting" => true }, parent: 2)
+      assert_equal([["Second mouse, Left button"]], [pending["lost"].map { |one| one["name"] }])
+      run_out
       assert_nil pending
+      assert_empty ask("/api/clients/#{@client}/devices")["links"]
+      change({ "kind" => "client", "name" => "Ottoline" }, parent: 4)
+      assert_empty(ask("/api/clients/#{@client}/fitting")["assignments"].select { |item| item["button"].start_with?("second/") })
     end
 
     def test_a_press_confirms_as_a_joined_device_and_a_stand_in_hand_send_it
@@ -78,7 +130,7 @@ module Kippen
       swap
       send_json(:post, "/api/streams/#{raw}/messages", "messages" => [{ "number" => 1, "t_us" => 0, "source" => "pointer:2", "kind" => "down" }])
       assert_nil pending, answer
-      send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "parent" => 2)
+      send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "revision" => 2)
       assert_equal(["mouse/left"], pending["buttons"].map { |one| one["ref"] })
       hand = ask("/api/clients/#{@client}/hands")["hands"].first["id"]
       send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => hand, "button" => "mouse/left", "script" => ["tap"], "seed" => 1)
@@ -119,7 +171,7 @@ module Kippen
 
     def test_undo_leaves_nothing_to_confirm
       swap
-      send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "parent" => 2)
+      send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "revision" => 2)
       assert_nil pending
       run_out
       assert_equal 3, desk["revision"]["number"]

@@ -37,7 +37,9 @@ module Kippen
 
     def test_two_buttons_answer_to_it
       remote, phone = %w[remote phone].map { |id| Server::KINDS.find(id) }
-      devices = [[remote, "tv"], [phone, "phone"]].map { |kind, host| { "id" => kind.id, "kind" => kind.id, "host" => host, "buttons" => kind.fitting_buttons(nil) } }
+      devices = [[remote, "tv"], [phone, "phone"]].map do |kind, host|
+        { "id" => kind.id, "kind" => kind.id, "host" => host, "buttons" => kind.fitting_buttons(nil) }
+      end
       add_client("kippen" => "fitting/1", "hosts" => HOSTS, "devices" => devices)
       listen_to_everything("key:AudioVolumeUp")
       assert_opens

@@ -72,7 +72,7 @@ module Kippen
     end
 
     def change(change, parent: 1)
-      send_json(:post, "/api/clients/#{@client}/revisions", "parent" => parent, "change" => change)
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => parent, "change" => change)
     end
 
     def assign(gesture, action, parent: 1) = change({ "kind" => "assign", "button" => EDGE, "gesture" => gesture, "action" => action }, parent:)

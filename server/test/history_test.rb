@@ -17,8 +17,9 @@ module Kippen
       @shown += 1
     end
 
-    def step(name, **more)
-      send_json(:post, "/api/clients/#{@client}/steps", { "step" => name, "parent" => @shown }.merge(more.transform_keys(&:to_s)))
+    # revision – of what is shown to be possible, where none is named
+    def step(name, revision: steps[%w[undo redo].index(name)] || 1)
+      send_json(:post, "/api/clients/#{@client}/steps", "step" => name, "revision" => revision)
       @shown += 1 if status == 201
       answer
     end
@@ -63,21 +64,22 @@ module Kippen
       two = on_edge
       made("long_press", ANSWER)
       three = on_edge
-      step("restore", number: 2)
+      step("restore", revision: 2)
       assert_equal two, on_edge
       rows = ask("/api/clients/#{@client}/revisions")["revisions"]
       assert_equal [4, "restore", "Revision 2 brought back"], rows.first.values_at("number", "how", "note")
       step("undo")
       assert_equal three, on_edge
-      step("restore", number: 99)
+      step("restore", revision: 99)
       assert_problem 404
     end
 
-    def test_two_at_once_is_a_conflict_and_nothing_is_lost
+    def test_an_undo_of_what_is_not_the_last_any_more_is_a_conflict_and_nothing_is_lost
       made("double_tap", MARK)
-      send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "parent" => 1)
+      made("long_press", ANSWER)
+      step("undo", revision: 2)
       assert_problem 409
-      assert_equal 2, answer["newest"]["number"]
+      assert_equal 3, answer["newest"]["number"]
       refute_empty on_edge
     end
 

@@ -27,19 +27,36 @@ module Kippen
       assert_equal "north", fitting["shelf"]
     end
 
-    def test_a_stale_parent_is_a_conflict_and_nothing_is_lost
+    def test_what_somebody_changed_of_the_same_is_a_conflict_and_nothing_is_lost
       assign("long_press", ANSWER)
       problem = assign("double_tap", MARK, parent: 1)
 
       assert_problem 409
       assert_equal [2, 1], problem["newest"].values_at("number", "parent")
+      assert_equal [["Pocket phone, Edge key, tap: Wake the screen.", "Pocket phone, Edge key, double-tap: Mark the packet."],
+                    ["Pocket phone, Edge key, tap: Wake the screen.",
+                     "Pocket phone, Edge key, long-press: Answer the call."]], problem.values_at("mine", "theirs")
       assert_equal(%w[tap long_press], fitting["assignments"].map { |item| item["gesture"] })
     end
 
-    def test_a_parent_that_does_not_exist_yet_is_refused
+    def test_what_a_page_saved_itself_and_what_others_changed_elsewhere_is_no_conflict
+      save = lambda do |page, change|
+        send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "page" => page, "change" => { "button" => EDGE }.merge(change))
+        status
+      end
+      assert_equal [201, 201, 201, 409],
+                   [save.call("mine", "kind" => "assign", "gesture" => "long_press", "action" => ANSWER),
+                    save.call("theirs", "kind" => "timing", "setting" => "long_press_ms", "value" => 700),
+                    save.call("mine", "kind" => "assign", "gesture" => "double_tap", "action" => MARK),
+                    save.call("mine", "kind" => "timing", "setting" => "long_press_ms", "value" => 900)]
+      assert_equal [%w[tap long_press double_tap], { EDGE => { "long_press_ms" => 700 } }],
+                   [fitting["assignments"].map { |item| item["gesture"] }, fitting["button_timing"]]
+    end
+
+    def test_a_revision_that_does_not_exist_yet_is_refused
       assign("long_press", ANSWER, parent: 7)
 
-      assert_problem 409
+      assert_problem 404
       assert_empty fitting["assignments"]
     end
 
@@ -52,7 +69,7 @@ module Kippen
 
     def test_what_the_core_refuses_is_told_with_its_place_and_changes_nothing
       change({ "kind" => "timing", "button" => EDGE, "setting" => "long_press_ms", "value" => 99 })
-      assert_problem 422, ["/button_timing/pocket-phone~1edge/long_press_ms", "is 99, must be 100 to 5000 ms"]
+      assert_problem 422, ["/change/value", "is 99, must be 100 to 5000 ms"]
 
       change({ "kind" => "assign", "button" => "pocket-phone/none", "gesture" => "tap", "action" => ANSWER })
       assert_problem 422, ["/change/button", 'unknown button "pocket-phone/none"']

@@ -77,7 +77,7 @@ module Kippen
 
     def test_their_own_arrangement_fits_in_part
       demo("ottoline")
-      save { |fitting| Fitting::Edit.assign(fitting, button: "mouse/back", gesture: "tap", action: { "kind" => "help" }) }
+      save("assign", button: "mouse/back", gesture: "tap", action: { "kind" => "help" })
       open_step("assign")
       go("Arrangements")
       assert_selector "aside label", text: "Mouse for the left hand"

@@ -27,10 +27,10 @@ module Kippen
     # What the core says to the messages that the server has.
     def replayed
       fitting, = Server::Store::Revisions.new(DATABASE).fitting(@client)
-      streams = Server::Store::Streams.new(DATABASE)
-      messages = streams.latest(@client, 1).flat_map { |stream| streams.messages(stream[:id]) }
-      last = messages.map(&:time_us).max
-      rows = messages.reject { |message| message.kind == "told" }.map { |message| [message.time_us, [message.kind.to_sym, 0, nil]] }
+      stream = Server::Store::Streams.new(DATABASE).latest(@client, 1).first
+      messages = DATABASE[:messages].where(stream_id: stream[:id]).order(:time_us, :number).select(:time_us, :kind).all
+      last = messages.last[:time_us]
+      rows = messages.reject { |message| message[:kind] == "told" }.map { |message| [message[:time_us], [message[:kind].to_sym, 0, nil]] }
       Press::Replay.run(fitting, [*rows, [last, [:end, nil, nil]]]).select { |outcome| outcome.phase == "fire" }.map(&:gesture)
     end
 

@@ -90,18 +90,25 @@ module Kippen
       open_desk
       lane { find_button("Add a long-press").native.send_keys(:enter) }
       assert_selector "aside"
-      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "long_press_ms", value: 800) }
+      save("assign", button: EDGE, gesture: "double_tap", action: ACTIONS["double_tap"])
+      save("timing", button: EDGE, setting: "long_press_ms", value: 800)
       press("answer", :tab, :space)
-      go("Put it on the long-press")
-
-      assert_text "Another specialist saved revision 2 in between. It is shown now; your change is kept here."
-      assert_text "Revision 2, your change is not saved"
-      within("section[aria-label='Another specialist changed']") { assert_text "Pocket phone, Edge key, long press: 800 ms." }
+      assert_text "Another specialist saved revision 3 in between, and changed the same."
+      assert_button "Put it on the long-press", disabled: true
+      within("section[aria-label='Another specialist changed']") do
+        assert_text "Pocket phone, Edge key, double-tap: Mark the packet."
+        assert_no_text "800 ms", wait: 0
+      end
       within("section[aria-label='Yours would do']") { assert_text "Pocket phone, Edge key, long-press: Answer the call." }
       assert_accessible
-      go("Save mine on top of it", back: true)
-      assert_text "Revision 3, saved"
-      lane { assert_button "long-press: Answer the call, at 800 ms. Change" }
+      go("Go on, on top of it")
+      assert_selector "section[aria-label='What this changes']"
+      go("Put it on the long-press")
+      assert_text "Revision 4, saved"
+      lane do
+        assert_button "long-press: Answer the call, at 800 ms. Change"
+        assert_button "double-tap: Mark the packet, now. Change"
+      end
     ensure
       browser.execute_cdp("Network.setBlockedURLs", urls: [])
     end
@@ -116,8 +123,8 @@ module Kippen
     end
 
     def test_what_a_timing_makes_impossible_is_told_before_and_after
-      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "bounce_guard_from", value: "release") }
-      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "bounce_guard_ms", value: 300) }
+      save("timing", button: EDGE, setting: "bounce_guard_from", value: "release")
+      save("timing", button: EDGE, setting: "bounce_guard_ms", value: 300)
       open_desk
       lane { click_button "Add a double-tap" }
       choose "Louder", allow_label_click: true

@@ -95,7 +95,7 @@ module Kippen
 
     def test_two_that_can_not_be_told_apart_and_keys_that_are_kept_are_said_so
       demo("ottoline")
-      save { |fitting| Fitting::DeviceEdits.add(fitting, Server::KINDS.find("mouse-five"), { "name" => "Second mouse", "host" => "computer" }) }
+      save("add_device", of: "mouse-five", name: "Second mouse", host: "computer")
       find_buttons
       browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:forward).pointer_up(:forward).perform
       assert_text "Can’t be told apart: Mouse, Forward side button or Second mouse, Forward side button."
@@ -105,7 +105,7 @@ module Kippen
 
     def test_a_switch_plugged_into_a_box_is_heard_as_its_socket
       demo("sunniva")
-      save { |fitting| Fitting::TakingOut.take_out(fitting, "elbow-switch") }
+      save("take_out", id: "elbow-switch")
       open_step("devices")
       click_button "Add a device"
       click_button "Single switch"

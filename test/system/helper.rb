@@ -60,7 +60,7 @@ module Kippen
       DATABASE[:services].delete
     end
 
-    def add_client(fitting) = Server::Store::Clients.new(DATABASE).add(@service, fitting, author: "Saltmarsh Row", note: "Demo")
+    def add_client(fitting) = Server::Store::Save.new(DATABASE).first(@service, fitting, author: "Saltmarsh Row", note: "Demo")
 
     # A fitting of the demo, in place of the one with a phone alone.
     def demo(name) = @client = add_client(Formats::FittingJson.read(File.read(File.join(Server::ROOT, "demo", "#{name}.fitting.json"))))
@@ -101,14 +101,17 @@ module Kippen
 
     # Bram's three jobs on the edge key, without the desk.
     def give_three_jobs(**timing)
-      ACTIONS.each { |gesture, action| save { |fitting| Fitting::Edit.assign(fitting, button: EDGE, gesture:, action:) } }
-      timing.each { |setting, value| save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: setting.to_s, value:) } }
+      ACTIONS.each { |gesture, action| save("assign", button: EDGE, gesture:, action:) }
+      timing.each { |setting, value| save("timing", button: EDGE, setting: setting.to_s, value:) }
     end
 
-    def save
-      revisions = Server::Store::Revisions.new(DATABASE)
-      fitting, row = revisions.fitting(@client)
-      revisions.add(@client, row[:number], yield(fitting), author: "Another specialist", note: "")
+    # A change that somebody else saves.
+    def save(kind, **given)
+      change = Changes.read({ "kind" => kind }.merge(given.transform_keys(&:to_s)))
+      Server::Store::Save.new(DATABASE).on(@client, author: "Another specialist") do |head|
+        result = Changes.make(head.fitting, change, knowledge: Server::KNOWLEDGE, by: "Another specialist", at: "2026-11-25T12:00:00Z")
+        Server::Store::Save::Made.new(fitting: result.fitting)
+      end
     end
 
     def lane(&) = within("[data-button='#{EDGE}']", &)

@@ -82,7 +82,7 @@ module Kippen
     end
 
     def test_older_revisions_are_reached
-      52.times { |count| save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "long_press_ms", value: 500 + count) } }
+      52.times { |count| save("timing", button: EDGE, setting: "long_press_ms", value: 500 + count) }
       open_desk
       click_button "Revision 53, saved"
       assert_selector "aside ol li", count: 50
@@ -93,7 +93,7 @@ module Kippen
     # What another saves is shown here without loading anew, and undo takes back that.
     def test_somebody_else_saves_and_it_is_shown_at_once
       open_desk
-      save { |fitting| Fitting::Edit.assign(fitting, button: EDGE, gesture: "long_press", action: ACTIONS["long_press"]) }
+      save("assign", button: EDGE, gesture: "long_press", action: ACTIONS["long_press"])
       lane { assert_text "Answer the call" }
       assert_text "Revision 2, saved"
       assert_text "Another specialist saved revision 2."

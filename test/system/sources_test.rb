@@ -133,8 +133,8 @@ module Kippen
     end
 
     def test_a_pressed_button_is_marked_by_outline_and_word
-      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "long_press_ms", value: 5000) }
-      save { |fitting| Fitting::Edit.set_timing(fitting, button: EDGE, setting: "tap_gap_ms", value: 3000) }
+      save("timing", button: EDGE, setting: "long_press_ms", value: 5000)
+      save("timing", button: EDGE, setting: "tap_gap_ms", value: 3000)
       open_desk
       bind_edge_to
       listen

@@ -78,7 +78,7 @@ module Kippen
 
     def long_press(parent, value)
       change = { "kind" => "timing", "button" => "pocket-phone/edge", "setting" => "long_press_ms", "value" => value }
-      inside.post("/api/clients/#{client["id"]}/revisions", "parent" => parent, "change" => change)
+      inside.post("/api/clients/#{client["id"]}/revisions", "opened_on" => parent, "change" => change)
     end
 
     def processes_on_data = `pgrep -f #{@data}`.split.size
@@ -88,7 +88,7 @@ module Kippen
       assert_match(%r{Kippen is ready: http://127.0.0.1:#{@port}/}, said)
       assert_match(/<title>Kippen/, visitor.get("/"))
       assert_equal ["Bram Oduya-Lisle", 1], client.values_at("name", "revision")
-      assert_equal "201", long_press(1, 900).code
+      assert_equal "201", long_press(1, 700).code
       assert_match(/start: Kippen is already running on #{@data} \(http:/, refused("--port", free_port.to_s)[1])
       assert_equal 0, stop(process)
       assert_equal 0, processes_on_data
@@ -133,12 +133,15 @@ module Kippen
                    refused("--listen", "0.0.0.0")
     end
 
+    # What a phone can be set to.
+    VALUES = [400, 500, 700, 1000, 1500].freeze
+
     # The server is killed hard in the middle of saving; what was saved last is whole.
     def test_killed_in_the_middle_of_a_save
       process, = start
       acknowledged = 1
       saving = Thread.new do
-        loop { acknowledged += 1 if long_press(acknowledged, 400 + acknowledged).code == "201" }
+        loop { acknowledged += 1 if long_press(acknowledged, VALUES[acknowledged % VALUES.size]).code == "201" }
       rescue SystemCallError, IOError
         nil
       end
@@ -151,7 +154,7 @@ module Kippen
       revision = client["revision"]
       assert_includes [acknowledged, acknowledged + 1], revision
       fitting = Fitting.read(inside.get("/api/clients/#{client["id"]}/fitting"))
-      assert_equal (400 + revision - 1) * 1000, fitting.timing(fitting.button("pocket-phone/edge")).long_press_us
+      assert_equal VALUES[(revision - 1) % VALUES.size] * 1000, fitting.timing(fitting.button("pocket-phone/edge")).long_press_us
     end
 
     def test_killed_hard_itself_it_starts_again

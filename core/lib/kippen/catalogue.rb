@@ -50,6 +50,12 @@ module Kippen
     # Only among those that ask nothing.
     def fixed(action) = @fixed[action]
 
+    # An action without what is as it usually is: two that do the same are equal.
+    def plain(action)
+      entry = entry(action)
+      entry ? action.reject { |member, value| entry.usual?(member, value) } : action
+    end
+
     # action – nil stands for what the button does by itself.
     # builtin – in words, what that is on this button, or nil.
     def name(action, builtin = nil)

@@ -15,10 +15,10 @@ module Kippen
     end
 
     # [Caution] of a Fitting::Button.
-    def of(button)
+    def of(button, system: @fitting.host(button.host).system)
       device = @fitting.device(button.device)
       data = @kinds.button(device, button) || {}
-      [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(button, device, data)]
+      [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(button, device, data, system)]
     end
 
     # Where a tap does something else than the button says: its Caution, or nil.
@@ -29,11 +29,19 @@ module Kippen
       caution("tap", "other_print", "The print says “#{button.print}”; a tap does “#{@catalogue.name(action)}”.")
     end
 
-    # Raises Invalid where an action can't be put on a gesture of a button.
-    def bar(button, gesture, action)
-      reasons = of(button).select { |one| one.bars && [nil, gesture].include?(one.gesture) }.map(&:words)
-      reasons += [*not_that_gesture(gesture, action), *not_on_host(button, action)]
-      raise(Invalid, reasons.uniq.map { |words| Fault.new("/change/gesture", words) }) if reasons.any?
+    # Raises Invalid where an assignment, as it stands in a document, can't be on a button.
+    def bar(button, item)
+      @catalogue.check(item["action"], "/change/action")
+      reasons = reasons(button, item)
+      raise(Invalid, reasons.map { |words| Fault.new("/change/gesture", words) }) if reasons.any?
+    end
+
+    # Why it can't be there, in words; empty where it can. system – what the button's host is, where
+    # it shall be asked of another
+    def reasons(button, item, system: @fitting.host(button.host).system)
+      gesture, action = item.values_at("gesture", "action")
+      carried = of(button, system:).select { |one| one.bars && [nil, gesture].include?(one.gesture) }.map(&:words)
+      (carried + [*not_that_gesture(gesture, action), *not_on_host(system, action), *not_held(gesture, action), *not_repeated(item)]).uniq
     end
 
     # Can a device hold back what this button does by itself?
@@ -59,10 +67,10 @@ module Kippen
       [caution(nil, "not_held_back", "“#{builtin}” can’t be held back: it happens as well, at once.")]
     end
 
-    def not_carried(button, device, data)
+    def not_carried(button, device, data, system)
       return [] if data["is"] == "fixed"
 
-      (Fitting::GESTURES - @kinds.gestures(@fitting, button)).map do |gesture|
+      (Fitting::GESTURES - @kinds.gestures(@fitting, button, system:)).map do |gesture|
         caution(gesture, "cannot_carry", "#{device.name || device.id} can’t carry a #{Words::GESTURES.fetch(gesture)} here.", bars: true)
       end
     end
@@ -74,10 +82,18 @@ module Kippen
       ["“#{@catalogue.name(action)}” lasts as long as the button is held: only a #{only.map { |one| Words::GESTURES.fetch(one) }.join(" or a ")} can do it"]
     end
 
-    def not_on_host(button, action)
-      host = @fitting.host(button.host)
+    def not_on_host(system, action)
       entry = @catalogue.entry(action)
-      entry.nil? || entry.hosts.include?(host.system) ? [] : ["“#{@catalogue.name(action)}” does not exist on a #{host.system}"]
+      entry.nil? || entry.hosts.include?(system) ? [] : ["“#{@catalogue.name(action)}” does not exist on a #{system}"]
+    end
+
+    def not_held(gesture, action)
+      action["kind"] == "mode" && action["how"] == "held" && gesture != "hold" ? ["a mode can only be held by a hold"] : []
+    end
+
+    def not_repeated(item)
+      entry = item["repeat"] && @catalogue.entry(item["action"])
+      entry.nil? || entry.repeats? ? [] : ["“#{@catalogue.name(item["action"])}” can't be repeated"]
     end
   end
 end

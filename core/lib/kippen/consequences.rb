@@ -6,12 +6,12 @@ module Kippen
     # gesture – of the button; kind – "builtin_lost", "replaced", "covered", "other_print", "taken_off"
     Displaced = Struct.new(:gesture, :kind, :words, keyword_init: true)
 
-    def initialize(before, after, kinds, catalogue)
+    def initialize(before, after, knowledge)
       @before = before
       @after = after
-      @kinds = kinds
-      @catalogue = catalogue
-      @cautions = Cautions.new(after, kinds, catalogue)
+      @knowledge = knowledge
+      @catalogue = knowledge.catalogue
+      @cautions = Cautions.new(after, knowledge.kinds, @catalogue)
     end
 
     # [Displaced] of one button in a place and mode. ref – "device/button"
@@ -27,7 +27,7 @@ module Kippen
     # Names of wants: [served afterwards and not before, served before and no longer].
     def wants
       states = [@before, @after].map do |fitting|
-        wants = Wants.new(fitting, @kinds)
+        wants = Reach::Wants.of(fitting, @knowledge)
         fitting.wants.to_h { |want| [want.what, wants.state(want) == "done"] }
       end
       old, new = states

@@ -11,12 +11,7 @@ require_relative "fitting/wants_reader"
 require_relative "fitting/seats_reader"
 require_relative "fitting/hands_reader"
 require_relative "fitting/extras_reader"
-require_relative "fitting/edit"
 require_relative "fitting/own_ids"
-require_relative "fitting/want_edits"
-require_relative "fitting/device_edits"
-require_relative "fitting/taking_out"
-require_relative "fitting/copying"
 require_relative "fitting/differences"
 
 module Kippen
@@ -49,11 +44,10 @@ module Kippen
       @hands = hands
       @buttons = devices.flat_map(&:buttons).freeze
       @by_ref = @buttons.to_h { |button| [button.ref, button] }.freeze
+      @by_id = { host: hosts, device: devices, mode: modes, place: places }.transform_values { |list| list.to_h { |one| [one.id, one] }.freeze }.freeze
+      @worked_out = {}
       freeze
     end
-
-    # A new Fitting with some members of the document changed, validated whole. Raises Invalid.
-    def with(members) = Fitting.read(document.merge(members).compact)
 
     # A list of the document, empty where it isn't there.
     def list(member) = document.fetch(member, [])
@@ -67,9 +61,29 @@ module Kippen
     # Takes a Button; returns its Timing, defaults filled in.
     def timing(button) = @timings.fetch(button.ref)
 
-    def host(id) = @hosts.find { |host| host.id == id }
-    def device(id) = @devices.find { |device| device.id == id }
-    def mode(id) = @modes.find { |mode| mode.id == id }
-    def place(id) = @places.find { |place| place.id == id }
+    def host(id) = @by_id[:host][id]
+    def device(id) = @by_id[:device][id]
+    def mode(id) = @by_id[:mode][id]
+    def place(id) = @by_id[:place][id]
+
+    # A place as pointer_in and focus_in tell it: "app", "app/part", "" for everywhere.
+    def where(place_id)
+      place = place(place_id)
+      place ? [place.app, place.part].compact.join("/") : ""
+    end
+
+    # Nobody's name stands in a log because something went wrong.
+    def inspect = "#<#{self.class} #{buttons.size} buttons, #{assignments.size} assignments>"
+
+    # What decides which assignment holds.
+    def resolver = recall(:resolver) { Press::Resolver.new(self) }
+
+    # The assignments of a button, by its ref.
+    def assigned(ref) = recall(:assigned) { assignments.group_by(&:button) }.fetch(ref, [])
+
+    # What the block makes of this fitting, worked out once for everybody who asks by this name.
+    def recall(name)
+      @worked_out.fetch(name) { @worked_out[name] = yield }
+    end
   end
 end

@@ -5,6 +5,7 @@ require_relative "kinds/codes"
 require_relative "kinds/sources"
 require_relative "kinds/ready"
 require_relative "kinds/match"
+require_relative "kinds/settable"
 
 module Kippen
   # The general descriptions that devices are made from. Data: core/data/kinds, one file
@@ -37,14 +38,19 @@ module Kippen
     def of(device) = @by_id[device.kind]
 
     # The gestures a Fitting::Button can carry where it is; none where it is fixed.
-    def gestures(fitting, button)
+    # system – what its host is, where it shall be asked of another
+    def gestures(fitting, button, system: fitting.host(button.host).system)
       device = fitting.device(button.device)
       data = button(device, button) || {}
       return [] if data["is"] == "fixed"
 
-      carries = of(device)&.carries(fitting.host(device.host).system) or return Fitting::GESTURES
+      carries = of(device)&.carries(system) or return Fitting::GESTURES
       carries["gestures"] & data.fetch("gestures", carries["gestures"])
     end
+
+    # Which values a device's settings can have at a host: { setting => allowed }, see Settable;
+    # empty where anything may be.
+    def settable(device, host) = of(device)&.carries(host.system)&.fetch("settable") || {}
 
     # What the kind says of a Fitting::Button of a device, or nil.
     def button(device, button) = of(device)&.button(button.id)

@@ -54,32 +54,12 @@ module Kippen
     # The value that is set, or nil for the host's or device's own. item – its JSON object
     def self.value(setting, item) = setting.member ? item[setting.member] : item.fetch("settings", {})[setting.id]
 
-    # Sets one. of – "host" or "device"; value nil: back to how it came. Raises Invalid.
-    def set(fitting, of:, id:, setting:, value:)
-      list = { "host" => "hosts", "device" => "devices" }.fetch(of)
-      known = settings_of(fitting, of, id).find { |one| one.id == setting }
-      raise Invalid.at("/change/setting", "#{id} has no setting #{Faults.show(setting)}") unless known
-
-      fault = value.nil? ? nil : known.fault(value)
-      raise Invalid.at("/change/value", fault) if fault
-
-      fitting.with(list => fitting.list(list).map { |item| item["id"] == id ? with(item, known, value) : item })
-    end
-
-    private
-
-    def settings_of(fitting, of, id)
+    # [Setting] that a host or a device of a fitting has. of – "host" or "device". Raises Invalid.
+    def for(fitting, of, id)
       found = of == "host" ? fitting.list("hosts").any? && fitting.host(id) : fitting.device(id)
       raise Invalid.at("/change/id", "no #{of} #{Faults.show(id)}") unless found
 
       of == "host" ? of_host(found) : of_device(found)
-    end
-
-    def with(item, setting, value)
-      return item.merge(setting.member => value).compact if setting.member
-
-      settings = item.fetch("settings", {}).merge(setting.id => value).compact
-      settings.empty? ? item.except("settings") : item.merge("settings" => settings)
     end
   end
 end

@@ -63,7 +63,9 @@ module Kippen
       cost_less: "%{gesture} −%{ms} ms",
       cost_release: "%{gesture} acts when let go",
       tap_waits: "The tap comes %{wait}: a second press may still follow.",
-      tap_at_once: "The tap comes %{wait}; it also happens before every %{counts}."
+      tap_at_once: "The tap comes %{wait}; it also happens before every %{counts}.",
+      not_settable: "%{setting} can't be %{value} on %{device}; the nearest that can be set is %{nearest}",
+      moved_to_nearest: "%{setting} %{value} can't be set on %{device}: it is %{nearest}, the nearest that can."
     }.freeze
 
     # key – of EN; returns the sentence.
@@ -83,6 +85,15 @@ module Kippen
     def self.tap_at_once(choice, timing)
       say(:tap_at_once, wait: wait(choice.at_once, timing), counts: choice.counts.map { |gesture| GESTURES.fetch(gesture) }.join(" and "))
     end
+
+    # A setting's name as it is said: "Tap gap".
+    def self.setting(name) = name.delete_suffix("_ms").tr("_", " ").sub("long press", "long-press").capitalize
+
+    # A setting's value with its unit.
+    def self.value(name, value) = name.end_with?("_ms") ? "#{value} ms" : value.to_s
+
+    # A button with the device it is on.
+    def self.button(device, button) = "#{device.name || device.id}, #{button.name || button.id}"
 
     # What can be set of a setting on a device, from its kind's data: "0 to 500 ms, in steps of 10".
     def self.settable(name, allowed)

@@ -14,23 +14,23 @@ module Kippen
 
     def mouse = with_devices("mouse-five")
 
-    def device(fitting, **set) = Fitting::DeviceEdits.change(fitting, MOUSE, set.transform_keys(&:to_s), at: NOON)
+    def device(fitting, **set) = made(fitting, "device", device: MOUSE, set: set.transform_keys(&:to_s))
 
     def changes
       off = device(mouse, off: true)
       {
-        ["The client is now: Una, left hand."] => [mouse, Fitting::WantEdits.describe(mouse, name: "Una", about: "left hand")],
-        ["Want added: Read."] => [mouse, Fitting::WantEdits.put(mouse, "what" => "Read")],
-        ["Device removed: Mouse with five buttons."] => [mouse, Fitting::TakingOut.take_out(mouse, MOUSE)],
+        ["The client is now: Una, left hand."] => [mouse, made(mouse, "client", name: "Una", about: "left hand")],
+        ["Want added: Read."] => [mouse, made(mouse, "want", want: { "what" => "Read" })],
+        ["Device removed: Mouse with five buttons."] => [mouse, made(mouse, "take_out", id: MOUSE)],
         ["Mouse with five buttons is switched off."] => [mouse, off],
         ["Mouse with five buttons is switched on."] => [off, device(off, off: false)],
         ["Mouse with five buttons, worked with: chin."] => [mouse, device(mouse, worked_with: "chin")],
         ["Mouse with five buttons, getting ready: first-press is done."] =>
-          [mouse, Fitting::DeviceEdits.mark_ready(mouse, MOUSE, "first-press", { by: "H", at: NOON })],
-        ["Button removed: Mouse with five buttons, Wheel up."] => [mouse, Fitting::TakingOut.take_out(mouse, "#{MOUSE}/wheel-up")],
+          [mouse, made(mouse, "ready", device: MOUSE, step: "first-press", done: true)],
+        ["Button removed: Mouse with five buttons, Wheel up."] => [mouse, made(mouse, "take_out", id: "#{MOUSE}/wheel-up")],
         ["Mouse with five buttons, Back side button, tap: Ask for help."] =>
-          [mouse, Fitting::Edit.assign(mouse, button: "#{MOUSE}/back", gesture: "tap", action: HELP)],
-        ["For all buttons, tap gap: 450 ms."] => [mouse, mouse.with("timing" => { "tap_gap_ms" => 450 })]
+          [mouse, made(mouse, "assign", button: "#{MOUSE}/back", gesture: "tap", action: HELP)],
+        ["For all buttons, tap gap: 450 ms."] => [mouse, amended(mouse, "timing" => { "tap_gap_ms" => 450 })]
       }
     end
 
@@ -40,7 +40,7 @@ module Kippen
 
     def test_a_link_and_its_end
       two = with_devices("mouse-five", "mouse-five")
-      linked = Fitting::Copying.link(two, KINDS, from: MOUSE, to: "#{MOUSE}-2", mirror: false)
+      linked = made(two, "copy", from: MOUSE, to: "#{MOUSE}-2", mirror: false, lasting: true)
       assert_equal ["Mouse with five buttons 2 follows Mouse with five buttons."], words(two, linked)
       assert_equal ["Mouse with five buttons 2 no longer follows Mouse with five buttons."], words(linked, two)
     end

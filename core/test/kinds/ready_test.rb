@@ -20,8 +20,8 @@ module Kippen
 
     def heard(button, ms, at = LATER) = Kinds::Ready::Contact.new(button:, held_us: ms * 1000, at:)
 
-    def tick(fitting, step, version_at = NOON)
-      Fitting::DeviceEdits.mark_ready(fitting, fitting.devices.last.id, step, { by: "Hollis", at: version_at })
+    def tick(fitting, step, _version_at = NOON)
+      made(fitting, "ready", device: fitting.devices.last.id, step:, done: true)
     end
 
     def test_what_depends_on_another_step_waits_for_it
@@ -38,7 +38,7 @@ module Kippen
     def test_by_whom_and_when
       step = ready(tick(remote, "pair")).steps.first
       assert_equal ["done", "Hollis", NOON], [step.state, step.by, step.at]
-      assert_equal "open", states(Fitting::DeviceEdits.mark_ready(tick(remote, "pair"), "television-remote", "pair", nil))["pair"]
+      assert_equal "open", states(made(tick(remote, "pair"), "ready", device: "television-remote", step: "pair", done: false))["pair"]
     end
 
     def test_steps_differ_by_host_and_version
@@ -50,7 +50,7 @@ module Kippen
     def test_a_step_comes_back_when_the_version_changes
       done = tick(tick(remote(version: "2.0"), "pair"), "permission")
       assert_equal "done", states(done)["permission"]
-      changed = Fitting::DeviceEdits.change(done, "television-remote", { "version" => "2.1" }, at: NOON)
+      changed = made(done, "device", device: "television-remote", set: { "version" => "2.1" })
       step = ready(changed).steps.find { |one| one.id == "permission" }
       assert_equal ["open", "2.0"], [step.state, step.changed_from]
       assert_equal "done", states(changed)["pair"], "this one does not depend on the version"
@@ -63,7 +63,7 @@ module Kippen
     end
 
     def test_what_was_heard_before_the_version_changed_counts_no_more
-      changed = Fitting::DeviceEdits.change(remote, "television-remote", { "version" => "2.0" }, at: NOON)
+      changed = made(remote, "device", device: "television-remote", set: { "version" => "2.0" })
       assert_equal "open", states(changed, [heard("up", 80, "2026-11-25T11:59:59Z")])["first-press"]
       assert_equal "seen", states(changed, [heard("up", 80, LATER)])["first-press"]
     end

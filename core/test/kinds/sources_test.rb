@@ -29,18 +29,18 @@ module Kippen
       pad = with_devices("gamepad")
       assert_equal [["small-gamepad/lower", "kind"]], candidates(pad, "gamepad:1:button:0")
       assert_empty candidates(pad, "key:KeyG")
-      keyboard = Fitting::DeviceEdits.mark_ready(pad, "small-gamepad", "start-keyboard", { by: "H", at: NOON })
+      keyboard = made(pad, "ready", device: "small-gamepad", step: "start-keyboard", done: true)
       assert_equal [["small-gamepad/lower", "kind"]], candidates(keyboard, "key:KeyG")
       assert_empty candidates(keyboard, "gamepad:1:button:0")
     end
 
     def test_what_was_found_by_pressing_goes_before_what_the_kind_says
-      fitting = Fitting::DeviceEdits.add_button(with_devices("keyboard"), "keyboard", { "name" => "Red one", "kind" => "contact", "codes" => ["key:F2"] })
+      fitting = made(with_devices("keyboard"), "add_button", device: "keyboard", button: { "name" => "Red one", "kind" => "contact", "codes" => ["key:F2"] })
       assert_equal [["keyboard/red-one", "found"]], candidates(fitting, "key:F2")
     end
 
     def test_what_is_off_is_left_out
-      fitting = Fitting::DeviceEdits.change(with_devices("mouse-five"), "mouse-with-five-buttons", { "off" => true }, at: NOON)
+      fitting = made(with_devices("mouse-five"), "device", device: "mouse-with-five-buttons", set: { "off" => true })
       assert_empty candidates(fitting, "pointer:3")
     end
   end

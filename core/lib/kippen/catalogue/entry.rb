@@ -43,6 +43,9 @@ module Kippen
       # The only gestures that can carry it, or nil for all: what lasts as long as held needs a hold.
       def only(action) = @only || @asks.filter_map { |ask| ask.only(value(ask, action)) }.first
 
+      # Is this what a member is where nothing is said?
+      def usual?(member, value) = @members.key?(member) && !@members[member].usual.nil? && @members[member].usual == value
+
       def name_of(action) = fill(@called, action)
       def effect_of(action) = fill(@effect, action)
 

@@ -14,8 +14,8 @@ module Kippen
         @document = document
         @faults = faults
         @buttons = buttons
-        @modes = modes.map(&:id)
-        @places = places.map(&:id)
+        @modes = modes.to_set(&:id) << BASE
+        @places = places.to_set(&:id) << EVERYWHERE
       end
 
       def assignments
@@ -36,8 +36,8 @@ module Kippen
 
         button = known(item, "button", nil, @buttons, pointer)
         gesture = known(item, "gesture", nil, GESTURES, pointer)
-        mode = known(item, "mode", BASE, [BASE, *@modes], pointer)
-        place = known(item, "place", EVERYWHERE, [EVERYWHERE, *@places], pointer)
+        mode = known(item, "mode", BASE, @modes, pointer)
+        place = known(item, "place", EVERYWHERE, @places, pointer)
         action = action(item, gesture, pointer)
         at_once = flag(item, "at_once", pointer)
         off = flag(item, "off", pointer)
@@ -78,7 +78,7 @@ module Kippen
       def mode_named(action, how, pointer)
         if how == "clear"
           @faults.add("#{pointer}/action/mode", "clear names no mode") if action.key?("mode")
-        elsif !@modes.include?(action["mode"])
+        elsif action["mode"] == BASE || !@modes.include?(action["mode"])
           @faults.add("#{pointer}/action/mode", "unknown mode #{Faults.show(action["mode"])}")
         end
       end

@@ -2,15 +2,18 @@
 
 module Kippen
   class Fitting
-    # What is different between two fittings of one client, in words a person can check.
+    # What is different between two fittings of one client, in words a person can check. Told is
+    # every place where the documents differ, see Changes::Addresses: what has no sentence of its own
+    # is named.
     class Differences
+      ORDER = %w[client wants hosts modes places hands arrangements devices assignments timing button_timing links follow confirm_s].freeze
       LISTS = { "wants" => "Want", "hosts" => "Host", "modes" => "Mode", "places" => "Place", "hands" => "Stand-in hand",
-                "arrangements" => "Arrangement" }.freeze
-      # Members of a device that are told by name; its buttons are told one by one.
+                "arrangements" => "Arrangement", "devices" => "Device" }.freeze
+      # Members of a device that are told by name.
       DEVICE = { "name" => "name", "host" => "host", "on" => "seat", "version" => "version", "worked_with" => "worked with",
                  "mounting" => "mounting", "posture" => "posture", "variant" => "variant" }.freeze
-
-      WORDS = { true => "on", false => "off" }.freeze
+      # What goes along with another difference and is not told by itself.
+      SILENT = %w[version_at].freeze
 
       # catalogue – names the actions
       def initialize(before, after, catalogue)
@@ -19,120 +22,133 @@ module Kippen
         @catalogue = catalogue
       end
 
-      # [sentence…], empty where nothing differs
-      def words
-        [*client, *lists, *devices, *assignments, *timings, *links].uniq
+      # [sentence…], empty where nothing differs. only – tell these addresses alone
+      def words(only: nil)
+        changed = Changes::Addresses.changed(@before.document, @after.document)
+        changed = changed.slice(*only) if only
+        aside, rest = changed.partition { |address, _| address.first == "taken_out" }
+        told = rest.sort_by.with_index { |(address, _), index| [ORDER.index(address.first) || ORDER.size, index] }
+          .flat_map { |address, (one, other)| Array(sentence(address, one, other)) }.uniq
+        told.empty? && aside.any? ? ["What lies aside has changed."] : told
       end
 
       private
 
-      def client
-        one, other = [@before, @after].map { |fitting| fitting.document.fetch("client", {}) }
-        one == other ? [] : ["The client is now: #{other.values_at("name", "about").compact.join(", ")}."]
-      end
-
-      def lists
-        LISTS.flat_map do |member, word|
-          by_id(member) { |one, other| listed(word, one, other) }
+      def sentence(address, one, other)
+        member, *rest = address
+        case member
+        when "client" then client(rest)
+        when "devices" then device(rest, one, other)
+        when "hosts" then host(rest, one, other)
+        when *LISTS.keys then listed(LISTS[member], one[0], other[0])
+        when "assignments" then assignments(rest, one, other)
+        when "timing" then setting("For all buttons", rest, one, other, "as it is usual")
+        when "button_timing" then setting(button_words(rest[0]), rest.drop(1), one, other, "as for all")
+        when "links" then link(one[0], other[0])
+        else other_member(member, other)
         end
       end
 
-      # Yields what stood under an id before and what stands there now.
-      def by_id(member)
-        one, other = [@before, @after].map { |fitting| fitting.list(member).to_h { |item| [item["id"], item] } }
-        (one.keys | other.keys).flat_map { |id| one[id] == other[id] ? [] : Array(yield(one[id], other[id])) }
+      def other_member(member, slot)
+        case member
+        when "follow" then "What counts is what #{slot == ["focus"] ? "has the focus" : "the pointer is over"}."
+        when "confirm_s" then "Time to confirm: #{slot.empty? ? "as usual" : "#{slot[0]} seconds"}."
+        else "“#{member.slice(0, 60)}” has changed."
+        end
+      end
+
+      def client(rest)
+        return "“client” has changed." unless rest.size == 1 && %w[name about].include?(rest[0])
+
+        "The client is now: #{@after.document.fetch("client", {}).values_at("name", "about").compact.join(", ")}."
       end
 
       def listed(word, one, other)
         name = called(other || one)
         return "#{word} added: #{name}." unless one
-        return "#{word} removed: #{name}." unless other
 
-        told = settings(name, one.fetch("settings", {}), other.fetch("settings", {}), "its own")
-        one.except("settings") == other.except("settings") ? told : ["#{word} changed: #{name}.", *told]
+        other ? "#{word} changed: #{name}." : "#{word} removed: #{name}."
       end
 
-      def called(item) = item["name"] || item["what"] || item["id"]
+      def called(item) = shown(item["name"] || item["what"] || item["id"])
 
-      def devices = by_id("devices") { |one, other| one && other ? device(one, other) : listed("Device", one, other) }
+      def host((id, *rest), one, other)
+        return listed("Host", one[0], other[0]) if rest.empty?
 
-      def device(one, other)
-        name = called(other)
-        told = DEVICE.filter_map { |key, word| "#{name}, #{word}: #{shown(other[key])}." unless one[key] == other[key] }
-        told << "#{name} is switched #{other["off"] ? "off" : "on"}." unless !!one["off"] == !!other["off"]
-        told.concat(steps(name, one.fetch("ready", {}), other.fetch("ready", {})))
-        told.concat(settings(name, one.fetch("settings", {}), other.fetch("settings", {}), "its own"))
-        told.concat(buttons(name, one, other))
+        name = item(:hosts, id)
+        rest[0] == "settings" ? setting(name, rest.drop(1), one, other, "its own") : "Host changed: #{name}."
       end
 
-      def shown(value) = value.is_a?(Hash) ? value.values.join(", ") : value || "none"
+      def device((id, *rest), one, other)
+        return listed("Device", one[0], other[0]) if rest.empty?
 
-      def steps(name, one, other)
-        (one.keys | other.keys).filter_map do |step|
-          "#{name}, getting ready: #{step} is #{other[step] ? "done" : "not done"}." unless one[step] == other[step]
+        name = item(:devices, id)
+        case rest[0]
+        when "off" then switched(name, other)
+        when "ready" then "#{name}, getting ready: #{rest[1]} is #{other.empty? ? "not done" : "done"}."
+        when "settings" then setting(name, rest.drop(1), one, other, "its own")
+        when "timing" then setting(name, rest.drop(1), one, other, "as for all")
+        when "buttons" then button(name, id, rest.drop(1), one, other)
+        when *SILENT then nil
+        else "#{name}, #{DEVICE.fetch(rest[0], rest[0])}: #{shown(other[0])}."
         end
       end
 
-      def buttons(name, one, other)
-        before, after = [one, other].map { |device| device.fetch("buttons", []).to_h { |button| [button["id"], button] } }
-        (before.keys | after.keys).filter_map do |id|
-          next if before[id] == after[id]
+      def item(list, id) = called([@after, @before].filter_map { |fitting| fitting.list(list.to_s).find { |one| one["id"] == id } }.first || { "id" => id })
 
-          Array(listed("Button", before[id], after[id])).first.sub(": ", ": #{name}, ")
-        end
+      def switched(name, slot) = "#{name} is switched #{slot[0] ? "off" : "on"}."
+
+      def button(name, device, (id, field), one, other)
+        return "Buttons of #{name} have changed." unless id
+        return listed("Button", one[0], other[0]).sub(": ", ": #{name}, ") unless field
+
+        words = button_words("#{device}/#{id}")
+        field == "off" ? switched(words, other) : "Button changed: #{words}."
       end
 
-      def assignments
-        one, other = [@before, @after].map { |fitting| fitting.assignments.to_h { |item| [[item.button, item.gesture, item.place, item.mode], item] } }
-        (one.keys | other.keys).filter_map { |spot| assignment(spot, one[spot], other[spot]) }
+      def shown(value) = (value.is_a?(Hash) ? value.values.join(", ") : value || "none").to_s.slice(0, Limits::NAME_CHARACTERS)
+
+      def assignments(spot, one, other)
+        before, after = [one, other].map { |items| items.to_h { |item| [item["gesture"], item] } }
+        (before.keys | after.keys).filter_map { |gesture| before[gesture] == after[gesture] ? nil : assignment(gesture, spot, before[gesture], after[gesture]) }
       end
 
-      def assignment(spot, one, other)
-        return if one && other && [one.action, one.at_once, one.off, one.repeat] == [other.action, other.at_once, other.off, other.repeat]
+      def assignment(gesture, spot, one, other)
+        where = spot_words(gesture, spot)
+        return "#{where}: no longer #{named(one)}." unless other
 
-        where = spot_words(spot)
-        return "#{where}: #{named(other)}#{" (at once)" if other.at_once}#{" (switched off)" if other.off}." if other
-
-        "#{where}: no longer #{named(one)}."
+        "#{where}: #{named(other)}#{" (at once)" if other["at_once"]}#{" (switched off)" if other["off"]}."
       end
 
-      def named(assignment) = @catalogue.name(assignment.action, @after.button(assignment.button)&.builtin)
+      def named(item) = @catalogue.name(item["action"], (@after.button(item["button"]) || @before.button(item["button"]))&.builtin)
 
-      def spot_words((button, gesture, place, mode))
+      def spot_words(gesture, (button, place, mode))
         where = [button_words(button), Words::GESTURES.fetch(gesture)]
-        where << "in #{@after.place(place)&.name || place}" unless place == EVERYWHERE
-        where << "mode #{@after.mode(mode)&.name || mode}" unless mode == BASE
+        where << "in #{(@after.place(place) || @before.place(place))&.name || place}" unless place == EVERYWHERE
+        where << "mode #{(@after.mode(mode) || @before.mode(mode))&.name || mode}" unless mode == BASE
         where.join(", ")
       end
 
       def button_words(ref)
         fitting = @after.button(ref) ? @after : @before
         button = fitting.button(ref)
-        device = button && fitting.device(button.device)
-        button ? "#{device.name || device.id}, #{button.name || button.id}" : ref
-      end
-
-      def timings
-        common = settings("For all buttons", @before.document.fetch("timing", {}), @after.document.fetch("timing", {}))
-        one, other = [@before, @after].map { |fitting| fitting.document.fetch("button_timing", {}) }
-        common + (one.keys | other.keys).flat_map { |ref| settings(button_words(ref), one.fetch(ref, {}), other.fetch(ref, {})) }
+        button ? Words.button(fitting.device(button.device), button) : ref
       end
 
       # unset – how a value is told that is not there any more
-      def settings(whose, one, other, unset = "as for all")
-        (one.keys | other.keys).filter_map do |name|
-          next if one[name] == other[name]
+      def setting(whose, names, _one, other, unset)
+        return "#{whose}: settings have changed." unless names.size == 1
 
-          unit = name.end_with?("_ms") ? " ms" : ""
-          value = other.key?(name) ? "#{WORDS.fetch(other[name], other[name])}#{unit}" : unset
-          "#{whose}, #{name.delete_suffix("_ms").tr("_", " ")}: #{value}."
-        end
+        name = names[0]
+        value = { true => "on", false => "off" }.fetch(other[0], other[0])
+        told = other.empty? ? unset : "#{shown(value)}#{" ms" if name.end_with?("_ms")}"
+        "#{whose}, #{name.delete_suffix("_ms").tr("_", " ")}: #{told}."
       end
 
-      def links
-        one, other = [@before, @after].map { |fitting| fitting.links.map { |link| link.to_h.slice(:from, :to) } }
-        (other - one).map { |link| "#{device_name(link[:to])} follows #{device_name(link[:from])}." } +
-          (one - other).map { |link| "#{device_name(link[:to])} no longer follows #{device_name(link[:from])}." }
+      def link(one, other)
+        return "#{device_name(one["to"])} no longer follows #{device_name(one["from"])}." unless other
+
+        "#{device_name(other["to"])} follows #{device_name(other["from"])}#{", left and right exchanged" if other["mirror"]}."
       end
 
       def device_name(id) = (@after.device(id) || @before.device(id))&.name || id

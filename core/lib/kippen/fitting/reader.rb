@@ -42,22 +42,38 @@ module Kippen
         raise Invalid.at("/kippen", "is #{Faults.show(@document["kippen"])}, must be #{FORMAT.inspect}")
       end
 
-      # The defaults, and for each button what it changes of them.
+      # The defaults, then what holds for all, for a device, for a button: the closest goes before.
       def read_timings(buttons)
         common = settings("/timing", @document.fetch("timing", {}))
+        check_levels("/timing", common)
         own = @document.fetch("button_timing", {})
         unless own.is_a?(Hash)
           @faults.add("/button_timing", "must be an object")
           own = {}
         end
-        check_levels("/timing", common)
-        given = own.to_h { |ref, part| [ref, button_settings(ref, part, buttons, common)] }
-        buttons.transform_values { |button| Timing.from(given.fetch(button.ref, common)) }
+        of_devices = device_timings(common)
+        of_devices.default = common
+        given = own.to_h { |ref, part| [ref, button_settings(ref, part, buttons, of_devices)] }
+        made = Hash.new { |all, settings| all[settings] = Timing.from(settings) }.compare_by_identity
+        buttons.transform_values { |button| made[given.fetch(button.ref) { of_devices[button.device] }] }
       end
 
-      def button_settings(ref, part, buttons, common)
+      # { device => settings } of devices that have timing of their own. Faults of the list itself are told elsewhere.
+      def device_timings(common)
+        items = @document.fetch("devices", [])
+        return {} unless items.is_a?(Array)
+
+        timed = items.each_with_index.select { |item, _| item.is_a?(Hash) && item.key?("timing") }
+        timed.to_h { |item, index| [item["id"], merged("/devices/#{index}/timing", item["timing"], common)] }
+      end
+
+      def button_settings(ref, part, buttons, of_devices)
         pointer = "/button_timing/#{escape(ref)}"
         @faults.add(pointer, "unknown button") unless buttons.key?(ref)
+        merged(pointer, part, of_devices[buttons[ref]&.device])
+      end
+
+      def merged(pointer, part, common)
         merged = common.merge(settings(pointer, part))
         check_levels(pointer, merged)
         merged

@@ -8,7 +8,7 @@ module Kippen
                          "down-left" => "down-right", "down-right" => "down-left" }.freeze
 
       # [[Fitting::Button, Fitting::Button]…]
-      attr_reader :pairs
+      attr_reader :pairs, :from, :to
 
       # from, to – Fitting::Devices; mirror – left becomes right
       def initialize(kinds, from, to, mirror:)
@@ -16,7 +16,9 @@ module Kippen
         @mirror = mirror
         @from = from
         @to = to
-        @pairs = from.buttons.filter_map { |button| (other = partner(button)) && [button, other] }.freeze
+        # Each is a partner once, though several may have one name.
+        @free = to.buttons.to_a.dup
+        @pairs = from.buttons.filter_map { |button| (other = partner(button)) && [button, @free.delete(other)] }.freeze
       end
 
       # Buttons of the first device that have no match on the second.
@@ -30,16 +32,16 @@ module Kippen
 
       def same_kind(button)
         mirrored = @mirror && @kinds.button(@from, button)&.fetch("mirror", nil)
-        @to.buttons.find { |other| other.id == (mirrored || button.id) }
+        @free.find { |other| other.id == (mirrored || button.id) }
       end
 
       def by_role(button)
         role = @kinds.button(@from, button)&.fetch("role", nil) or return
         role = MIRRORED_ROLES.fetch(role, role) if @mirror
-        @to.buttons.find { |other| @kinds.button(@to, other)&.fetch("role", nil) == role }
+        @free.find { |other| @kinds.button(@to, other)&.fetch("role", nil) == role }
       end
 
-      def by_name(button) = @to.buttons.find { |other| button.name && other.name == button.name }
+      def by_name(button) = @free.find { |other| button.name && other.name == button.name }
     end
   end
 end

@@ -18,9 +18,10 @@ module Kippen
       attr_reader :now_us
 
       # recorder – is told what happened inside, for explanations; nil for speed
-      def initialize(fitting, recorder: nil)
+      # resolver – may be shared by engines of one fitting
+      def initialize(fitting, recorder: nil, resolver: Resolver.new(fitting))
         @fitting = fitting
-        @resolver = Resolver.new(fitting)
+        @resolver = resolver
         @recorder = recorder
         @follow_focus = fitting.follow == "focus"
         @hosts = fitting.hosts.to_h { |host| [host.id, HostState.new(@resolver.spot(""))] }

@@ -29,13 +29,13 @@ module Kippen
       attr_reader :button, :timing, :choice, :waits
 
       # place, mode – ids; resolver may be shared by many lanes of one fitting.
-      def initialize(fitting, button, place: Fitting::EVERYWHERE, mode: Fitting::BASE, resolver: Resolver.new(fitting))
+      def initialize(fitting, button, place: Fitting::EVERYWHERE, mode: Fitting::BASE, resolver: fitting.resolver)
         @fitting = fitting
         @button = button
         @place = place
         @mode = mode
         @timing = fitting.timing(button)
-        @choice = resolver.choice(button, mode, resolver.spot(Fitting::Edit.where(fitting, place)))
+        @choice = resolver.choice(button, mode, resolver.spot(fitting.where(place)))
         @waits = Waits.of(@choice, @timing)
       end
 
@@ -109,7 +109,8 @@ module Kippen
       end
 
       def live_chips
-        return [chip("builtin", nil)] if @choice.kind != :assigned
+        return [] if @choice.kind == :blocked
+        return [chip("builtin", nil)] if @choice.kind == :builtin
 
         assigned.map { |assignment| chip(assignment.gesture, assignment) }
       end
@@ -129,9 +130,7 @@ module Kippen
 
       # Kept but not in force: still shown, where it stands.
       def off_chips
-        off = @fitting.assignments.select do |a|
-          a.button == @button.ref && a.place == @place && a.mode == @mode && !assigned.include?(a)
-        end
+        off = @fitting.assigned(@button.ref).select { |a| a.place == @place && a.mode == @mode && !assigned.include?(a) }
         off.map do |a|
           Chip.new(gesture: a.gesture, stretch: STRETCH.fetch(a.gesture), wait: nil, origin: "here",
                    place: a.place, mode: a.mode, action: a.action, off: true)
@@ -151,7 +150,7 @@ module Kippen
       # Exact: the waits of a choice that has the gesture as well, beside those of today.
       def costs(gesture)
         later = Waits.of(with(gesture), @timing)
-        today = @choice.kind == :assigned ? @waits : { "tap" => @waits.fetch("builtin") }
+        today = @waits.transform_keys("builtin" => "tap")
         today.filter_map { |name, wait| [name, wait, later.fetch(name)] if later.fetch(name) != wait }
       end
 
@@ -159,7 +158,7 @@ module Kippen
         assignment = Fitting::Assignment.new(gesture:, action: {})
         choice = @choice.dup
         choice.kind = :assigned
-        choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: {}) if @choice.kind != :assigned
+        choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: {}) if @choice.kind == :builtin
         if gesture == "long_press"
           choice.long = assignment
         else

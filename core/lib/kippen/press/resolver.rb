@@ -26,6 +26,12 @@ module Kippen
 
       REMEMBERED = 4_096
 
+      # [[mode, place]…] in the order in which they are looked at. otherwise – of the mode
+      def self.layers(mode, otherwise, places)
+        modes = mode != Fitting::BASE && otherwise == "base" ? [mode, Fitting::BASE] : [mode]
+        modes.product(places)
+      end
+
       def initialize(fitting)
         @fitting = fitting
         @places = fitting.places.reject(&:off).to_h { |place| [[place.app, place.part], place.id] }
@@ -90,9 +96,7 @@ module Kippen
 
       def layers(button, mode, spot)
         by_spot = @live[button.ref] or return []
-        modes = [mode]
-        modes << Fitting::BASE if mode != Fitting::BASE && @otherwise[mode] == "base"
-        modes.flat_map { |id| spot.places.filter_map { |place| by_spot[[id, place]] } }
+        Resolver.layers(mode, @otherwise[mode], spot.places).filter_map { |layer| by_spot[layer] }
       end
 
       def otherwise(mode) = @otherwise[mode] == "nothing" ? BLOCKED : BUILTIN

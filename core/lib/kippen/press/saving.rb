@@ -6,6 +6,7 @@ module Kippen
     # another process too. Outcomes that haven't been taken are not part of it.
     module Saving
       FORMAT = "press-state/1"
+      REST = "press-rest/1"
       CONTACT = %i[closed began_us opened_us verdict bounce_ref].freeze
       BURST = %i[mode began_us closed state count last_start_us last_release_us repeat_us repeats told].freeze
 
@@ -29,7 +30,35 @@ module Kippen
         self
       end
 
+      # What goes on from a moment of rest (nothing down, nothing waiting), as plain JSON values, whatever
+      # becomes of the fitting: where pointer and focus are, modes taken for the next press or until
+      # changed, from when the bounce guards count. nil where it is no such moment.
+      def rest
+        return unless @contacts.none? { |contact| contact.closed || contact.opened_us || contact.burst } && @hosts.each_value.all? { |host| host.held.empty? }
+
+        { "kippen" => REST, "now_us" => @now_us,
+          "hosts" => @hosts.transform_values { |host| save_host(host, []).except("held") },
+          "bounce" => @contacts.select(&:bounce_ref).to_h { |contact| [contact.button.ref, contact.bounce_ref] } }
+      end
+
+      # Goes on from what #rest gave, on any fitting of the same client: what is no more is passed
+      # over. For an engine that is new.
+      def go_on(rest)
+        raise Error, "this is no moment of rest: #{Faults.show(rest["kippen"])}" unless rest["kippen"] == REST
+
+        @now_us = rest.fetch("now_us")
+        rest.fetch("hosts").each { |id, saved| go_on_host(@hosts[id], saved) if @hosts.key?(id) }
+        @contacts.each { |contact| contact.bounce_ref = rest.fetch("bounce")[contact.button.ref] }
+        self
+      end
+
       private
+
+      def go_on_host(host, saved)
+        resume_host(host, saved.merge("held" => []), [])
+        host.latched = nil unless host.latched && @fitting.mode(host.latched)
+        host.locked = nil unless host.locked && @fitting.mode(host.locked)
+      end
 
       def hold_of(contact) = contact.burst&.origin.then { |origin| origin unless origin == :latch }
 

@@ -13,24 +13,57 @@ module Kippen
 
       # touches and rows in order; choice, mode, spot – what the burst took when it began
       # origin – where the mode came from: "held", "latch", or nil for locked and base
-      Story = Struct.new(:button, :touches, :rows, :choice, :mode, :origin, :spot, :over, keyword_init: true) do
+      # repeats – of those that are only counted
+      Story = Struct.new(:button, :touches, :rows, :choice, :mode, :origin, :spot, :over, :repeats, keyword_init: true) do
         def began_us = touches.first.began_us
         # From when on nothing of it changed.
         def settled_us = [*touches.map { |touch| touch.ended_us || touch.began_us }, *rows.map { |row| row.outcome.at_us }].max
         def presses = touches.select { |touch| %w[press beyond].include?(touch.verdict) }
       end
 
+      # Of a story that never ends, the touches and drop-outs that are kept.
+      MOST_KEPT = 200
+
       attr_reader :stories
 
-      def initialize
+      # brief – repeats are counted, not kept, and of a story without end only so much: for what is
+      # saved from message to message
+      def initialize(brief: false)
+        @brief = brief
         @stories = []
         @touch = {}
         @open = {}
+        @down = {}
+      end
+
+      # The stories that are over, in the order they began; they are kept no longer.
+      def take_over
+        over, @stories = @stories.partition(&:over)
+        over
+      end
+
+      # What is not over yet, as plain JSON values.
+      def save
+        { "open" => @open.map { |index, story| [index, SavedStories.save(story)] },
+          "touches" => @down.keys.map { |index| [index, @open[index]&.touches&.last.equal?(@touch[index]) ? nil : SavedStories.save_touch(@touch[index])] } }
+      end
+
+      # Takes up what #save gave, on the same fitting; for one that is new.
+      def resume(saved, fitting, resolver)
+        saved.fetch("open").each do |index, story|
+          @stories << (@open[index] = SavedStories.read(story, fitting.buttons[index], resolver))
+        end
+        saved.fetch("touches").each do |index, touch|
+          @down[index] = true
+          @touch[index] = touch ? SavedStories.read_touch(touch) : @open.fetch(index).touches.last
+        end
+        self
       end
 
       def closed(contact, time_us)
         bounce = [time_us - contact.bounce_ref, contact.bounce_guard] if contact.bounce_ref && contact.bounce_guard.positive?
         touch = @touch[contact.index] = Touch.new(began_us: time_us, gaps: [], verdict: "pending", bounce:, brush_us: contact.brush_guard)
+        @down[contact.index] = true
         @open[contact.index] ? nil : tell(contact, touch)
       end
 
@@ -40,6 +73,7 @@ module Kippen
       def bridged(contact, from_us, to_us)
         touch = @touch[contact.index]
         touch.gaps << [from_us, to_us]
+        shorten(touch.gaps)
         touch.ended_us = nil
       end
 
@@ -48,10 +82,16 @@ module Kippen
         touch.verdict = "press"
         touch.known_us = time_us
         story = @open[contact.index]
-        story.touches << touch if story && !story.touches.last.equal?(touch)
+        return if story.nil? || story.touches.last.equal?(touch)
+
+        story.touches << touch
+        shorten(story.touches)
       end
 
-      def release_known(contact, _began, ended, _time_us) = @touch[contact.index].ended_us = ended
+      def release_known(contact, _began, ended, _time_us)
+        @down.delete(contact.index)
+        @touch[contact.index].ended_us = ended
+      end
 
       def notch(contact, time_us)
         touch = @touch[contact.index] = Touch.new(began_us: time_us, ended_us: time_us, gaps: [], verdict: "press", known_us: time_us)
@@ -76,11 +116,18 @@ module Kippen
         story = open if open&.touches&.last.equal?(touch)
         story ||= add(contact, touch)
         story.rows << Row.new(outcome, outcome.reason.to_sym)
+        shorten(story.rows)
         over(contact, nil) if story.equal?(open) && outcome.reason != "beyond"
         story.over = true unless story.equal?(open)
       end
 
-      def decided(contact, _burst, outcome, why) = @open[contact.index].rows << Row.new(outcome, why)
+      def decided(contact, _burst, outcome, why)
+        story = @open[contact.index]
+        return story.repeats += 1 if @brief && outcome.phase == "repeat"
+
+        story.rows << Row.new(outcome, why)
+        shorten(story.rows)
+      end
 
       def over(contact, _burst)
         @open.delete(contact.index)&.over = true
@@ -88,10 +135,15 @@ module Kippen
 
       private
 
+      # The first and the last tell what it is about.
+      def shorten(list)
+        list.delete_at(MOST_KEPT / 2) if @brief && list.size > MOST_KEPT
+      end
+
       def tell(contact, touch) = @open[contact.index] = add(contact, touch)
 
       def add(contact, touch)
-        story = Story.new(button: contact.button, touches: [touch], rows: [], over: false)
+        story = Story.new(button: contact.button, touches: [touch], rows: [], over: false, repeats: 0)
         @stories << story
         story
       end

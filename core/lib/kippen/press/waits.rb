@@ -14,9 +14,10 @@ module Kippen
       end
 
       # Takes a Resolver::Choice and a Timing; returns { gesture => Wait } for what is
-      # assigned, { "builtin" => Wait } where nothing is.
+      # assigned, { "builtin" => Wait } where nothing is, {} where the mode switches it off.
       def self.of(choice, timing)
-        return { "builtin" => known(timing) } if choice.kind != :assigned
+        return {} if choice.kind == :blocked
+        return { "builtin" => known(timing) } if choice.kind == :builtin
 
         waits = {}
         waits["tap"] = tap(choice, timing) if choice.tap

@@ -1,7 +1,7 @@
 import { Button, Radio, Select } from 'antd'
 import { useState } from 'react'
 import type { Action, ButtonFacts, Change, Desk, Device } from '../../shared/api'
-import { useWholeActions, useArrangements, useChange, useDevices, usePreview } from '../../shared/fitting'
+import { useWholeActions, useArrangements, useFormChange, useDevices, usePreview } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import { WhatChanges } from '../assign'
 import { Moves } from '../confirm'
@@ -60,10 +60,10 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
   const [seconds, setSeconds] = useState(desk.confirm_s)
   const actions = useWholeActions()
   const buttons = useDevices(desk.id).data?.devices.find((one) => one.id === device)?.buttons ?? []
-  const { change: save, busy } = useChange()
+  const { change: save, busy, openedOn, catchUp } = useFormChange()
   const on = devices.find((one) => one.id === device)
   const change = changeFor(chosen, device, answers, (id) => actions.find((one) => one.id === id)?.action)
-  const preview = usePreview(desk.id, change, desk.revision.number)
+  const preview = usePreview(desk.id, change, openedOn)
   const moves = preview.data?.moves ?? []
   const left = preview.data?.left_out ?? []
   const put = async () => {
@@ -131,13 +131,19 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
               ))}
             </section>
           )}
-          <WhatChanges preview={preview.data} refusal={preview.error} />
+          <WhatChanges
+            preview={preview.data}
+            refusal={preview.error}
+            working={preview.working}
+            besides={false}
+            onCatchUp={catchUp}
+          />
           <Moves moves={moves} seconds={seconds} onSeconds={setSeconds} />
         </>
       )}
       <Button
         type="primary"
-        disabled={!change || preview.isError || !preview.data || preview.data.words.length === 0 || busy}
+        disabled={!change || !preview.data || preview.data.words.length === 0 || busy}
         onClick={() => void put()}
       >
         {change ? `Put it on ${on?.name ?? ''}` : 'Say the rest first'}

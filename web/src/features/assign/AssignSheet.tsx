@@ -1,7 +1,7 @@
 import { Button, Checkbox, Input } from 'antd'
 import { useEffect, useReducer, useRef, useState } from 'react'
 import type { Change, Desk } from '../../shared/api'
-import { useActions, useChange, useLanes, usePreview, type Spot } from '../../shared/fitting'
+import { useActions, useFormChange, useLanes, usePreview, type Spot } from '../../shared/fitting'
 import { useEscape } from '../../shared/ui'
 import { Moves } from '../confirm'
 import { ActionFacts } from './ActionFacts'
@@ -32,7 +32,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   const { button, also = [] } = chosen
   const actions = useActions()
   const lanes = useLanes(desk.id, spot)
-  const { change: save, busy } = useChange()
+  const { change: save, busy, openedOn, catchUp } = useFormChange()
   const search = useRef<HTMLInputElement>(null)
   const [now, step] = useReducer(assigning, chosen.gesture, nothingYet)
   const [words, setWords] = useState('')
@@ -54,7 +54,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   )?.system
   const buttons = [button, ...also].map((one) => one.ref)
   const change = changeOf(now, buttons, spot)
-  const preview = usePreview(desk.id, change, desk.revision.number)
+  const preview = usePreview(desk.id, change, openedOn)
   const cautions = (lane?.cautions ?? []).filter((one) => one.gesture === null || one.gesture === gesture)
   const barred = also.length === 0 && cautions.some((one) => one.bars)
   // While nothing is chosen the choice of the tap is that of the lane as it is.
@@ -146,13 +146,20 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
       {tapChoice && gesture !== 'long_press' && gesture !== 'hold' && (
         <TapChoice choice={tapChoice} onChoose={(atOnce) => step({ do: 'at-once', atOnce })} />
       )}
-      {change && <WhatChanges preview={preview.data} refusal={preview.error} />}
+      {change && (
+        <WhatChanges
+          preview={preview.data}
+          refusal={preview.error}
+          working={preview.working}
+          onCatchUp={catchUp}
+        />
+      )}
       <Moves moves={moves} seconds={seconds} onSeconds={setSeconds} />
       <div className={styles.foot}>
         <Button
           type="primary"
           block
-          disabled={!change || preview.isError || barred || busy}
+          disabled={!change || !preview.data || barred || busy}
           onClick={() => {
             if (change) void commit(change, picked?.name ?? (now.atOnce ? 'acts at once' : 'waits'))
           }}

@@ -1,12 +1,12 @@
 import { Button, Input } from 'antd'
 import { useState, type FormEvent } from 'react'
 import type { Button as ButtonData } from '../../shared/api'
-import { useChange } from '../../shared/fitting'
+import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 
 /** Another name, and what is printed on it. */
 export function RenameSheet({ button, onClose }: { button: ButtonData; onClose: () => void }) {
-  const { change, busy } = useChange()
+  const { change, busy } = useFormChange()
   const [name, setName] = useState(button.name)
   const [print, setPrint] = useState(button.print)
   const onSubmit = async (event: FormEvent) => {

@@ -1,13 +1,24 @@
-import type { Preview } from '../../shared/api'
-import { GestureMark } from '../../shared/ui'
+import { Button } from 'antd'
+import { Refused, type Preview } from '../../shared/api'
+import { BothSides, GestureMark } from '../../shared/ui'
 import styles from './assign.module.css'
 
 type Touched = Preview['buttons'][number]
 
 /** What a change does, as the core works it out: every wait, what is displaced, whom it serves. */
-export function WhatChanges(props: { preview: Preview | undefined; refusal: Error | null }) {
-  const { preview, refusal } = props
-  if (refusal) return <p role="alert">{refusal.message}</p>
+export function WhatChanges(props: {
+  preview: Preview | undefined
+  refusal: Error | null
+  /** Not known yet: what is shown belongs to nothing else. */
+  working?: boolean
+  /** Whether what is left out and must be known is shown here too. */
+  besides?: boolean
+  /** Goes on in view of a revision that somebody else saved. */
+  onCatchUp?: (revision: number) => void
+}) {
+  const { preview, refusal, working = false, besides = true, onCatchUp } = props
+  if (refusal) return <Refusal refusal={refusal} onCatchUp={onCatchUp} />
+  if (working) return <p className={styles.working}>Working out what it changes …</p>
   if (!preview) return null
   const several = preview.buttons.length > 1
   return (
@@ -15,6 +26,11 @@ export function WhatChanges(props: { preview: Preview | undefined; refusal: Erro
       <h3>What this changes</h3>
       {preview.buttons.map((touched) => (
         <OneButton key={touched.lane.button.ref} touched={touched} named={several} />
+      ))}
+      {(besides ? [...preview.left_out, ...preview.notes] : []).map((words) => (
+        <p key={words} className={styles.displaced}>
+          {words}
+        </p>
       ))}
       {preview.serves.map((want) => (
         <p key={want} className={styles.serves}>
@@ -26,6 +42,22 @@ export function WhatChanges(props: { preview: Preview | undefined; refusal: Erro
           No longer serves the want “{want}”.
         </p>
       ))}
+    </section>
+  )
+}
+
+/** Why it can’t be; where somebody else changed the same meanwhile, both sides and the way on. */
+function Refusal(props: { refusal: Error; onCatchUp: ((revision: number) => void) | undefined }) {
+  const { refusal, onCatchUp } = props
+  const { newest, theirs = [], mine = [] } = refusal instanceof Refused ? refusal.problem : {}
+  if (!newest || !onCatchUp) return <p role="alert">{refusal.message}</p>
+  return (
+    <section role="alert" className={styles.changes}>
+      <p>
+        {newest.author} saved revision {newest.number} in between, and changed the same.
+      </p>
+      <BothSides author={newest.author} theirs={theirs} mine={mine} />
+      <Button onClick={() => onCatchUp(newest.number)}>Go on, on top of it</Button>
     </section>
   )
 }

@@ -43,15 +43,14 @@ export function BenchProvider({ client, buttons, children }: Props) {
   )
   const { elsewhere, look } = useElsewhere(showView)
   useNews(client, (stream) => {
-    if (!sender.current?.writes(stream)) void look(stream)
+    if (!sender.current?.writes(stream) && !aside.current?.writes(stream)) void look(stream)
   })
 
   const listenerId = listener.id
-  const begin = useCallback(
-    (raw: boolean) => {
-      if (!listenerId) return false
-      sender.current?.close()
-      sender.current = new StreamSender({
+  const ended = useRef<() => void>(() => undefined)
+  const newSender = useCallback(
+    (raw: boolean, listenerId: string) =>
+      new StreamSender({
         begin: async () =>
           (
             await must(
@@ -70,11 +69,28 @@ export function BenchProvider({ client, buttons, children }: Props) {
           ),
         onView,
         onTrouble: setTrouble,
+        onEnd: () => ended.current(),
         nowMs: () => performance.now(),
-      })
+      }),
+    [onView],
+  )
+  const begin = useCallback(
+    (raw: boolean) => {
+      if (!listenerId) return false
+      sender.current?.close()
+      sender.current = newSender(raw, listenerId)
       return true
     },
-    [listenerId, onView],
+    [listenerId, newSender],
+  )
+  const aside = useRef<StreamSender>(undefined)
+  const pressAside = useCallback(
+    (button: string, heard: Heard) => {
+      if (!listenerId) return
+      aside.current ??= newSender(false, listenerId)
+      aside.current.hear(button, heard)
+    },
+    [listenerId, newSender],
   )
   const start = useCallback(() => {
     if (!begin(false)) return
@@ -95,7 +111,17 @@ export function BenchProvider({ client, buttons, children }: Props) {
     announce('Not listening.')
   }, [announce])
 
-  useEffect(() => () => sender.current?.close(), [])
+  // Nothing is heard any more: then it must not say that it listens.
+  useEffect(() => {
+    ended.current = stop
+  }, [stop])
+  useEffect(
+    () => () => {
+      sender.current?.close()
+      aside.current?.close()
+    },
+    [],
+  )
 
   const { bindings, rebind } = listener
   const bind = useCallback((button: Button) => setMode({ kind: 'binding', button }), [])
@@ -190,6 +216,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
       bind,
       bindTo,
       unbind,
+      pressAside,
     }),
     [
       mode,
@@ -211,6 +238,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
       bind,
       bindTo,
       unbind,
+      pressAside,
     ],
   )
   return <BenchContext.Provider value={state}>{children}</BenchContext.Provider>

@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react'
 import type { BenchView, Button } from '../../shared/api'
 import type { FoundSource } from './found'
+import type { Heard } from './hearing'
 import { QUIET, type Live, type LiveByButton } from './live'
 import type { ShownTile } from './tiles'
 
@@ -32,6 +33,8 @@ export interface BenchState {
   /** Says what a source stands for: on this browser, or on another listener. */
   bindTo: (source: string, button: Button, listener?: string) => void
   unbind: (button: Button) => void
+  /** Sends a press that was heard though the bench does not listen. */
+  pressAside: (button: string, heard: Heard) => void
 }
 
 export const BenchContext = createContext<BenchState | undefined>(undefined)

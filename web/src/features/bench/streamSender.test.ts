@@ -19,15 +19,17 @@ interface Bench {
   sent: Message[][]
   views: BenchView[]
   troubles: (string | undefined)[]
+  ends: string[]
   begun: () => number
 }
 
 /** A sender whose server answers in turn with what is given, then with all it has. */
-function bench(...answers: (Partial<BenchView> | Error)[]): Bench {
+function bench(...answers: (Partial<BenchView> | Error | Promise<BenchView>)[]): Bench {
   const sent: Message[][] = []
   const views: BenchView[] = []
   const troubles: (string | undefined)[] = []
   const known = new Set<number>()
+  const ends: string[] = []
   const begin = vi.fn(() => Promise.resolve('s1'))
   const sender = new StreamSender({
     begin,
@@ -35,14 +37,16 @@ function bench(...answers: (Partial<BenchView> | Error)[]): Bench {
       sent.push(messages)
       const answer = answers.shift() ?? {}
       if (answer instanceof Error) return Promise.reject(answer)
+      if (answer instanceof Promise) return answer
       messages.forEach((message) => known.add(message.number))
       return Promise.resolve(view(known.size, answer))
     },
     onView: (one) => views.push(one),
     onTrouble: (words) => troubles.push(words),
+    onEnd: (words) => ends.push(words),
     nowMs: () => Date.now(),
   })
-  return { sender, sent, views, troubles, begun: () => begin.mock.calls.length }
+  return { sender, sent, views, troubles, ends, begun: () => begin.mock.calls.length }
 }
 
 const settle = (ms = 0) => vi.advanceTimersByTimeAsync(ms)
@@ -107,35 +111,53 @@ describe('StreamSender', () => {
     expect(troubles[0]).toBe('no /messages/0: unknown')
   })
 
-  it('gives up where it is not said what is wrong', async () => {
-    const { sender, sent } = bench(refused(404))
+  it.each([403, 404])('says that it has ended where it is not said what is wrong: %d', async (status) => {
+    const { sender, sent, ends } = bench(refused(status))
     sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
     await settle(2000)
-    expect(sent).toHaveLength(1)
+    expect([sent.length, ends]).toEqual([1, ['no']])
   })
 
-  it('begins a new stream where one is full, numbered anew', async () => {
-    const { sender, sent, begun } = bench({}, refused(429))
+  it('goes on in a new stream where the old one is no more, numbered anew', async () => {
+    const { sender, sent, begun, ends } = bench({}, refused(404))
     sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
     await settle()
     sender.hear('phone/edge', { edge: 'up', timeMs: 2 })
     await settle(600)
     expect(sent.map((messages) => messages.map((message) => message.number))).toEqual([[1], [2], [1]])
-    expect(begun()).toBe(2)
+    expect([begun(), ends]).toEqual([2, []])
   })
 
-  it('begins a new stream in a pause once one is long', async () => {
+  it('takes an answer of the stream that was left for nothing: no press of the new one is eaten', async () => {
+    let answerLate: (view: BenchView) => void = () => undefined
+    const { sender, sent, views } = bench(
+      {},
+      new Promise<BenchView>((resolve) => {
+        answerLate = resolve
+      }),
+      refused(404),
+    )
+    sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
+    await settle()
+    sender.hear('phone/edge', { edge: 'up', timeMs: 2 })
+    sender.hear('phone/edge', { edge: 'down', timeMs: 3 })
+    await settle()
+    answerLate(view(99, { stream: 'another', heard_through: 99 }))
+    await settle(2000)
+    expect(sent.at(-1)?.map((message) => message.kind)).toEqual(['up', 'down'])
+    expect(views.map((one) => one.received)).not.toContain(99)
+  })
+
+  it('keeps one stream however long it gets', async () => {
     const { sender, begun } = bench()
     for (let press = 0; press < 300; press += 1) {
       sender.hear('phone/edge', { edge: 'down', timeMs: press * 100 })
       sender.hear('phone/edge', { edge: 'up', timeMs: press * 100 + 50 })
       await settle()
     }
-    expect(begun()).toBe(1)
-    sender.hear('phone/edge', { edge: 'down', timeMs: 29_950 + 3001 })
-    sender.hear('phone/edge', { edge: 'up', timeMs: 40_000 })
+    sender.hear('phone/edge', { edge: 'down', timeMs: 90_000 })
     await settle()
-    expect(begun()).toBe(2)
+    expect(begun()).toBe(1)
   })
 
   it('leaves an answer that knows less than one before', async () => {

@@ -3,10 +3,6 @@ import type { Heard } from './hearing'
 
 const RETRY_MS = 500
 const MOST_AT_ONCE = 200
-/** A stream this long makes room for another at the next pause. */
-const LONG_STREAM = 400
-/** A pause longer than any guard looks back. */
-const PAUSE_MS = 3000
 
 /** What a sender needs of an answer; a joined listener is told no more. */
 export type Ack = Pick<BenchView, 'stream' | 'received' | 'heard_through' | 'next_us'>
@@ -17,6 +13,8 @@ export interface SenderPorts<Answer extends Ack> {
   onView: (view: Answer) => void
   /** In words what goes wrong just now, or undefined when all is well again. */
   onTrouble: (words: string | undefined) => void
+  /** Nothing can be sent any more, and why: whoever listens is told that nothing is heard. */
+  onEnd: (words: string) => void
   nowMs: () => number
 }
 
@@ -32,10 +30,9 @@ export class StreamSender<Answer extends Ack = BenchView> {
   private received = -1
   private sentThrough = 0
   private onItsWay = 0
-  private lastMs = 0
-  private waits = false
   private readonly down = new Set<string>()
   private finished = false
+  private closed = false
   private retry: ReturnType<typeof setTimeout> | undefined
   private tell: ReturnType<typeof setTimeout> | undefined
 
@@ -43,8 +40,6 @@ export class StreamSender<Answer extends Ack = BenchView> {
 
   /** source – a button, or of a raw stream what was heard. */
   hear(source: string, { edge, level, timeMs }: Pick<Heard, 'edge' | 'level' | 'timeMs'>): void {
-    if (this.number >= LONG_STREAM && this.atRest(timeMs)) this.beginAnew()
-    this.lastMs = timeMs
     if (edge === 'down' || (level ?? 0) > 0) this.down.add(source)
     else this.down.delete(source)
     const value = level === undefined ? {} : { value: String(level) }
@@ -72,14 +67,10 @@ export class StreamSender<Answer extends Ack = BenchView> {
   /** Gives up at once. */
   close(): void {
     this.finished = true
+    this.closed = true
     clearTimeout(this.tell)
     clearTimeout(this.retry)
     this.kept = []
-  }
-
-  /** Nothing is down, nothing is waited for, nothing is on its way, and it has been so for a while. */
-  private atRest(timeMs: number): boolean {
-    return this.down.size === 0 && this.kept.length === 0 && !this.waits && timeMs - this.lastMs > PAUSE_MS
   }
 
   private add(message: Omit<Message, 'number'>): void {
@@ -105,6 +96,8 @@ export class StreamSender<Answer extends Ack = BenchView> {
       return this.failed(error, messages)
     }
     this.onItsWay -= 1
+    // An answer of a stream that was left, or after the end, is nobody's.
+    if (view.stream !== this.id || this.closed) return
     this.ports.onTrouble(undefined)
     this.take(view)
   }
@@ -121,7 +114,6 @@ export class StreamSender<Answer extends Ack = BenchView> {
   }
 
   private planTell(nextUs: number | null): void {
-    this.waits = nextUs !== null
     clearTimeout(this.tell)
     if (nextUs === null || (this.finished && this.down.size > 0)) return
     const left = nextUs / 1000 - this.ports.nowMs()
@@ -129,16 +121,22 @@ export class StreamSender<Answer extends Ack = BenchView> {
   }
 
   private failed(error: unknown, messages: Message[]): void {
+    if (this.closed) return
     const status = error instanceof Refused ? error.status : 0
-    if (status === 429) return this.beginAnew()
+    // The stream is no more (nothing is kept for ever): what is kept goes into a new one, once.
+    if (status === 404 && this.received >= 0) return this.beginAnew()
     if (status === 0 || status >= 500) {
       this.stream = this.received < 0 ? undefined : this.stream
       this.ports.onTrouble('Kippen’s server does not answer. Presses are kept and sent again.')
       return this.retryLater()
     }
-    this.ports.onTrouble(error instanceof Error ? error.message : 'A press could not be taken.')
+    const words = error instanceof Error ? error.message : 'A press could not be taken.'
+    this.ports.onTrouble(words)
     const refused = refusedOf(error, messages)
-    if (refused.size === 0) return this.close()
+    if (refused.size === 0) {
+      this.close()
+      return this.ports.onEnd(words)
+    }
     // The numbers must follow on each other: where a message can't be, the time is told instead.
     this.kept = this.kept.map((one) =>
       refused.has(one) ? { number: one.number, source: '', kind: 'told', t_us: one.t_us } : one,
@@ -146,14 +144,14 @@ export class StreamSender<Answer extends Ack = BenchView> {
     void this.flush()
   }
 
-  /** The stream is full: what is kept goes into a new one. */
   private beginAnew(): void {
     this.kept = this.kept.map((message, index) => ({ ...message, number: index + 1 }))
     this.number = this.kept.length
     this.sentThrough = 0
     this.received = -1
+    this.id = undefined
     this.stream = undefined
-    if (this.kept.length > 0) this.retryLater()
+    this.retryLater()
   }
 
   private retryLater(): void {

@@ -1,7 +1,7 @@
 import { Button } from 'antd'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
-import { api, must, type Desk } from '../../shared/api'
+import { api, must, PAGE, type Desk } from '../../shared/api'
 import { ofTheFitting } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { useAnnounce } from '../../shared/ui'
@@ -9,12 +9,30 @@ import { useHeardAnyway } from '../bench'
 import styles from './confirm.module.css'
 
 type Confirm = NonNullable<Desk['confirm']>
+/** A server that does not answer is asked again after so long. */
+const ASK_AGAIN_MS = 2000
 
 /** The button one confirms with was changed: the one that has the job now confirms it, in time. */
 export function ConfirmBar({ desk }: { desk: Desk }) {
   const mayChange = useMayChange()
+  useHowItEnded(desk)
   if (!desk.confirm || !mayChange) return null
   return <Waiting key={desk.confirm.revision} client={desk.id} confirm={desk.confirm} />
+}
+
+/** When nothing is to be confirmed any more: was it confirmed, or is it gone? */
+function useHowItEnded({ confirm, revision }: Desk) {
+  const announce = useAnnounce()
+  const last = useRef<number>(undefined)
+  useEffect(() => {
+    if (!confirm && last.current !== undefined)
+      announce(
+        last.current === revision.number
+          ? 'Confirmed: the change stays.'
+          : 'There is nothing to confirm any more.',
+      )
+    last.current = confirm ? revision.number : undefined
+  }, [confirm, revision.number, announce])
 }
 
 function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
@@ -22,8 +40,11 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
   const announce = useAnnounce()
   const [heard, setHeard] = useState('')
   const heading = useRef<HTMLHeadingElement>(null)
-  // Time runs: wherever the focus was, it comes here.
-  useEffect(() => heading.current?.focus(), [])
+  const mine = confirm.page === PAGE
+  // Time runs: to whoever made the change the focus comes; nobody else is torn out of what they do.
+  useEffect(() => {
+    if (mine) heading.current?.focus()
+  }, [mine])
   const names = confirm.buttons.map((button) => button.name).join(' or ')
   const anew = useCallback(
     () => Promise.all(ofTheFitting.map((key) => queries.invalidateQueries({ queryKey: [key] }))),
@@ -31,27 +52,28 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
   )
   const left = useLeft(confirm.left_ms, anew)
 
-  const tell = useCallback(
-    async (body: { source: string } | { take_back: true }) => {
+  const tell = async (body: { more_time: true } | { take_back: true }) => {
+    try {
       const answer = await must(
         api.POST('/api/clients/{client}/confirmations', { params: { path: { client } }, body }),
       )
       announce(answer.words)
       setHeard(answer.words)
-      if (answer.state !== 'waiting') await anew()
-    },
-    [client, announce, anew],
-  )
+      await anew()
+    } catch (error) {
+      const why = error instanceof Error ? error.message : ''
+      setHeard(`That did not reach Kippen: it is not known whether anything was changed. ${why}`)
+    }
+  }
   useHeardAnyway(
     confirm.sources,
     confirm.buttons.map((button) => button.ref),
-    (source) => void tell({ source }),
+    () => setHeard('Heard.'),
   )
-  useEffect(() => {
-    announce(
-      `Press ${names} to keep the change. It is taken back in ${String(Math.ceil(confirm.left_ms / 1000))} seconds.`,
-    )
-  }, [announce, names, confirm.left_ms])
+  const [announced] = useState(
+    `Press ${names} to keep the change. It is taken back in ${String(Math.ceil(confirm.left_ms / 1000))} seconds.`,
+  )
+  useEffect(() => announce(announced), [announce, announced])
 
   return (
     <section className={styles.bar} aria-labelledby="confirm-title">
@@ -64,7 +86,7 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
           {confirm.lost.map((button) => button.name).join(', ')}.
           {confirm.heard_as.length > 0 && ` A browser hears it as ${confirm.heard_as.join(', ')}`}
           {confirm.heard_as.length > 0 ? '; what' : ' What'} is bound to it on the bench confirms too.{' '}
-          <strong>{heard}</strong>
+          <strong role="status">{heard}</strong>
         </p>
       </div>
       <span className={styles.left}>
@@ -73,6 +95,9 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
       <div className={styles.patch} data-hears-primary>
         Press it here
       </div>
+      <Button data-never-heard onClick={() => void tell({ more_time: true })}>
+        More time
+      </Button>
       <Button data-never-heard onClick={() => void tell({ take_back: true })}>
         Take it back now
       </Button>
@@ -82,15 +107,18 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
 
 /** Seconds left; when none is, what the server made of it is asked for. */
 function useLeft(leftMs: number, onOver: () => unknown): number {
-  const [until] = useState(() => performance.now() + leftMs)
   const [left, setLeft] = useState(Math.ceil(leftMs / 1000))
   useEffect(() => {
+    const until = performance.now() + leftMs
+    let asked = -Infinity
     const tick = window.setInterval(() => {
-      const ms = until - performance.now()
-      setLeft(Math.max(0, Math.ceil(ms / 1000)))
-      if (ms <= 0) void onOver()
+      const now = performance.now()
+      setLeft(Math.max(0, Math.ceil((until - now) / 1000)))
+      if (now < until || now - asked < ASK_AGAIN_MS) return
+      asked = now
+      void onOver()
     }, 500)
     return () => window.clearInterval(tick)
-  }, [until, onOver])
+  }, [leftMs, onOver])
   return left
 }

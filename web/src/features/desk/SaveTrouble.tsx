@@ -1,63 +1,76 @@
 import { Alert, Button } from 'antd'
-import type { Change, Desk } from '../../shared/api'
-import { useDifferences, usePreview, useSaving, type SaveState } from '../../shared/fitting'
+import type { Desk } from '../../shared/api'
+import { useChange, useSaving, type Refusal } from '../../shared/fitting'
+import { BothSides } from '../../shared/ui'
 import styles from './desk.module.css'
 
-/** A change that could not be saved is kept here until somebody decides. */
+/**
+ * What could not be saved is kept here, each until somebody decides; and what was saved and did
+ * more than could be seen before. It stays in sight wherever one has scrolled.
+ */
 export function SaveTrouble({ desk }: { desk: Desk }) {
-  const { state, again, dismiss } = useSaving()
-  if (state.kind === 'saved' || state.kind === 'saving') return null
-  const conflict = state.kind === 'conflict'
-  // A refusal shows here again by itself.
-  const repeat = () => void again().catch(() => undefined)
+  const { refused, done } = useSaving()
+  if (refused.length === 0 && !done) return null
+  return (
+    <div className={styles.trouble}>
+      {refused.map((refusal) => (
+        <NotSaved key={refusal.id} desk={desk} refusal={refusal} />
+      ))}
+      <Done />
+    </div>
+  )
+}
+
+function NotSaved({ desk, refusal }: { desk: Desk; refusal: Refusal }) {
+  const { queue } = useSaving()
+  const { newest, mine = [], theirs = [], detail } = refusal.error.problem
+  const again = () => void queue.again(refusal.id, newest?.number ?? desk.revision.number)
+  const step = 'step' in refusal.order.made
   return (
     <Alert
-      className={styles.trouble}
-      type={conflict ? 'warning' : 'error'}
+      type={newest ? 'warning' : 'error'}
       title={
-        conflict
-          ? `${state.newest.author} saved revision ${String(state.newest.number)} in between. It is shown now; your change is kept here.`
-          : `Not saved. ${state.why}`
+        newest
+          ? `${newest.author} saved revision ${String(newest.number)} in between. It is shown now; your change is kept here.`
+          : `Not saved. ${refusal.error.message || detail}`
       }
-      description={conflict && <BothSides desk={desk} state={state} />}
+      description={
+        newest && theirs.length > 0 && <BothSides author={newest.author} theirs={theirs} mine={mine} />
+      }
       action={
         <span className={styles.troubleActions}>
-          <Button onClick={repeat}>{conflict ? 'Save mine on top of it' : 'Try again'}</Button>
-          <Button onClick={dismiss}>Drop my change</Button>
+          {!(step && newest) && (
+            <Button onClick={again}>{newest ? 'Save mine on top of it' : 'Try again'}</Button>
+          )}
+          <Button onClick={() => queue.drop(refusal.id)}>Drop my change</Button>
         </span>
       }
     />
   )
 }
 
-/** What the others saved, and what one's own change would still do on top of it. */
-function BothSides({ desk, state }: { desk: Desk; state: Extract<SaveState, { kind: 'conflict' }> }) {
-  const theirs = useDifferences(desk.id, state.parent, state.newest.number)
-  const own = 'kind' in state.change ? (state.change as Change) : undefined
-  const mine = usePreview(desk.id, own, desk.revision.number)
+/** What somebody did in one go, without a look at it before, and the way back. */
+function Done() {
+  const { done, queue } = useSaving()
+  const { change } = useChange()
+  if (!done) return null
+  const { number } = done.revision
   return (
-    <div className={styles.sides}>
-      <Side title={`${state.newest.author} changed`} words={theirs.data} />
-      {own && (
-        <Side
-          title="Yours would do"
-          words={mine.error ? [`It no longer fits: ${mine.error.message}`] : mine.data?.words}
-        />
-      )}
-    </div>
-  )
-}
-
-function Side({ title, words }: { title: string; words: string[] | undefined }) {
-  return (
-    <section aria-label={title}>
-      <h3>{title}</h3>
-      <ul>
-        {(words ?? []).map((sentence) => (
-          <li key={sentence}>{sentence}</li>
-        ))}
-        {words?.length === 0 && <li>nothing that differs now</li>}
-      </ul>
-    </section>
+    <Alert
+      type="info"
+      title={done.told.join(' ')}
+      action={
+        <span className={styles.troubleActions}>
+          <Button
+            onClick={() =>
+              void change({ step: 'undo', revision: number }, `Revision ${String(number)} is taken back.`)
+            }
+          >
+            Take it back
+          </Button>
+          <Button onClick={queue.forget}>All right</Button>
+        </span>
+      }
+    />
   )
 }

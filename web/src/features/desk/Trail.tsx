@@ -2,7 +2,7 @@ import { Button } from 'antd'
 import { useEffect, useRef } from 'react'
 import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
-import { useSaving, type SaveState } from '../../shared/fitting'
+import { useSaving, type QueueState } from '../../shared/fitting'
 import { useAccount, useMayChange } from '../../shared/session'
 import { useAnnounce } from '../../shared/ui'
 import { useSteps } from '../history'
@@ -11,12 +11,20 @@ import styles from './desk.module.css'
 
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
 
-const SAVE_WORDS: Record<SaveState['kind'], string> = {
-  saved: 'saved',
-  saving: 'saving …',
-  conflict: 'your change is not saved',
-  failed: 'your change is not saved',
+type SaveState = 'saved' | 'saving' | 'failed'
+
+/** “Saved” is said only when nothing is on its way and nothing was refused. */
+function stateOf({ sending, refused }: QueueState): SaveState {
+  if (refused.length > 0) return 'failed'
+  return sending > 0 ? 'saving' : 'saved'
 }
+
+const wordsOf = (state: SaveState, refused: number) =>
+  ({
+    saved: 'saved',
+    saving: 'saving …',
+    failed: refused === 1 ? 'your change is not saved' : `${String(refused)} changes are not saved`,
+  })[state]
 
 /** What is still missing in a step. */
 const OPEN_OF: Record<Step, (open: Desk['open']) => number> = {
@@ -37,7 +45,8 @@ function OpenCount({ count }: { count: number }) {
 
 /** Whose desk it is, the steps in the order of the work, and whether all is saved. */
 export function Trail({ desk, onHistory }: { desk: Desk; onHistory: () => void }) {
-  const { state } = useSaving()
+  const saving = useSaving()
+  const state = stateOf(saving)
   const { undo, redo } = useSteps(desk.id)
   const mayChange = useMayChange()
   const me = useAccount().name
@@ -80,9 +89,9 @@ export function Trail({ desk, onHistory }: { desk: Desk; onHistory: () => void }
           </Button>
         </div>
       )}
-      <button type="button" className={styles.revision} data-save={state.kind} onClick={onHistory}>
+      <button type="button" className={styles.revision} data-save={state} onClick={onHistory}>
         <strong>
-          Revision {desk.revision.number}, {SAVE_WORDS[state.kind]}
+          Revision {desk.revision.number}, {wordsOf(state, saving.refused.length)}
         </strong>
         <span>
           {TIME.format(new Date(desk.revision.created_at))}

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Button, Checkbox, Radio, Select } from 'antd'
 import { useState } from 'react'
 import { api, must, type Desk } from '../../shared/api'
-import { useChange, useDevices } from '../../shared/fitting'
+import { useFormChange, useDevices } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import styles from './devices.module.css'
 
@@ -18,7 +18,7 @@ export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClo
   const [to, setTo] = useState<string>()
   const [mirror, setMirror] = useState(false)
   const [lasting, setLasting] = useState(false)
-  const { change, busy } = useChange()
+  const { change, busy } = useFormChange()
   const target = others.find((device) => device.id === (to ?? others[0]?.id))
   const follows = facts.data?.links.find((link) => link.to === id)
   const matches = useQuery({

@@ -1,7 +1,7 @@
 import { Button, Input, Select } from 'antd'
 import { useState, type FormEvent } from 'react'
 import type { Desk, DeviceFacts } from '../../shared/api'
-import { useChange, useDevices } from '../../shared/fitting'
+import { useFormChange, useDevices } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import { HowWorked } from './HowWorked'
 
@@ -13,7 +13,7 @@ export function DeviceSheet(props: { desk: Desk; id: string; onClose: () => void
 }
 
 function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; onClose: () => void }) {
-  const { change, busy } = useChange()
+  const { change, busy } = useFormChange()
   const [given, setGiven] = useState({
     name: device.name,
     host: device.host,

@@ -1,7 +1,7 @@
 import { Button, Input, InputNumber, Select } from 'antd'
 import { useState, type FormEvent } from 'react'
 import type { Desk, Host } from '../../shared/api'
-import { useChange } from '../../shared/fitting'
+import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 
 const SYSTEMS: { value: Host['system']; label: string }[] = [
@@ -15,7 +15,7 @@ const SYSTEMS: { value: Host['system']; label: string }[] = [
 export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: () => void }) {
   const { desk, id, onClose } = props
   const host = desk.hosts.find((one) => one.id === id)
-  const { change, busy } = useChange()
+  const { change, busy } = useFormChange()
   const [given, setGiven] = useState({
     name: host?.name ?? '',
     system: host?.system ?? ('computer' as Host['system']),

@@ -1,15 +1,15 @@
 import { Button } from 'antd'
 import type { Desk } from '../../shared/api'
-import { useChange, usePreview } from '../../shared/fitting'
+import { useFormChange, usePreview } from '../../shared/fitting'
 import { SideSheet } from '../../shared/ui'
 import { Moves } from '../confirm'
 
 /** One device back to how it came, after a look at what goes. */
 export function ResetSheet({ desk, id, onClose }: { desk: Desk; id: string; onClose: () => void }) {
-  const { change: save, busy } = useChange()
+  const { change: save, busy, openedOn } = useFormChange()
   const name = desk.hosts.flatMap((host) => host.devices).find((one) => one.id === id)?.name ?? id
   const change = { kind: 'reset' as const, device: id }
-  const preview = usePreview(desk.id, change, desk.revision.number)
+  const preview = usePreview(desk.id, change, openedOn)
   const words = preview.data?.words ?? []
   const reset = async () => {
     if (await save(change, `${name} is back to how it came.`)) onClose()

@@ -1,7 +1,7 @@
 import { Button, Input, Select } from 'antd'
 import { useState, type FormEvent } from 'react'
 import type { DeviceFacts } from '../../shared/api'
-import { useChange } from '../../shared/fitting'
+import { useFormChange } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import { useBench, type FoundSource } from '../bench'
 import styles from './find.module.css'
@@ -18,7 +18,7 @@ interface Props {
 /** Says which button a source is: one that is there, or a new one that gets a name. */
 export function NameIt({ devices, source, kind, known, listener }: Props) {
   const { bindTo } = useBench()
-  const { change, busy } = useChange()
+  const { change, busy } = useFormChange()
   const [name, setName] = useState('')
   const [device, setDevice] = useState(devices[0]?.id ?? '')
   const [open, setOpen] = useState(false)

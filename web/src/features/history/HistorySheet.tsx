@@ -82,7 +82,7 @@ function Details({ desk, saved }: { desk: Desk; saved: Saved }) {
               disabled={busy}
               onClick={() =>
                 void change(
-                  { step: 'restore', number: saved.number },
+                  { step: 'restore', revision: saved.number },
                   `Revision ${String(saved.number)} is back.`,
                 )
               }

@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import { useChange, useHistory } from '../../shared/fitting'
+import { useChange, useHistory, useSaving } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 
 const TYPING = 'input:not([type=radio]):not([type=checkbox]), textarea, [contenteditable=true]'
@@ -7,18 +7,21 @@ const TYPING = 'input:not([type=radio]):not([type=checkbox]), textarea, [content
 /** Undo and redo of everything that is saved: by their buttons, Ctrl+Z and Ctrl+Shift+Z; undefined where there is nothing. */
 export function useSteps(client: string) {
   const history = useHistory(client).data?.pages[0]
-  const { change, busy } = useChange()
+  const { change } = useChange()
+  const { sending, queue } = useSaving()
   const mayChange = useMayChange()
   const back = history?.undo
   const again = history?.redo
+  // While something is on its way, or was saved since this was asked for, what is shown is not the last.
+  const shown = sending === 0 && (history?.revisions[0]?.number ?? 0) >= queue.lastSaved
+  const stepTo = (step: 'undo' | 'redo', revision: number, said: string) =>
+    void change(shown ? { step, revision } : { step }, said)
   const undo =
-    mayChange && back && !busy
-      ? () => void change({ step: 'undo' }, `Revision ${String(back)} is taken back.`)
+    mayChange && (back || !shown)
+      ? () => stepTo('undo', back ?? 0, 'The last change is taken back.')
       : undefined
   const redo =
-    mayChange && again && !busy
-      ? () => void change({ step: 'redo' }, `Revision ${String(again)} holds again.`)
-      : undefined
+    mayChange && (again || !shown) ? () => stepTo('redo', again ?? 0, 'It holds again.') : undefined
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

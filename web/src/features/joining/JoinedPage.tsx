@@ -26,6 +26,7 @@ export function JoinedPage({ token, host, onLeave }: Props) {
       ...portsFor(token),
       onView: () => undefined,
       onTrouble: setTrouble,
+      onEnd: setTrouble,
       nowMs: () => performance.now(),
     })
     const asked = new Set<string>()

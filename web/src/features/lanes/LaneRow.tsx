@@ -1,7 +1,6 @@
 import { memo, useState } from 'react'
 import type { Lane, LaneGesture } from '../../shared/api'
-import { usePreview, useSaving } from '../../shared/fitting'
-import { useAnnounce } from '../../shared/ui'
+import { useChange, usePreview } from '../../shared/fitting'
 import type { Chosen } from '../assign'
 import { useLive } from '../bench'
 import type { BoundaryDraft } from './BoundaryHandle'
@@ -23,31 +22,29 @@ interface Props {
   onChoose: (chosen: Chosen) => void
 }
 
+/** What is dragged or stepped goes to the nearest value that can be set. */
+const timing = (button: string, { setting, valueMs }: BoundaryDraft) => ({
+  kind: 'timing' as const,
+  button,
+  setting,
+  value: valueMs,
+  nearest: true,
+})
+
 /** One button's whole behaviour on one time line. */
 export const LaneRow = memo(function LaneRow(props: Props) {
   const { client, revision, lane, device, scales, chosen, picked, onPick, onChoose } = props
   const [draft, setDraft] = useState<BoundaryDraft>()
-  const { save } = useSaving()
-  const announce = useAnnounce()
+  const { change: save } = useChange()
   const live = useLive(lane.button.ref)
   const { ref, name, print, off } = lane.button
 
-  const change = draft && {
-    kind: 'timing' as const,
-    button: ref,
-    setting: draft.setting,
-    value: draft.valueMs,
-  }
-  const preview = usePreview(client, change, revision)
-  const shown = (draft && preview.data?.buttons[0]?.lane) ?? lane
+  const preview = usePreview(client, draft && timing(ref, draft), revision)
+  const shown = (draft && preview.last?.buttons[0]?.lane) ?? lane
 
   const commit = async (done: BoundaryDraft) => {
-    try {
-      const saved = await save({ kind: 'timing', button: ref, setting: done.setting, value: done.valueMs })
-      announce(`Saved as revision ${String(saved.number)}.`)
-    } catch {
-      // The desk keeps the change and says why it was not saved.
-    }
+    // A refusal stays with the desk, which says why it was not saved.
+    await save(timing(ref, done), '', { tell: true })
     setDraft((now) => (now === done ? undefined : now))
   }
 

@@ -59,7 +59,8 @@ export function Lanes(props: Props) {
     async (what: Carried, to: Chosen) => {
       focusRef.current = spotName(to.button.ref, to.gesture)
       const made = carryTo(what, spot, to.button.ref, to.gesture)
-      if (await change(made, `“${what.name}” is ${what.copy ? 'copied' : 'moved'}.`)) onCarry(undefined)
+      if (await change(made, `“${what.name}” is ${what.copy ? 'copied' : 'moved'}.`, { tell: true }))
+        onCarry(undefined)
     },
     [change, spot, onCarry, focusRef],
   )

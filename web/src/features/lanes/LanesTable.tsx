@@ -1,7 +1,7 @@
 import { Button, InputNumber, Table } from 'antd'
 import { useState, type HTMLAttributes } from 'react'
 import type { Boundary, Gesture, Lane } from '../../shared/api'
-import { useSaving } from '../../shared/fitting'
+import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
 import { spotName, type Chosen } from '../assign'
@@ -54,16 +54,14 @@ function Cell({
 }
 
 function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefined }) {
-  const { save } = useSaving()
+  const { change } = useChange()
   const mayChange = useMayChange()
   const [value, setValue] = useState<number | null>()
   if (!boundary) return <span className={styles.cellNone}>–</span>
   const commit = async () => {
     if (value == null || value === boundary.value_ms) return
     // A refusal is told by the desk, with the change.
-    await save({ kind: 'timing', button: lane.button.ref, setting: boundary.setting, value }).catch(
-      () => undefined,
-    )
+    await change({ kind: 'timing', button: lane.button.ref, setting: boundary.setting, value }, '')
     setValue(undefined)
   }
   return (

@@ -44,6 +44,7 @@ export function useLaneKeys({ lanes, spot, carried, onCarry, onPut, onRename }: 
     void change(
       { kind: 'clear', button: button.ref, gesture, ...spot },
       `${button.name}, ${chip.gesture_name}: taken off.`,
+      { tell: true },
     )
 
   return (event: KeyboardEvent<HTMLElement>) => {

@@ -1,7 +1,7 @@
 import { Button, Input, Select } from 'antd'
 import { useState, type FormEvent } from 'react'
 import type { Desk, WantFacts } from '../../shared/api'
-import { useWholeActions, useChange, useWants } from '../../shared/fitting'
+import { useWholeActions, useFormChange, useWants } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import { ActionField, ImportanceField, TimesField, WrongField } from './fields'
 
@@ -15,7 +15,7 @@ export function WantSheet(props: { desk: Desk; want: string; onClose: () => void
 function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose: () => void }) {
   const [given, setGiven] = useState(want)
   const actions = useWholeActions()
-  const { change, busy } = useChange()
+  const { change, busy } = useFormChange()
   const isOne = (action: object) => JSON.stringify(action) === JSON.stringify(given.action)
   const chosen = actions.find((one) => isOne(one.action))?.id ?? ''
 

@@ -7,6 +7,11 @@ export const api = createClient<paths>({
   fetch: (request) => fetch(request),
 })
 
+/** Names this open page: what it saved itself is no conflict with it. */
+export const PAGE = Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) =>
+  byte.toString(16).padStart(2, '0'),
+).join('')
+
 let token = ''
 let onSignedOut = () => undefined as unknown
 

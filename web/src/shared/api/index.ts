@@ -1,2 +1,2 @@
-export { api, carryToken, must, Refused, whenSignedOut } from './client'
+export { api, carryToken, must, PAGE, Refused, whenSignedOut } from './client'
 export type * from './types'

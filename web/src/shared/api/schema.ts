@@ -730,7 +730,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Confirms what is to be confirmed by a press that was heard, or takes it back */
+        /** Takes back what is to be confirmed, or gives more time; it is confirmed by a press that a stream hears */
         post: operations["confirm"];
         delete?: never;
         options?: never;
@@ -859,6 +859,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description The revision that was shown when the change was thought of */
+        OpenedOn: number;
+        /** @description Which open page it is: what a page saved itself is no conflict with it */
+        Page: string;
         Problem: {
             type: string;
             title: string;
@@ -1013,6 +1017,8 @@ export interface components {
             name: string;
             about: string;
             revision: components["schemas"]["Revision"];
+            /** @description Newer revisions that can't be read; they are kept as they are */
+            unreadable: number[];
             open: components["schemas"]["Open"];
             hosts: {
                 id: string;
@@ -1037,6 +1043,8 @@ export interface components {
             /** @description What is to be confirmed by a press, or null */
             confirm: null | {
                 revision: number;
+                /** @description Which open page made the change */
+                page: string | null;
                 /** @description Until it is taken back */
                 left_ms: number;
                 /** @description Any of which confirms */
@@ -1045,8 +1053,12 @@ export interface components {
                 lost: components["schemas"]["Button"][];
                 /** @description As a browser hears them */
                 heard_as: string[];
-                /** @description The same as listeners name it; * stands for any gamepad */
-                sources: string[];
+                /** @description The same as listeners name it, and the button it stands for */
+                sources: {
+                    /** @description * stands for any gamepad */
+                    source: string;
+                    button: string;
+                }[];
             };
         };
         Lane: {
@@ -1239,10 +1251,17 @@ export interface components {
                 off?: boolean;
             };
         } | {
-            /** @enum {unknown} */
-            kind: "take_out" | "bring_back";
+            /** @constant */
+            kind: "take_out";
             /** @description A device */
             id: string;
+        } | {
+            /** @constant */
+            kind: "bring_back";
+            /** @description A device */
+            id: string;
+            /** @description At which host it shall be, where the one it was on is gone */
+            host?: string;
         } | {
             /** @constant */
             kind: "add_button";
@@ -1560,8 +1579,20 @@ export interface components {
             /** @constant */
             kind: "timing";
             button: string;
+            /** @description Where it is looked at */
+            place?: string;
+            mode?: string;
             setting: string;
-            value: number | string;
+            value: number | string | null;
+            /** @description What can't be set there becomes the nearest that can, said so; it is refused where not told */
+            nearest?: boolean;
+        } | {
+            /** @constant */
+            kind: "device_timing";
+            device: string;
+            setting: string;
+            value: number | string | null;
+            nearest?: boolean;
         };
         Binding: {
             /** @description As the listener names it: key:F6, pointer:3, gamepad:0:button:2 */
@@ -1667,6 +1698,21 @@ export interface components {
             };
             content: {
                 "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Somebody else changed the same thing in between; "newest" is what is in force now */
+        Conflict: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"] & {
+                    newest: components["schemas"]["Revision"];
+                    /** @description What was to be saved */
+                    mine: string[];
+                    /** @description What others changed of the same */
+                    theirs: string[];
+                };
             };
         };
     };
@@ -2723,10 +2769,9 @@ export interface operations {
                 "application/json": {
                     /** @enum {unknown} */
                     step: "undo" | "redo" | "restore";
-                    /** @description The revision that is shown */
-                    parent: number;
-                    /** @description Which revision to bring back */
-                    number?: number;
+                    /** @description Which revision to take back, to make again, or to bring back */
+                    revision: number;
+                    page?: components["schemas"]["Page"];
                 };
             };
         };
@@ -2742,6 +2787,7 @@ export interface operations {
                     };
                 };
             };
+            409: components["responses"]["Conflict"];
             default: components["responses"]["Problem"];
         };
     };
@@ -2791,8 +2837,8 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    /** @description The revision the change was made on */
-                    parent: number;
+                    opened_on: components["schemas"]["OpenedOn"];
+                    page?: components["schemas"]["Page"];
                     note?: string;
                     /** @description After so many seconds it is taken back where it must be confirmed and is not */
                     confirm_s?: number;
@@ -2809,20 +2855,12 @@ export interface operations {
                 content: {
                     "application/json": {
                         revision: components["schemas"]["Revision"];
+                        /** @description What it displaced, what did not go along, what must be known of it */
+                        told: string[];
                     };
                 };
             };
-            /** @description Somebody saved in between; "newest" is what is in force now */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"] & {
-                        newest: components["schemas"]["Revision"];
-                    };
-                };
-            };
+            409: components["responses"]["Conflict"];
             default: components["responses"]["Problem"];
         };
     };
@@ -2838,6 +2876,8 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
+                    opened_on?: components["schemas"]["OpenedOn"];
+                    page?: components["schemas"]["Page"];
                     change: components["schemas"]["Change"];
                 };
             };
@@ -2852,6 +2892,7 @@ export interface operations {
                     "application/json": components["schemas"]["Preview"];
                 };
             };
+            409: components["responses"]["Conflict"];
             default: components["responses"]["Problem"];
         };
     };
@@ -2931,9 +2972,8 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": {
-                    source: string;
-                    /** @description By whose bindings it is read */
-                    listener?: string;
+                    /** @constant */
+                    more_time: true;
                 } | {
                     /** @constant */
                     take_back: true;
@@ -2949,7 +2989,7 @@ export interface operations {
                 content: {
                     "application/json": {
                         /** @enum {unknown} */
-                        state: "confirmed" | "taken_back" | "waiting" | "nothing";
+                        state: "taken_back" | "more_time" | "nothing";
                         words: string;
                     };
                 };

@@ -27,7 +27,8 @@ export type Change = Schemas['Change']
 /** Back, forward again, or to a revision. */
 export interface HistoryStep {
   step: 'undo' | 'redo' | 'restore'
-  number?: number
+  /** Which one; where none is named, the last that this page knows of when it is sent. */
+  revision?: number
 }
 export type ButtonChange = Schemas['ButtonChange']
 export type CatalogueAction = Schemas['CatalogueAction']
@@ -47,4 +48,4 @@ export type Listener = Schemas['Listener']
 export type Message = Schemas['Message']
 export type BenchView = Schemas['BenchView'] & { revision: number }
 export type Tile = Schemas['Tile']
-export type Problem = Schemas['Problem'] & { newest?: Revision }
+export type Problem = Schemas['Problem'] & { newest?: Revision; mine?: string[]; theirs?: string[] }

@@ -16,7 +16,7 @@ export {
   useWholeActions,
   type Spot,
 } from './queries'
-export { type SaveOptions } from './saving'
-export { useChange } from './useChange'
+export { type QueueState, type Refusal, type SaveOptions } from './queue'
+export { useChange, useFormChange } from './useChange'
 export { ofTheFitting, useNews } from './news'
-export { SavingProvider, useSaving, type SaveState } from './saving'
+export { SavingProvider, useSaving } from './saving'

@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { api, must, type Change } from '../api'
+import { api, must, PAGE, type Change } from '../api'
+import { useSaving } from './saving'
 
 export function useDesk(client: string) {
   return useQuery({
@@ -76,20 +77,30 @@ export function useSettings(client: string) {
   })
 }
 
-/** What a change would do; nothing is asked while there is no change. */
-export function usePreview(client: string, change: Change | undefined, revision: number) {
-  return useQuery({
-    queryKey: ['preview', client, revision, change],
+/**
+ * What a change would do; nothing is asked while there is no change. openedOn – the revision on which
+ * it was thought of. data – of this very change; last – of the one before until it is there.
+ */
+export function usePreview(client: string, change: Change | undefined, openedOn: number) {
+  const { revision } = useSaving()
+  const query = useQuery({
+    queryKey: ['preview', client, revision, openedOn, change],
     enabled: change !== undefined,
     queryFn: () => {
       if (!change) throw new Error('no change to look at')
-      return must(
-        api.POST('/api/clients/{client}/previews', { params: { path: { client } }, body: { change } }),
-      )
+      const body = { change, opened_on: openedOn, page: PAGE }
+      return must(api.POST('/api/clients/{client}/previews', { params: { path: { client } }, body }))
     },
     placeholderData: (before) => before,
     retry: false,
   })
+  const own = change !== undefined && !query.isPlaceholderData
+  return {
+    data: own ? query.data : undefined,
+    last: query.data,
+    error: query.error,
+    working: change !== undefined && !query.error && (query.isPlaceholderData || query.isPending),
+  }
 }
 
 export function useDevices(client: string) {

@@ -1,31 +1,21 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { createContext, useCallback, useContext, useMemo, type ReactNode } from 'react'
-import { api, must, Refused, type Change, type HistoryStep, type Revision } from '../api'
+import { useQueryClient } from '@tanstack/react-query'
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react'
+import { api, must, PAGE, Refused, type Change, type HistoryStep } from '../api'
 import { ofTheFitting } from './news'
+import { SaveQueue, type Order, type QueueState, type Saved } from './queue'
 
-/** What can be saved: a change, or a step in the history. */
-export type Made = Change | HistoryStep
-
-/** Where a change stands: the trail says "saved" only when the server has. */
-export type SaveState =
-  | { kind: 'saved' }
-  | { kind: 'saving' }
-  | { kind: 'conflict'; change: Made; parent: number; newest: Revision }
-  | { kind: 'failed'; change: Made; why: string }
-
-/** note – why; confirmS – how many seconds one has to confirm it, where it must be. */
-export interface SaveOptions {
-  note?: string
-  confirmS?: number | undefined
-}
-
-interface Saving {
-  state: SaveState
-  /** Saves one change on the revision shown. Resolves to the new revision; rejects with Refused. */
-  save: (change: Made, options?: SaveOptions) => Promise<Revision>
-  /** Saves once more what was refused, on top of what is there now. */
-  again: () => Promise<Revision>
-  dismiss: () => void
+interface Saving extends QueueState {
+  queue: SaveQueue
+  /** The revision that is shown. */
+  revision: number
 }
 
 const SavingContext = createContext<Saving | undefined>(undefined)
@@ -36,56 +26,78 @@ export function useSaving(): Saving {
   return saving
 }
 
-interface Order {
-  change: Made
-  parent: number
-  options: SaveOptions
-}
-
-function stateOf(mutation: { isPending: boolean; error: Error | null; variables?: Order }): SaveState {
-  const { isPending, error, variables } = mutation
-  if (isPending) return { kind: 'saving' }
-  if (!error || !variables) return { kind: 'saved' }
-  const newest = error instanceof Refused ? error.problem.newest : undefined
-  if (newest) return { kind: 'conflict', change: variables.change, parent: variables.parent, newest }
-  return { kind: 'failed', change: variables.change, why: error.message }
-}
+const isStep = (made: Order['made']): made is HistoryStep => 'step' in made && !('kind' in made)
 
 export function SavingProvider(props: { client: string; revision: number; children: ReactNode }) {
   const { client, revision, children } = props
   const queries = useQueryClient()
-  const mutation = useMutation({
-    // One after another: a change made while one is on its way is saved on top of it.
-    scope: { id: `save-${client}` },
-    mutationFn: async ({ change, parent, options }: Order) => {
-      const params = { path: { client } }
-      const answer = await must(
-        'step' in change && !('kind' in change)
-          ? api.POST('/api/clients/{client}/steps', { params, body: { parent, ...change } })
-          : api.POST('/api/clients/{client}/revisions', {
-              params,
-              body: {
-                parent,
-                change: change as Change,
-                ...(options.note ? { note: options.note } : {}),
-                ...(options.confirmS ? { confirm_s: options.confirmS } : {}),
-              },
-            }),
-      )
-      return answer.revision
-    },
-    onSettled: () => Promise.all(ofTheFitting.map((key) => queries.invalidateQueries({ queryKey: [key] }))),
-  })
-  const { mutateAsync, reset, variables } = mutation
-  const save = useCallback(
-    (change: Made, options: SaveOptions = {}) => mutateAsync({ change, parent: revision, options }),
-    [mutateAsync, revision],
-  )
-  const again = useCallback(() => {
-    if (!variables) throw new Error('nothing was refused')
-    return mutateAsync({ ...variables, parent: revision })
-  }, [mutateAsync, revision, variables])
-  const state = stateOf(mutation)
-  const value = useMemo(() => ({ state, save, again, dismiss: reset }), [state, save, again, reset])
+  const queue = useMemo(() => {
+    const made: SaveQueue = new SaveQueue(
+      (order) => send(client, order, () => made.lastSaved),
+      () => Promise.all(ofTheFitting.map((key) => queries.invalidateQueries({ queryKey: [key] }))),
+    )
+    return made
+  }, [client, queries])
+  const state = useSyncExternalStore(queue.subscribe, queue.snapshot)
+  const value = useMemo(() => ({ ...state, queue, revision }), [state, queue, revision])
+  useStayWhileSaving(state)
   return <SavingContext.Provider value={value}>{children}</SavingContext.Provider>
+}
+
+/** The browser asks before it leaves a page on which something is not saved. */
+function useStayWhileSaving({ sending, refused }: QueueState) {
+  const [unsaved, setUnsaved] = useState(false)
+  const now = sending > 0 || refused.length > 0
+  if (now !== unsaved) setUnsaved(now)
+  useEffect(() => {
+    if (!unsaved) return
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault()
+    window.addEventListener('beforeunload', ask)
+    return () => window.removeEventListener('beforeunload', ask)
+  }, [unsaved])
+}
+
+async function send(client: string, order: Order, lastSaved: () => number): Promise<Saved> {
+  const { made, openedOn, options } = order
+  const params = { path: { client } }
+  if (isStep(made)) {
+    const revision = made.revision ?? (await latest(client, made.step, lastSaved()))
+    const body = { step: made.step, revision, page: PAGE }
+    const answer = await must(api.POST('/api/clients/{client}/steps', { params, body }))
+    return { revision: answer.revision, told: [] }
+  }
+  const answer = await must(
+    api.POST('/api/clients/{client}/revisions', {
+      params,
+      body: {
+        opened_on: openedOn,
+        page: PAGE,
+        change: made as Change,
+        ...(options.note ? { note: options.note } : {}),
+        ...(options.confirmS ? { confirm_s: options.confirmS } : {}),
+      },
+    }),
+  )
+  return { revision: answer.revision, told: answer.told }
+}
+
+/**
+ * Which revision an undo means that was asked for while others of this page were on their way: the
+ * last one, where that is this page's own.
+ */
+async function latest(client: string, step: HistoryStep['step'], own: number): Promise<number> {
+  const history = await must(
+    api.GET('/api/clients/{client}/revisions', { params: { path: { client }, query: {} } }),
+  )
+  const found = step === 'redo' ? history.redo : history.undo
+  const newest = history.revisions[0]
+  if (found !== null && newest?.number === own) return found
+  throw new Refused({
+    type: 'about:blank',
+    title: 'Not as it was',
+    status: 409,
+    detail: newest
+      ? `${newest.author} saved revision ${String(newest.number)} in between; nothing was taken back.`
+      : 'Nothing was taken back.',
+  })
 }

@@ -1,22 +1,44 @@
-import { useCallback } from 'react'
+import { useCallback, useState } from 'react'
 import { useAnnounce } from '../ui'
-import { useSaving, type Made, type SaveOptions } from './saving'
+import type { Made, SaveOptions } from './queue'
+import { useSaving } from './saving'
 
-/** Saves a change and says so. True once it is saved; a refusal stays with the desk, which tells it. */
+/**
+ * Saves a change and says so. True once it is saved; a refusal stays with the desk, which tells it.
+ * busy – something of one's own is on its way.
+ */
 export function useChange() {
-  const { save, state } = useSaving()
+  return useChangeOn(useSaving().revision)
+}
+
+/**
+ * The same for a form: what it saves was thought of on the revision on which it was opened.
+ * catchUp – somebody has seen what others changed since, and goes on with it
+ */
+export function useFormChange() {
+  const { revision } = useSaving()
+  const [openedOn, catchUp] = useState(revision)
+  return { ...useChangeOn(openedOn), catchUp }
+}
+
+function useChangeOn(openedOn: number) {
+  const { queue } = useSaving()
   const announce = useAnnounce()
+  const [own, setOwn] = useState(0)
   const change = useCallback(
-    async (made: Made, said: string, options?: SaveOptions): Promise<boolean> => {
+    async (made: Made, said: string, options: SaveOptions = {}): Promise<boolean> => {
+      setOwn((count) => count + 1)
       try {
-        const revision = await save(made, options)
-        announce(`${said} Saved as revision ${String(revision.number)}.`)
+        const { revision, told } = await queue.save({ made, openedOn, options })
+        announce([said, ...told, `Saved as revision ${String(revision.number)}.`].join(' ').trim())
         return true
       } catch {
         return false
+      } finally {
+        setOwn((count) => count - 1)
       }
     },
-    [save, announce],
+    [queue, openedOn, announce],
   )
-  return { change, busy: state.kind === 'saving' }
+  return { change, busy: own > 0, openedOn }
 }

@@ -1,3 +1,4 @@
+export { BothSides } from './BothSides'
 export { Announcer, useAnnounce } from './Announcer'
 export { DeviceDrawing } from './DeviceDrawing'
 export { Faults } from './Faults'

@@ -1,13 +1,16 @@
 # frozen_string_literal: true
 
-require_relative "../helper"
+require_relative "../kinds_data"
 
 module Kippen
-  class EditTest < CoreTest
+  # What can be done to the assignments of a button.
+  class AssigningTest < CoreTest
+    include KindsData
+
     CALL = { "kind" => "app", "app" => "hearthcall", "command" => "answer" }.freeze
     PLACES = [{ "id" => "letters", "app" => "rookery" }].freeze
 
-    def assign(fitting, gesture, **more) = Fitting::Edit.assign(fitting, button: OK, gesture:, action: CALL, **more)
+    def assign(fitting, gesture, button: OK, action: CALL, **more) = made(fitting, "assign", button:, gesture:, action:, **more)
 
     def spots(fitting)
       fitting.document["assignments"].map { |item| item.values_at("gesture", "place").compact.push(item["action"]["kind"]) }
@@ -41,20 +44,20 @@ module Kippen
 
     def test_clearing_leaves_the_rest_and_an_untouched_button_in_the_end
       both = assign(assign(fitting, "long_press"), "double_tap")
-      one = Fitting::Edit.clear(both, button: OK, gesture: "double_tap")
+      one = made(both, "clear", button: OK, gesture: "double_tap")
       assert_equal [%w[tap builtin], %w[long_press app]], spots(one)
-      assert_empty spots(Fitting::Edit.clear(one, button: OK, gesture: "long_press"))
+      assert_empty spots(made(one, "clear", button: OK, gesture: "long_press"))
     end
 
     def test_clearing_what_is_not_there_is_told
       assert_equal([["/assignments", "no tap is assigned to remote/ok there"]],
-                   faults { Fitting::Edit.clear(fitting, button: OK, gesture: "tap") })
+                   faults { made(fitting, "clear", button: OK, gesture: "tap") })
     end
 
     def test_timing_is_set_for_one_button
-      changed = Fitting::Edit.set_timing(fitting, button: OK, setting: "long_press_ms", value: 900)
+      changed = made(fitting, "timing", button: OK, setting: "long_press_ms", value: 900)
       assert_equal([900_000, 500_000], %w[remote/ok remote/list].map { |ref| changed.timing(changed.button(ref)).long_press_us })
-      assert_equal([["/setting", 'unknown setting "colour"']], faults { Fitting::Edit.set_timing(fitting, button: OK, setting: "colour", value: 1) })
+      assert_equal([["/setting", 'unknown setting "colour"']], faults { made(fitting, "timing", button: OK, setting: "colour", value: 1) })
     end
 
     def test_the_fitting_given_stays_as_it_was
@@ -65,11 +68,11 @@ module Kippen
 
     def test_an_assignment_is_switched_off_kept_and_on_again
       with = fitting("assignments" => [assignment("tap"), assignment("long_press", place: "letters")], "places" => [{ "id" => "letters", "app" => "rookery" }])
-      off = Fitting::Edit.switch(with, button: OK, gesture: "long_press", place: "letters", off: true)
+      off = made(with, "switch", button: OK, gesture: "long_press", place: "letters", off: true)
       assert_equal [false, true], off.assignments.map(&:off)
-      assert_equal with.document, Fitting::Edit.switch(off, button: OK, gesture: "long_press", place: "letters", off: false).document
+      assert_equal with.document, made(off, "switch", button: OK, gesture: "long_press", place: "letters", off: false).document
       assert_equal([["/assignments", "no long_press is assigned to remote/ok there"]], faults do
-        Fitting::Edit.switch(with, button: OK, gesture: "long_press", off: true)
+        made(with, "switch", button: OK, gesture: "long_press", off: true)
       end)
     end
 
@@ -78,45 +81,28 @@ module Kippen
     def test_the_kept_tap_acts_at_once_where_it_is_told_to
       assert_equal [["builtin", true]], taps(assign(fitting, "double_tap", at_once: true))
       assert_equal [["builtin", false]], taps(assign(fitting, "double_tap"))
-      assert_empty spots(Fitting::Edit.clear(assign(fitting, "double_tap", at_once: true), button: OK, gesture: "double_tap"))
+      assert_empty spots(made(assign(fitting, "double_tap", at_once: true), "clear", button: OK, gesture: "double_tap"))
     end
 
     def test_a_tap_is_let_act_at_once_and_wait_again
       two = assign(assign(fitting, "tap"), "double_tap")
-      soon = Fitting::Edit.tap_at_once(two, button: OK, at_once: true)
+      soon = made(two, "tap_at_once", button: OK, at_once: true)
       assert_equal [["app", true]], taps(soon)
       assert_equal [["app", true]], taps(assign(soon, "tap")), "another action on it keeps how it acts"
-      assert_equal two.document, Fitting::Edit.tap_at_once(soon, button: OK, at_once: false).document
-      assert_equal([["/assignments", "no tap is assigned to remote/ok there"]], faults { Fitting::Edit.tap_at_once(fitting, button: OK, at_once: true) })
+      assert_equal two.document, made(soon, "tap_at_once", button: OK, at_once: false).document
+      assert_equal([["/assignments", "no tap is assigned to remote/ok there"]], faults { made(fitting, "tap_at_once", button: OK, at_once: true) })
     end
 
     def test_what_is_on_a_gesture_is_carried_elsewhere_or_copied
-      one = assign(fitting, "long_press", repeat: { "after_ms" => 500, "every_ms" => 100 })
+      one = assign(fitting, "long_press", action: { "kind" => "open", "what" => "app" }, repeat: { "after_ms" => 500, "every_ms" => 100 })
       to = { "button" => "remote/list", "gesture" => "double_tap" }
-      carry = ->(from, copy, **more) { Fitting::Edit.carry(from, button: OK, gesture: "long_press", copy:, to: to.merge(more.transform_keys(&:to_s))) }
+      carry = ->(from, copy, **more) { made(from, "carry", button: OK, gesture: "long_press", copy:, to: to.merge(more.transform_keys(&:to_s))) }
       where = ->(made) { made.assignments.map { |item| [item.button, item.gesture, item.action["kind"], !item.repeat.nil?] } }
-      assert_equal [["remote/list", "tap", "builtin", false], ["remote/list", "double_tap", "app", false]], where.call(carry.call(one, false))
-      assert_equal [["remote/ok", "tap", "builtin", false], ["remote/ok", "long_press", "app", true], ["remote/list", "tap", "builtin", false],
-                    ["remote/list", "hold", "app", true]], where.call(carry.call(one, true, gesture: "hold"))
+      assert_equal [["remote/list", "tap", "builtin", false], ["remote/list", "double_tap", "open", false]], where.call(carry.call(one, false))
+      assert_equal [["remote/ok", "tap", "builtin", false], ["remote/ok", "long_press", "open", true], ["remote/list", "tap", "builtin", false],
+                    ["remote/list", "hold", "open", true]], where.call(carry.call(one, true, gesture: "hold"))
       assert_equal([["/change/to", "it is there already"]], faults { carry.call(one, true, button: OK, gesture: "long_press") })
       assert_match(/a notch can only make a tap/, faults { carry.call(one, false, button: "remote/wheel-up") }.join)
-    end
-
-    def test_some_buttons_become_again_what_they_were
-      earlier = assign(fitting, "long_press")
-      later = Fitting::Edit.assign(assign(fitting, "tap"), button: "remote/list", gesture: "tap", action: CALL)
-      back = Fitting::Edit.as_before(later, earlier, [OK])
-      assert_equal([["remote/list", "tap"], [OK, "tap"], [OK, "long_press"]], back.assignments.map { |one| [one.button, one.gesture] })
-    end
-
-    def test_what_was_switched_off_is_on_again_and_what_has_lost_its_place_stays_away
-      earlier = assign(fitting("places" => PLACES), "long_press", place: "letters")
-      later = %w[ok list].reduce(assign(fitting, "tap")) do |so_far, id|
-        Fitting::DeviceEdits.change_button(so_far, "remote/#{id}", { "off" => true })
-      end
-      back = Fitting::Edit.as_before(Fitting::DeviceEdits.change(later, "remote", { "off" => true }, at: ""), earlier, [OK])
-      assert_equal [[false, false], [false, true], []], [[OK, "remote/list"].map { |ref| back.device("remote").off && back.button(ref).off },
-                                                         [OK, "remote/list"].map { |ref| back.button(ref).off }, back.assignments]
     end
   end
 end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "kinds_data"
+require_relative "../kinds_data"
 
 module Kippen
   # Wants: read, changed, and whether a button does them.
@@ -12,13 +12,13 @@ module Kippen
              "action" => ANSWER }.freeze
     MOUSE = "mouse-with-five-buttons"
 
-    def put(fitting, want) = Fitting::WantEdits.put(fitting, want)
+    def put(fitting, want) = made(fitting, "want", want:)
 
     def wanting(want = WANT) = put(with_devices("mouse-five"), want)
 
-    def ways(fitting) = Wants.new(fitting, KINDS).ways(fitting.wants.first).map { |way| [way.button.ref, way.gesture, way.builtin] }
+    def ways(fitting) = Reach::Wants.of(fitting, KNOWLEDGE).ways(fitting.wants.first).map { |way| [way.button.ref, way.gesture, way.builtin] }
 
-    def assign(fitting, **more) = Fitting::Edit.assign(fitting, button: "#{MOUSE}/back", gesture: "long_press", action: ANSWER, **more)
+    def assign(fitting, **more) = made(fitting, "assign", button: "#{MOUSE}/back", gesture: "long_press", action: ANSWER, **more)
 
     def test_a_want_is_put_changed_and_removed
       fitting = wanting
@@ -27,7 +27,7 @@ module Kippen
       changed = put(fitting, WANT.merge("id" => "answer-the-call", "wrong" => "dangerous"))
       assert_equal ["dangerous"], changed.wants.map(&:wrong)
       assert_equal %w[answer-the-call answer-the-call-2], put(fitting, WANT).wants.map(&:id)
-      assert_empty Fitting::WantEdits.remove(changed, "answer-the-call").wants
+      assert_empty made(changed, "remove_want", id: "answer-the-call").wants
     end
 
     def test_every_fault_of_a_want_is_told
@@ -42,20 +42,20 @@ module Kippen
 
     def test_a_want_shows_whether_a_button_does_it
       assert_empty ways(wanting)
-      assert_equal "open", Wants.new(wanting, KINDS).state(wanting.wants.first)
+      assert_equal "open", Reach::Wants.of(wanting, KNOWLEDGE).state(wanting.wants.first)
       done = assign(wanting)
       assert_equal [["#{MOUSE}/back", "long_press", false]], ways(done)
-      assert_equal "done", Wants.new(done, KINDS).state(done.wants.first)
+      assert_equal "done", Reach::Wants.of(done, KNOWLEDGE).state(done.wants.first)
     end
 
     def test_without_an_action_nobody_can_say
       fitting = wanting(WANT.except("action"))
-      assert_equal "no_action", Wants.new(fitting, KINDS).state(fitting.wants.first)
+      assert_equal "no_action", Reach::Wants.of(fitting, KNOWLEDGE).state(fitting.wants.first)
     end
 
     def test_what_is_off_or_on_another_host_does_not_count
       off = assign(wanting)
-      assert_empty ways(Fitting::DeviceEdits.change(off, MOUSE, { "off" => true }, at: NOON))
+      assert_empty ways(made(off, "device", device: MOUSE, set: { "off" => true }))
       assert_empty ways(assign(wanting(WANT.merge("hosts" => ["tv"]))))
     end
 
@@ -72,15 +72,15 @@ module Kippen
       loud = { "kind" => "volume", "direction" => "up" }
       fitting = put(add(bare, "remote", host: "tv"), "what" => "Louder", "action" => loud)
       assert_equal [["television-remote/volume-up", "tap", true]], ways(fitting)
-      kept = Fitting::Edit.assign(fitting, button: "television-remote/volume-up", gesture: "long_press", action: { "kind" => "help" })
+      kept = made(fitting, "assign", button: "television-remote/volume-up", gesture: "long_press", action: { "kind" => "help" })
       assert_equal [["television-remote/volume-up", "tap", true]], ways(kept)
-      assert_empty ways(Fitting::Edit.assign(fitting, button: "television-remote/volume-up", gesture: "tap", action: { "kind" => "help" }))
+      assert_empty ways(made(fitting, "assign", button: "television-remote/volume-up", gesture: "tap", action: { "kind" => "help" }))
     end
 
     def test_what_is_open_is_counted
-      assert_equal({ "wants" => 1, "steps" => 1, "devices" => 1 }, Standing.open(wanting, KINDS))
+      assert_equal({ "wants" => 1, "steps" => 1, "devices" => 1 }, Standing.open(wanting, KNOWLEDGE))
       contact = Kinds::Ready::Contact.new(button: "left", held_us: 90_000, at: NOON)
-      assert_equal({ "wants" => 0, "steps" => 0, "devices" => 0 }, Standing.open(assign(wanting), KINDS, { MOUSE => [contact] }))
+      assert_equal({ "wants" => 0, "steps" => 0, "devices" => 0 }, Standing.open(assign(wanting), KNOWLEDGE, { MOUSE => [contact] }))
     end
   end
 end

@@ -4,7 +4,7 @@ require_relative "../kinds_data"
 
 module Kippen
   # Adding, changing, taking out and bringing back devices and buttons.
-  class DeviceEditsTest < CoreTest
+  class DevicesTest < CoreTest
     include KindsData
 
     BOX = "interface-box-for-switches"
@@ -34,73 +34,78 @@ module Kippen
       assert_equal([["/devices", "single-switch and single-switch-2 sit in the same place"]],
                    faults { add(seated, "switch", on: { "device" => BOX, "place" => "1" }) })
       assert_equal [["/devices", "#{BOX} sits on itself"], ["/devices", "single-switch sits on itself"]],
-                   faults { Fitting::DeviceEdits.change(seated, BOX, { "on" => { "device" => "single-switch", "place" => "x" } }, at: NOON) }.sort
+                   faults { made(seated, "device", device: BOX, set: { "on" => { "device" => "single-switch", "place" => "x" } }) }.sort
     end
 
     def test_what_is_plugged_in_goes_along_to_another_host
       hosts = HOSTS + [{ "id" => "slate", "system" => "tablet" }]
       seated = add(add(bare("hosts" => hosts), "switch-box"), "switch", on: { "device" => BOX, "place" => "1" })
-      moved = Fitting::DeviceEdits.change(seated, BOX, { "host" => "slate" }, at: NOON)
+      moved = made(seated, "device", device: BOX, set: { "host" => "slate" })
       assert_equal %w[slate slate], moved.devices.map(&:host)
     end
 
     def test_a_device_comes_back_with_everything_it_had
       full = with_jobs(add(with_devices("switch-box"), "switch", on: { "device" => BOX, "place" => "1" }), "single-switch/press")
-      full = Fitting::Edit.set_timing(full, button: "single-switch/press", setting: "long_press_ms", value: 900)
-      out = Fitting::TakingOut.take_out(full, BOX)
+      full = made(full, "timing", button: "single-switch/press", setting: "long_press_ms", value: 900)
+      out = made(full, "take_out", id: BOX)
       assert_equal [[], []], [out.devices, out.assignments]
-      back = Fitting::TakingOut.bring_back(out, BOX)
-      assert_equal full.document.merge("taken_out" => [], "links" => []), back.document
+      back = made(out, "bring_back", id: BOX)
+      assert_equal full.document.merge("taken_out" => []), back.document
     end
 
     def test_a_button_comes_back_to_its_place
       full = with_jobs(with_devices("mouse-five"), "mouse-with-five-buttons/middle")
-      out = Fitting::TakingOut.take_out(full, "mouse-with-five-buttons/middle")
+      out = made(full, "take_out", id: "mouse-with-five-buttons/middle")
       assert_nil out.button("mouse-with-five-buttons/middle")
       assert_empty out.assignments
-      back = Fitting::TakingOut.bring_back(out, "mouse-with-five-buttons/middle")
+      back = made(out, "bring_back", id: "mouse-with-five-buttons/middle")
       assert_equal full.buttons.map(&:ref), back.buttons.map(&:ref)
       assert_equal full.assignments, back.assignments
     end
 
     def test_a_button_of_a_device_that_is_gone_says_what_comes_first
-      out = Fitting::TakingOut.take_out(with_devices("switch"), "single-switch/press")
-      gone = Fitting::TakingOut.take_out(out, "single-switch")
+      out = made(with_devices("switch"), "take_out", id: "single-switch/press")
+      gone = made(out, "take_out", id: "single-switch")
       assert_equal([["/change/id", "its device single-switch is not there: bring that back first"]],
-                   faults { Fitting::TakingOut.bring_back(gone, "single-switch/press") })
-      assert_equal([["/change/id", 'nothing by the name "mouse" was taken out']], faults { Fitting::TakingOut.bring_back(gone, "mouse") })
+                   faults { made(gone, "bring_back", id: "single-switch/press") })
+      assert_equal([["/change/id", 'nothing by the name "mouse" was taken out']], faults { made(gone, "bring_back", id: "mouse") })
     end
 
     def test_the_name_of_something_taken_out_is_not_given_again
-      out = Fitting::TakingOut.take_out(with_devices("switch"), "single-switch")
+      out = made(with_devices("switch"), "take_out", id: "single-switch")
       assert_equal "single-switch-2", add(out, "switch").devices.last.id
     end
 
     def test_a_found_button_is_added_and_changed
-      fitting = Fitting::DeviceEdits.add_button(with_devices("mouse-five"), "mouse-with-five-buttons",
-                                                { "name" => "Thumb ring", "kind" => "contact", "codes" => ["pointer:7"] })
+      fitting = made(with_devices("mouse-five"), "add_button", device: "mouse-with-five-buttons",
+                                                               button: { "name" => "Thumb ring", "kind" => "contact", "codes" => ["pointer:7"] })
       button = fitting.buttons.last
       assert_equal ["mouse-with-five-buttons/thumb-ring", ["pointer:7"]], [button.ref, button.codes]
-      changed = Fitting::DeviceEdits.change_button(fitting, button.ref, { "name" => "Ring", "off" => true, "id" => "not-this" })
+      changed = made(fitting, "button", button: button.ref, set: { "name" => "Ring", "off" => true, "id" => "not-this" })
       assert_equal ["mouse-with-five-buttons/thumb-ring", "Ring", true], [changed.buttons.last.ref, changed.buttons.last.name, changed.buttons.last.off]
     end
 
     def test_a_second_host_leaves_no_device_without_one
       one = Fitting.read("kippen" => "fitting/1", "hosts" => [HOSTS.first], "devices" => [{ "id" => "thing" }])
-      two = Fitting::WantEdits.put_host(one, { "name" => "Phone", "system" => "phone" })
+      two = made(one, "host", host: { "name" => "Phone", "system" => "phone" })
       assert_equal ["desk", %w[desk phone]], [two.devices.first.host, two.hosts.map(&:id)]
     end
 
     def test_a_host_goes_when_nothing_is_on_it
       fitting = bare("devices" => [{ "id" => "thing", "name" => "Thing", "host" => "desk" }],
                      "wants" => [{ "id" => "w", "what" => "See the news", "hosts" => ["tv"] }])
-      assert_equal([["/hosts", "Thing still on it: move or take out first"]], faults { Fitting::WantEdits.remove_host(fitting, "desk") })
-      without = Fitting::WantEdits.remove_host(fitting, "tv")
-      assert_equal [["desk"], []], [without.hosts.map(&:id), without.wants.first.hosts]
+      assert_equal([["/hosts", "Thing still on it: move or take out first"]], faults { made(fitting, "remove_host", id: "desk") })
+      assert_equal([["/hosts", "“See the news” wanted at this host alone: say first where else, or remove it"]], faults do
+        made(fitting, "remove_host", id: "tv")
+      end)
+      both = amended(fitting, "wants" => [{ "id" => "w", "what" => "See the news", "hosts" => %w[desk tv], "extra" => nil }])
+      without = made(both, "remove_host", id: "tv")
+      assert_equal [["desk"], [{ "id" => "w", "what" => "See the news", "hosts" => %w[desk], "extra" => nil }]],
+                   [without.hosts.map(&:id), without.list("wants")]
     end
 
     def with_jobs(fitting, button)
-      Fitting::Edit.assign(fitting, button:, gesture: "long_press", action: { "kind" => "help" })
+      made(fitting, "assign", button:, gesture: "long_press", action: { "kind" => "help" })
     end
   end
 end

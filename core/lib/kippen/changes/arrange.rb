@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # Puts an arrangement on a device, as far as it fits; what does not is said.
+    # answers – { "button" => id within the device, "double_tap" => action … }
+    class Arrange < Change.of("arrange", :arrangement, :device, answers: {}.freeze)
+      # What only tells which button a part belongs on.
+      OF_BUTTON = %w[button name role asked].freeze
+
+      def make(draft)
+        found = draft.device(device)
+        draft.own_device(device)
+        chosen = draft.knowledge.arrangements.find(draft.before, arrangement)
+        chosen.check(answers)
+        put = chosen.parts.count { |part| part?(draft, found, chosen, part) }
+        raise(Invalid, draft.left_out.map { |words| Fault.new("/change/arrangement", words) }) if put.zero?
+
+        draft.notes.concat(chosen.notes(found, draft.kinds))
+      end
+
+      private
+
+      # Was it put there? Otherwise it is left out, with the reason.
+      def part?(draft, device, chosen, part)
+        button = chosen.button_for(device, draft.kinds, part, answers)
+        raise Invalid.at("/change", "#{device.name || device.id} has no such button") unless button
+
+        item = part.except(*OF_BUTTON).merge("action" => chosen.action_of(part, answers))
+        spot = Spot.new(button.ref, part.fetch("place", Fitting::EVERYWHERE), part.fetch("mode", Fitting::BASE))
+        check(draft, spot)
+        Placing.put(draft, draft.speak_of(spot), item.except("place", "mode"))
+        true
+      rescue Invalid => e
+        leave_out(draft, chosen, part, e.faults.map { |fault| fault.message.delete_suffix(".") }.join("; "))
+        false
+      end
+
+      # It may have been kept when there were other places and modes.
+      def check(draft, spot)
+        raise Invalid.at("/change", "its place is not there any more") unless spot.place == Fitting::EVERYWHERE || draft.before.place(spot.place)
+        raise Invalid.at("/change", "its mode is not there any more") unless spot.mode == Fitting::BASE || draft.before.mode(spot.mode)
+      end
+
+      def leave_out(draft, chosen, part, why)
+        draft.left_out << "#{chosen.called(part, draft.catalogue, answers)}: #{why}."
+      end
+    end
+  end
+end

@@ -1,0 +1,144 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # Brings back what was taken out, as far as there is room for it: where its seat is taken it
+    # comes without, what was assigned in a place or mode that is gone stays aside; each said so.
+    # host – where it shall be, if the one it was on is gone
+    class BringBack < Change.of("bring_back", :id, host: nil)
+      def make(draft)
+        aside = draft.member("taken_out", [])
+        bundle = aside.reverse.find { |item| item["id"] == id } || refuse("id", "nothing by the name #{Faults.show(id)} was taken out")
+        refuse("id", "what is kept of it can't be read; it stays aside") unless BringBack.readable?(bundle)
+
+        if bundle["devices"]
+          devices(draft, bundle)
+        elsif bundle["button"]
+          button(draft, bundle)
+        end
+        rest = assignments(draft, bundle)
+        timing(draft, bundle)
+        draft.set("taken_out", aside.flat_map { |item| item.equal?(bundle) ? rest : [item] })
+      end
+
+      # Is it of the shape that TakeOut makes? It may come from elsewhere.
+      def self.readable?(bundle)
+        lists = %w[devices assignments links].map { |list| bundle.fetch(list, []) }
+        return false unless lists.all?(Array) && lists.flatten(1).all?(Hash) && bundle.fetch("button_timing", {}).is_a?(Hash)
+
+        spots = lists[1].all? { |item| item["button"].is_a?(String) && Fitting::GESTURES.include?(item["gesture"]) }
+        named = lists[0].all? { |item| Fitting::Ids.ok?(item["id"]) && item.fetch("buttons", []).is_a?(Array) }
+        spots && named && button_readable?(bundle)
+      end
+
+      def self.button_readable?(bundle)
+        return true unless bundle["button"]
+
+        bundle["button"].is_a?(Hash) && bundle["device"].is_a?(String) && bundle["index"].is_a?(Integer) && !bundle["index"].negative?
+      end
+      private_class_method :button_readable?
+
+      private
+
+      def devices(draft, bundle)
+        taken = bundle["devices"].map { |item| item["id"] }.select { |one| draft.list("devices").find(one) }
+        refuse("id", "there is a #{taken.first} again: take that out first") if taken.any?
+
+        there = where(draft, bundle)
+        ids = bundle["devices"].map { |item| item["id"] }
+        bundle["devices"].each { |item| draft.list("devices").put(seated(draft, item.merge({ "host" => there }.compact), ids)) }
+        links(draft, bundle, ids)
+      end
+
+      # The id of the host it comes to; nil where the fitting has none.
+      def where(draft, bundle)
+        hosts = draft.before.hosts
+        return if draft.list("hosts").ids.empty?
+
+        found = host ? hosts.find { |one| one.id == host } : of_before(hosts, bundle)
+        refuse("host", host ? "unknown host #{Faults.show(host)}" : "the host it was on is gone: say at which it shall be") unless found
+        bundle["devices"].each do |item|
+          kind = draft.kinds.find(item["kind"])
+          refuse("host", "#{item["name"] || item["id"]} can't be used at a #{found.system}") unless kind.nil? || kind.carries(found.system)
+        end
+        found.id
+      end
+
+      # The one it was on, else the only one of its sort.
+      def of_before(hosts, bundle)
+        was = bundle["devices"].first&.fetch("host", nil)
+        same = hosts.find { |one| one.id == was }
+        return same if same || was.nil?
+
+        alike = hosts.select { |one| one.system == bundle["system"] }
+        alike.first if alike.size == 1
+      end
+
+      # Without its seat where that is gone or taken meanwhile.
+      def seated(draft, item, along)
+        seat = item["on"]
+        return item unless seat.is_a?(Hash)
+
+        carrier = draft.list("devices").find(seat["device"])
+        free = draft.list("devices").to_a.none? { |other| other["on"] == seat }
+        return item if along.include?(seat["device"]) || (carrier && free && carrier["host"] == item["host"])
+
+        draft.left_out << "#{item["name"] || item["id"]} comes without its place (#{seat.values_at("device",
+                                                                                                   "place").compact.join(", ")}): that is gone or taken."
+        item.except("on")
+      end
+
+      def links(draft, bundle, ids)
+        list = draft.list("links")
+        bundle.fetch("links", []).each do |link|
+          ends = link.values_at("from", "to")
+          possible = ends.all? { |one| ids.include?(one) || draft.list("devices").find(one) } && list.find(link["to"]).nil? &&
+                     list.find(link["from"]).nil? && list.to_a.none? { |one| one["from"] == link["to"] }
+          possible ? list.put(link) : draft.left_out << "#{link["to"]} no longer follows #{link["from"]}."
+        end
+      end
+
+      # At the place it had, as far as that is still there.
+      def button(draft, bundle)
+        refuse("id", "its device #{bundle["device"]} is not there: bring that back first") unless draft.list("devices").find(bundle["device"])
+
+        draft.alter_buttons(bundle["device"]) do |list|
+          refuse("id", "there is a button by this name again: take that out first") if list.find(bundle["button"]["id"])
+          list.insert(bundle["button"], bundle["index"])
+        end
+      end
+
+      # Returns what has to stay aside, as a bundle of its own, in an Array.
+      def assignments(draft, bundle)
+        fits, rest = bundle.fetch("assignments", []).partition { |item| stands?(draft, item) }
+        fits.each { |item| draft.rows.put(item) }
+        return [] if rest.empty?
+
+        draft.left_out << "#{rest.size} of what was assigned to #{bundle["name"] || id} stays aside: its place or mode is gone, or something else is there."
+        [bundle.slice("id", "name").merge("assignments" => rest)]
+      end
+
+      def stands?(draft, item)
+        spot = Spot.of(item)
+        place = spot.place == Fitting::EVERYWHERE || draft.list("places").find(spot.place)
+        mode = spot.mode == Fitting::BASE || draft.list("modes").find(spot.mode)
+        free = [item["gesture"], Placing::OTHER_LONG[item["gesture"]]].none? { |gesture| draft.rows.find(spot, gesture) }
+        !!(place && mode && free && button_there?(draft, spot.button) && mode_there?(draft, item["action"]))
+      end
+
+      def button_there?(draft, ref)
+        device, button = ref.split("/", 2)
+        draft.list("devices").find(device)&.fetch("buttons", [])&.any? { |one| one["id"] == button }
+      end
+
+      def mode_there?(draft, action)
+        !action.is_a?(Hash) || action["kind"] != "mode" || action["mode"].nil? || !draft.list("modes").find(action["mode"]).nil?
+      end
+
+      def timing(draft, bundle)
+        given = bundle.fetch("button_timing", {})
+        draft.set("button_timing", draft.member("button_timing", {}).merge(given)) if given.any?
+      end
+    end
+  end
+end

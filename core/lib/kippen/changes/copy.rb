@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # The assignments of one device in place of those of another, button by button as
+    # Kinds::Match pairs them. mirror – left becomes right. Once, with the timing that is no matter of
+    # force; or lasting: from now on it follows, with timing of its own.
+    class Copy < Change.of("copy", :from, :to, mirror: false, lasting: false)
+      LEVELS = %w[press_at release_at].freeze
+
+      def make(draft)
+        link = { "from" => from, "to" => to, "mirror" => mirror }
+        draft.own_device(to)
+        match = Following.match(draft, link)
+        Following.bring_up_to_date(draft, match)
+        return timing(draft, match) unless lasting
+
+        leading = draft.list("links").to_a.find { |one| one["from"] == to }
+        raise Invalid.at("/links", "#{to} follows and is followed") if leading || draft.list("links").find(from)
+
+        draft.list("links").put(link)
+      end
+
+      private
+
+      def timing(draft, match)
+        all = draft.member("button_timing", {})
+        copied = match.pairs.to_h { |one, other| [other.ref, timing_of(draft, match, other, all.fetch(one.ref, {}), all.fetch(other.ref, {}))] }
+        changed = all.merge(copied.select { |ref, part| part.any? || all.key?(ref) }).reject { |ref, part| part.empty? && all.fetch(ref, {}).any? }
+        draft.set("button_timing", changed) if changed != all
+      end
+
+      # Its own levels, and what is given besides, as far as it can be set there.
+      def timing_of(draft, match, button, given, own)
+        allowed = draft.kinds.settable(match.to, draft.before.host(match.to.host))
+        own.slice(*LEVELS).merge(Moving.settable(draft, Words.button(match.to, button), given.except(*LEVELS), allowed))
+      end
+    end
+
+    # A device that follows another keeps what it has, and goes its own way.
+    class Cut < Change.of("cut", :device)
+      def make(draft) = draft.list("links").delete(device) || raise(Invalid.at("/links", "#{Faults.show(device)} follows no device"))
+    end
+  end
+end

@@ -1,0 +1,112 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # A fitting on its way to become another. Whatever it isn't asked to change is carried along
+    # as it is, members nobody here knows included. Not valid until it is finished.
+    class Draft
+      # Lists whose items are named by one member, each once.
+      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "links" => "to" }.freeze
+
+      # before – the Fitting it was made on; by, at – who changes it and when, in ISO 8601
+      # left_out, notes – sentences on what did not go along, and what must be known
+      # spots – Spots that the changes spoke of
+      attr_reader :before, :knowledge, :by, :at, :left_out, :notes, :spots
+
+      def initialize(fitting, knowledge, by:, at:)
+        @before = fitting
+        @knowledge = knowledge
+        @by = by
+        @at = at
+        @left_out = []
+        @notes = []
+        @spots = []
+        @members = {}
+        @lists = {}
+        @rows = nil
+        @whole = nil
+      end
+
+      def kinds = knowledge.kinds
+      def catalogue = knowledge.catalogue
+
+      # What can be put on which button, as devices and hosts are now.
+      def cautions = @cautions ||= Cautions.new(View.new(self), kinds, catalogue)
+
+      # The Rows of its assignments.
+      def rows = @rows ||= Rows.new(member("assignments", []))
+
+      # The List of a named member.
+      def list(name) = @lists[name] ||= List.new(member(name, []), NAMED.fetch(name))
+
+      # A member of the document as it stands now.
+      def member(name, default = nil) = @members.fetch(name) { before.document.fetch(name, default) }
+
+      # nil takes it away. Not for what is a list or the assignments.
+      def set(name, value) = @members[name] = value
+
+      # Everything at once, in place of what there was.
+      def become(document) = @whole = document
+
+      def whole? = !@whole.nil?
+
+      # An item of a list, with some of its members set; nil takes one away.
+      def alter(name, id, members) = list(name).put(Draft.with(list(name).find(id), members))
+
+      # Yields the List of a device's buttons, to be changed.
+      def alter_buttons(device)
+        item = list("devices").find(device)
+        buttons = List.new(item.fetch("buttons", []), "id")
+        yield buttons
+        list("devices").put(item.merge("buttons" => buttons.to_a))
+      end
+
+      # Takes all that is assigned to some buttons, and their timing: { "assignments", "button_timing" }.
+      def take_of(refs)
+        gone = refs.flat_map { |ref| rows.of(ref) }
+        gone.each { |item| rows.delete(Spot.of(item), item["gesture"]) }
+        timing = member("button_timing", {})
+        set("button_timing", timing.except(*refs)) if refs.any? { |ref| timing.key?(ref) }
+        { "assignments" => gone, "button_timing" => timing.slice(*refs) }
+      end
+
+      # item – with members set; those set to nil are gone. Others stay, whatever they are.
+      def self.with(item, members)
+        gone = members.select { |_, value| value.nil? }.keys
+        item.merge(members.except(*gone)).except(*gone)
+      end
+
+      # The Fitting::Button of the fitting before. Raises Invalid.
+      def button(ref) = before.button(ref) || raise(Invalid.at("/change/button", "unknown button #{Faults.show(ref)}"))
+
+      # The same, of a device that goes its own way.
+      def own_button(ref) = button(ref).tap { |button| own_device(button.device) }
+
+      # What follows another is changed there. Raises Invalid.
+      def own_device(id)
+        link = list("links").find(id) or return
+        leader = before.device(link["from"])
+        raise Invalid.at("/change/button", "this device follows #{leader&.name || link["from"]}: change it there, or cut the link first")
+      end
+
+      # The Fitting::Device of the fitting before. Raises Invalid.
+      def device(id) = before.device(id) || raise(Invalid.at("/change/device", "no device #{Faults.show(id)}"))
+
+      # Remembers a Spot for whoever asks what was spoken of.
+      def speak_of(spot)
+        @spots |= [spot]
+        spot
+      end
+
+      # The document as it stands now.
+      def document
+        return @whole if @whole
+
+        members = @members.dup
+        @lists.each { |name, list| members[name] = list.to_a if list.to_a != before.list(name) || @members.key?(name) }
+        members["assignments"] = @rows.to_a if @rows && (@rows.to_a != before.list("assignments") || @members.key?("assignments"))
+        Draft.with(before.document, members)
+      end
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # The end of every change: what follows is brought along, the whole is validated once.
+    module Finish
+      # fitting – the new one; spots – [Spot] that it touched, those spoken of first
+      # left_out, notes – sentences; before – the Fitting it was made on
+      Result = Struct.new(:before, :fitting, :spots, :left_out, :notes, :knowledge, keyword_init: true) do
+        # { address => [what was there, what is there now] }, see Addresses.
+        def touched = @touched ||= Addresses.changed(before.document, fitting.document)
+
+        def consequences = Consequences.new(before, fitting, knowledge)
+        def words = Fitting::Differences.new(before, fitting, knowledge.catalogue).words
+      end
+
+      # How many touched spots are told.
+      MOST_SPOTS = 50
+
+      # Raises Invalid.
+      def self.of(draft)
+        Following.follow(draft) unless draft.whole?
+        fitting = Fitting.read(draft.document)
+        result = Result.new(before: draft.before, fitting:, spots: draft.spots, left_out: draft.left_out.uniq, notes: draft.notes.uniq,
+                            knowledge: draft.knowledge)
+        touched = result.touched.keys.filter_map { |address| Spot.new(*address.drop(1)) if address.first == "assignments" }
+        result.spots = (draft.spots | touched).select { |spot| fitting.button(spot.button) && draft.before.button(spot.button) }.first(MOST_SPOTS)
+        result
+      end
+    end
+  end
+end

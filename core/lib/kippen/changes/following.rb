@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # What follows another device has the same assigned, as far as it can have it there.
+    module Following
+      module_function
+
+      # Brings every follower up to date whose leader was touched.
+      def follow(draft)
+        links = draft.list("links").to_a
+        return if links.empty?
+
+        was = Rows.new(draft.before.list("assignments"))
+        links.each do |link|
+          next unless %w[from to].all? { |one| draft.list("devices").find(link[one]) }
+
+          match = match(draft, link)
+          bring_up_to_date(draft, match) if other?(draft, link) || match.pairs.any? { |one, _| draft.rows.of(one.ref) != was.of(one.ref) }
+        end
+      end
+
+      # Is the link itself, or what its devices have on them, another than before?
+      def other?(draft, link)
+        old = draft.before.list("links").any? { |one| one.equal?(link) }
+        !old || link.values_at("from", "to").any? { |id| draft.before.list("devices").none? { |item| item.equal?(draft.list("devices").find(id)) } }
+      end
+
+      # link – { "from", "to", "mirror" }. Raises Invalid.
+      def match(draft, link)
+        Following.between(View.new(draft), draft.kinds, *link.values_at("from", "to", "mirror"))
+      end
+
+      # The Kinds::Match of two devices. Raises Invalid.
+      def between(fitting, kinds, from, to, mirror)
+        one, other = [from, to].map { |id| fitting.device(id) || raise(Invalid.at("/change", "no device #{Faults.show(id)}")) }
+        raise Invalid.at("/change", "a device can't follow itself") if one == other
+
+        Kinds::Match.new(kinds, one, other, mirror:)
+      end
+
+      # Names what has no match, and what can't be had there, in words: { "buttons" => […], "assignments" => […] }.
+      def without_match(fitting, knowledge, match)
+        cautions = Cautions.new(fitting, knowledge.kinds, knowledge.catalogue)
+        partners = match.pairs.to_h { |one, other| [one.ref, other] }
+        cannot = fitting.assignments.select do |one|
+          partners[one.button] && cautions.reasons(partners[one.button], fitting.list("assignments")[one.index]).any?
+        end
+        { "buttons" => match.without.map { |button| button.name || button.id },
+          "assignments" => cannot.map { |one| "#{fitting.button(one.button).name || one.button}: #{Words::GESTURES.fetch(one.gesture)}" } }
+      end
+
+      # The rows of each partner become those of the other's button; what can't be there is left out.
+      def bring_up_to_date(draft, match)
+        match.pairs.each do |one, other|
+          draft.rows.of(other.ref).each { |item| draft.rows.delete(Spot.of(item), item["gesture"]) }
+          draft.rows.of(one.ref).each { |item| copy(draft, match, item, other) }
+        end
+      end
+
+      def copy(draft, match, item, button)
+        why = draft.cautions.reasons(button, item)
+        return draft.rows.put(item.merge("button" => button.ref)) if why.empty?
+        # What a follower went without before needs no telling again.
+        return if draft.before.links.any? { |link| link.to == match.to.id } && old?(draft, item)
+
+        draft.left_out << "#{Words.button(match.to, button)}, #{Words::GESTURES.fetch(item["gesture"])}: #{why.first.delete_suffix(".")}."
+      end
+
+      def old?(draft, item) = draft.before.assignments.any? { |one| one.button == item["button"] && draft.before.list("assignments")[one.index].equal?(item) }
+      private_class_method :other?, :copy, :old?
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # What happens to devices whose host becomes another, or another kind of thing: what can't be
+    # there is refused, what can't be kept in force is switched off, values that can't be set move
+    # to the nearest; each said so.
+    module Moving
+      module_function
+
+      # devices – Fitting::Devices; system – what their host is from now on. Raises Invalid.
+      def to(draft, devices, system)
+        barred = devices.reject { |device| carries?(draft, device, system) }
+        raise Invalid.at("/change/host", "#{barred.map { |one| one.name || one.id }.join(", ")} can't be used at a #{system}") if barred.any?
+
+        devices.each do |device|
+          device.buttons.each { |button| switch_off(draft, device, button, system) }
+          timing(draft, device, system)
+        end
+      end
+
+      def carries?(draft, device, system)
+        kind = draft.kinds.of(device)
+        kind.nil? || !kind.carries(system).nil?
+      end
+
+      def switch_off(draft, device, button, system)
+        draft.rows.of(button.ref).each do |item|
+          next if item["off"] || draft.cautions.reasons(button, item).any?
+
+          why = draft.cautions.reasons(button, item, system:)
+          next if why.empty?
+
+          draft.rows.put(item.merge("off" => true))
+          draft.left_out << "#{Words.button(device, button)}, #{Words::GESTURES.fetch(item["gesture"])}: switched off there. #{why.first.delete_suffix(".")}."
+        end
+      end
+
+      def timing(draft, device, system)
+        allowed = draft.kinds.of(device)&.carries(system)&.fetch("settable") || {}
+        own = draft.list("devices").find(device.id)
+        draft.alter("devices", device.id, "timing" => settable(draft, device.name || device.id, own["timing"], allowed)) if own["timing"]
+        all = draft.member("button_timing", {})
+        mine = all.slice(*device.buttons.map(&:ref))
+        draft.set("button_timing", all.merge(mine.to_h { |ref, part| [ref, settable(draft, ref, part, allowed)] })) if mine.any?
+      end
+
+      # Settings with those that can't be set moved to the nearest.
+      def settable(draft, whose, settings, allowed)
+        settings.to_h do |name, value|
+          best = Fitting::Timing::SETTINGS.key?(name) ? Kinds::Settable.nearest(allowed[name], value) : value
+          unless best == value
+            draft.notes << Words.say(:moved_to_nearest, setting: Words.setting(name), value: Words.value(name, value), nearest: Words.value(name, best),
+                                                        device: whose)
+          end
+          [name, best]
+        end
+      end
+      private_class_method :carries?, :switch_off, :timing
+    end
+  end
+end

@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # How something is put on a gesture of a draft, and taken off: the same for every change that
+    # does so. What can't be is barred, what a button did by itself is kept.
+    module Placing
+      KEPT_TAP = { "gesture" => "tap", "action" => { "kind" => "builtin" } }.freeze
+      # They share the stretch of a held press.
+      OTHER_LONG = { "long_press" => "hold", "hold" => "long_press" }.freeze
+
+      module_function
+
+      # item – an assignment without its spot; in place of what is on that gesture. keep – what an
+      # untouched button did by itself becomes the tap beside it; what can't be held back always does.
+      # at_once – of the spot's tap, nil: as it was. Raises Invalid.
+      def put(draft, spot, item, keep: true, at_once: nil)
+        button = draft.button(spot.button)
+        draft.cautions.bar(button, item)
+        held_back = draft.cautions.held_back?(button)
+        draft.rows.put(spot.members.merge(KEPT_TAP)) if item["gesture"] != "tap" && (keep || !held_back) && untouched?(draft, spot, button)
+        draft.rows.delete(spot, OTHER_LONG[item["gesture"]])
+        draft.rows.put(spot.members.merge(fitting_members(item)))
+        act_at_once(draft, spot, at_once) unless at_once.nil?
+        at_once_anyway(draft, spot) unless held_back
+      end
+
+      # Takes an action off a gesture. Where a tap would be left that only stands for what the
+      # button does by itself, and changes nothing anywhere, the button is untouched again. Raises Invalid.
+      def take_off(draft, spot, gesture)
+        found(draft, spot, gesture)
+        draft.rows.delete(spot, gesture)
+        left = draft.rows.at(spot)
+        draft.rows.delete(spot, "tap") if left.size == 1 && says_nothing?(draft, spot, left.first)
+      end
+
+      # The assignment on a gesture. Raises Invalid where there is none.
+      def found(draft, spot, gesture)
+        draft.rows.find(spot, gesture) || raise(Invalid.at("/assignments", "no #{gesture} is assigned to #{spot.button} there"))
+      end
+
+      def act_at_once(draft, spot, at_once)
+        tap = draft.rows.find(spot, "tap")
+        draft.rows.put(Draft.with(tap, "at_once" => at_once || nil)) if tap
+      end
+
+      # Where a built-in can't be held back, it happens at once, whatever is set.
+      def at_once_anyway(draft, spot)
+        kept = draft.rows.find(spot, "tap")&.dig("action", "kind") == "builtin"
+        act_at_once(draft, spot, true) if kept && draft.rows.at(spot).size > 1
+      end
+
+      # What a gesture can't have does not come along to it.
+      def fitting_members(item)
+        item = item.except("at_once") unless item["gesture"] == "tap"
+        Fitting::AssignmentReader::CAN_REPEAT.include?(item["gesture"]) ? item : item.except("repeat")
+      end
+
+      # Does a tap at this spot do what the button does by itself, because nobody said anything? A
+      # device or button that is off is asked as though it were on; a tap that is off counts, for a
+      # kept one would cover it when it is switched on.
+      def untouched?(draft, spot, button)
+        return false if button.kind == "notch"
+
+        layers = layers(draft, spot)
+        return false if layers.empty? || layers.any? { |layer| draft.rows.find(layer, "tap") }
+
+        blocked = mode_of(draft, spot)&.otherwise == "nothing"
+        !blocked && layers.none? { |layer| in_force?(draft, layer, spot) }
+      end
+
+      def in_force?(draft, layer, spot)
+        off = layer.place != spot.place && draft.before.place(layer.place)&.off
+        !off && draft.rows.at(layer).any? { |item| !item["off"] }
+      end
+
+      # A bare tap that is the built-in, where nothing lies beneath it and nothing falls back to it.
+      def says_nothing?(draft, spot, item)
+        return false unless item.except("button", "place", "mode", "at_once") == KEPT_TAP && mode_of(draft, spot)&.otherwise != "nothing"
+        return false if layers(draft, spot).drop(1).any? { |layer| draft.rows.at(layer).any? }
+
+        others = draft.rows.of(spot.button).map { |row| Spot.of(row) }.uniq - [spot]
+        others.none? { |other| layers(draft, other).include?(spot) }
+      end
+
+      # The Spots that are looked at for one, closest first, as though everything were on.
+      def layers(draft, spot)
+        Press::Resolver.layers(spot.mode, mode_of(draft, spot)&.otherwise, places(draft, spot.place)).map { |mode, place| Spot.new(spot.button, place, mode) }
+      end
+
+      def places(draft, id)
+        place = draft.before.place(id)
+        app = place&.part && draft.before.places.find { |one| one.app == place.app && one.part.nil? }
+        [place&.id, app&.id, Fitting::EVERYWHERE].compact
+      end
+
+      def mode_of(draft, spot) = draft.before.mode(spot.mode)
+
+      private_class_method :act_at_once, :at_once_anyway, :fitting_members, :untouched?, :in_force?, :says_nothing?, :layers, :places, :mode_of
+    end
+  end
+end

@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # Lets the tap of a spot act at once, or wait for a second one.
+    class TapAtOnce < Change.of("tap_at_once", :button, :at_once, place: Fitting::EVERYWHERE, mode: Fitting::BASE)
+      def make(draft)
+        own = draft.own_button(button)
+        item = Placing.found(draft, draft.speak_of(Spot.new(button, place, mode)), "tap")
+        if !at_once && item.dig("action", "kind") == "builtin" && !draft.cautions.held_back?(own)
+          refuse("at_once", "what this button does by itself can’t be held back: it happens at once")
+        end
+        draft.rows.put(Draft.with(item, "at_once" => at_once || nil))
+      end
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # Who the client is.
+    class Describe < Change.of("client", :name, about: nil)
+      def make(draft) = draft.set("client", Draft.with(draft.member("client", {}), "name" => name, "about" => about))
+    end
+
+    # want – as in the document; without an id it is a new one, else what it doesn't say is said no more.
+    class PutWant < Change.of("want", :want)
+      MEMBERS = %w[what place hosts times_a_day wrong asked_by importance action].freeze
+
+      def make(draft)
+        list = draft.list("wants")
+        id = want["id"] || Fitting::OwnIds.from(want["what"], list.ids, "want")
+        list.put(Draft.with(list.find(id) || {}, MEMBERS.to_h { |member| [member, nil] }.merge(want, "id" => id)))
+      end
+    end
+
+    # A want that is wanted no more.
+    class RemoveWant < Change.of("remove_want", :id)
+      def make(draft) = draft.list("wants").delete(id) || raise(Invalid.at("/wants", "no want #{Faults.show(id)}"))
+    end
+
+    # How many seconds one has to confirm with a button that was changed.
+    class ConfirmTime < Change.of(nil, :seconds)
+      def make(draft) = draft.set("confirm_s", seconds)
+    end
+
+    # The state as it is, saved once more for the sake of the note beside it.
+    class Note < Change.of("note")
+      def make(_draft) = nil
+    end
+  end
+end

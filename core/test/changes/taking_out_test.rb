@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+require_relative "../kinds_data"
+
+module Kippen
+  # Out, back and to another host: as far as there is room, and never where it can't be.
+  class TakingOutTest < CoreTest
+    include KindsData
+
+    BOX = "interface-box-for-switches"
+    HELP = { "kind" => "help" }.freeze
+
+    def box = add(add(bare, "switch-box", host: "desk"), "switch", host: "desk", on: { "device" => BOX, "place" => "1" })
+    def out(fitting, id) = made(fitting, "take_out", id:)
+    def back(fitting, id, **more) = result(fitting, "bring_back", id:, **more)
+
+    def test_its_seat_is_taken_meanwhile
+      out = out(box, "single-switch")
+      other = add(out, "switch", host: "desk", on: { "device" => BOX, "place" => "1" })
+      came = back(other, "single-switch")
+      assert_nil came.fitting.device("single-switch").seat
+      assert_equal ["Single switch comes without its place (#{BOX}, 1): that is gone or taken."], came.left_out
+    end
+
+    def test_what_it_sat_on_is_gone
+      gone = out(out(box, "single-switch"), BOX)
+      assert_nil back(gone, "single-switch").fitting.device("single-switch").seat
+    end
+
+    def test_its_place_is_gone
+      spot = { "button" => "single-switch/press", "gesture" => "tap", "action" => HELP }
+      start = amended(box, "places" => [{ "id" => "letters", "app" => "rookery" }],
+                           "assignments" => [spot, spot.merge("place" => "letters", "gesture" => "long_press")])
+      later = amended(out(start, "single-switch"), "places" => [])
+      came = back(later, "single-switch")
+      assert_equal [spot], came.fitting.list("assignments")
+      assert_equal ["1 of what was assigned to Single switch stays aside: its place or mode is gone, or something else is there."], came.left_out
+      again = back(amended(came.fitting, "places" => start.list("places")), "single-switch")
+      assert_equal start.list("assignments"), again.fitting.list("assignments")
+      assert_empty again.fitting.list("taken_out")
+    end
+
+    def test_its_host_is_gone_and_it_goes_to_no_other_sort
+      start = add(bare, "remote", host: "tv")
+      gone = made(out(start, "television-remote"), "remove_host", id: "tv")
+      assert_equal([["/change/host", "the host it was on is gone: say at which it shall be"]], faults { back(gone, "television-remote") })
+      assert_equal "desk", back(gone, "television-remote", host: "desk").fitting.device("television-remote").host
+      set = made(gone, "host", host: { "name" => "Set in the kitchen", "system" => "television" })
+      assert_equal "set-in-the-kitchen", back(set, "television-remote").fitting.device("television-remote").host
+    end
+
+    def test_it_never_comes_to_a_host_that_can_not_have_it
+      alone = Fitting.read("kippen" => "fitting/1", "hosts" => [{ "id" => "tv", "system" => "television" }])
+      out = out(add(alone, "remote"), "television-remote")
+      now = amended(out, "hosts" => [{ "id" => "tv", "system" => "phone" }])
+      assert_equal([["/change/host", "Television remote can't be used at a phone"]], faults { back(now, "television-remote") })
+    end
+
+    def test_what_a_file_says_was_taken_out_is_refused_or_read
+      odd = [{ "id" => "a" }, { "id" => "b", "devices" => 5 }, { "id" => "c", "devices" => [{ "id" => 7 }] }, { "id" => "d", "assignments" => [{}] },
+             { "id" => "e", "devices" => [nil] }, { "id" => "f", "button" => { "id" => "x" }, "device" => BOX, "index" => -9 },
+             { "id" => "g", "button_timing" => [] }, { "id" => "h", "devices" => [{ "id" => "h", "host" => "attic", "buttons" => [{}] }] }]
+      fitting = amended(box, "taken_out" => odd)
+      odd.drop(1).each do |item|
+        told = faults { back(fitting, item["id"]) }
+        assert(told.any?, item)
+      end
+      assert_equal odd.drop(1), back(fitting, "a").fitting.list("taken_out"), "nothing was in it"
+    end
+
+    def test_another_host_takes_only_what_it_can
+      fitting = add(bare("hosts" => [*HOSTS, { "id" => "p", "system" => "phone" }, { "id" => "spare", "system" => "television" }]), "remote", host: "desk")
+      ref = "television-remote/left"
+      fitting = made(made(fitting, "assign", button: ref, gesture: "hold", action: HELP), "timing", button: ref, setting: "tap_gap_ms", value: 330)
+      assert_equal([["/change/host", "Television remote can't be used at a phone"]],
+                   faults { made(fitting, "device", device: "television-remote", set: { "host" => "p" }) })
+      moved = result(fitting, "device", device: "television-remote", set: { "host" => "spare" })
+      assert_equal([["tap", nil], ["hold", true]], moved.fitting.list("assignments").map { |item| item.values_at("gesture", "off") })
+      assert_equal ["Television remote, Left, hold: switched off there. Television remote can’t carry a hold here."], moved.left_out
+      assert_equal({ ref => { "tap_gap_ms" => 300 } }, moved.fitting.document["button_timing"])
+      assert_match(/it is 300 ms, the nearest that can/, moved.notes.join)
+    end
+
+    def test_a_host_becomes_another_kind_of_thing_only_where_its_devices_can_be
+      fitting = add(bare, "remote", host: "tv")
+      assert_equal([["/change/host", "Television remote can't be used at a tablet"]],
+                   faults { made(fitting, "host", host: { "id" => "tv", "name" => "TV", "system" => "tablet" }) })
+    end
+  end
+end

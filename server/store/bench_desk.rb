@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    module Store
+      # One stream's bench while it is worked on; the stream is held meanwhile. Part of Benches.
+      class BenchDesk
+        # bindings – of the listener, where what was heard are not buttons yet
+        def initialize(database, stream, head, bindings, render)
+          @database = database
+          @stream = stream
+          @fitting = head.fitting
+          @revision = head.number
+          @render = render
+          @reader = RawMessages.new(@fitting, bindings) if stream[:raw]
+          # By what it is decided: another revision or other bindings, and it is decided anew.
+          @basis = [head.number, *(Digest::SHA256.hexdigest(JSON.generate(bindings.sort)) if @reader)].join(" ")
+        end
+
+        # fresh – messages that were just kept, by their place. Returns a Benches::Seen.
+        def work(fresh)
+          load
+          @tiles = []
+          @decided = []
+          from_us = fresh.first&.time_us
+          redo_us = go_back(fresh)
+          feed(redo_us ? after(@place) : fresh, fresh)
+          hear(fresh)
+          save if redo_us || fresh.any? || @new
+          Benches::Seen.new(bench: @bench, standing: @row, tiles: @tiles + @bench.open.map { |story| tile(story) }, from_us: redo_us || from_us,
+                            decided: @decided, fitting: @fitting, revision: @revision, reader: @reader)
+        end
+
+        private
+
+        def load
+          @row = @database[:benches].first(stream_id: @stream[:id])
+          @new = @row.nil?
+          @row ||= { basis: nil, rows: 0, received: 0, heard_through: 0, heard: {} }
+          @place = @row.values_at(:last_us, :last_number).then { |place| place if place.all? }
+          @bench = @row[:basis] == @basis ? Press::Bench.resume(@fitting, @row[:state].to_hash) : nil
+        end
+
+        # To a moment of rest from which it is decided anew, where that is needed. Returns from which
+        # time on, or nil.
+        def go_back(fresh)
+          late = @place && fresh.first && (fresh.first.place <=> @place).negative?
+          return if @bench && !late
+
+          rests = @database[:rests].where(stream_id: @stream[:id])
+          upto = @row[:rows] - Benches::ANEW
+          rests = rests.where { rows <= upto } unless @bench
+          rests = rests.where(Sequel.lit("(at_us, at_number) < (?, ?)", *fresh.first.place)) if late
+          begin_from(rests.reverse(:rows).first)
+        end
+
+        def begin_from(rest)
+          settled = rest ? rest[:rows] : 0
+          gone = @database[:tiles].where(stream_id: @stream[:id]).where { row >= settled }
+          @known = gone.select_map(:key).to_set
+          gone.delete
+          @database[:rests].where(stream_id: @stream[:id]).where { rows > settled }.delete
+          @bench = Press::Bench.from(@fitting, rest && rest[:state].to_hash)
+          @row[:rows] = settled
+          @place = rest&.values_at(:at_us, :at_number)
+          rest ? rest[:at_us] : 0
+        end
+
+        # All messages behind a place.
+        def after(place)
+          rows = @database[:messages].where(stream_id: @stream[:id]).order(:time_us, :number).select(:number, :time_us, :source, :kind, :value)
+          rows = rows.where(Sequel.lit("(time_us, number) > (?, ?)", *place)) if place
+          rows.map { |row| Press::Bench::Message.new(**row) }
+        end
+
+        def feed(messages, fresh)
+          first = fresh.first&.place
+          messages.each do |message|
+            resolved = @reader && !message.source.empty? ? @reader.resolve(message) : message
+            @bench.feed(resolved || Press::Bench::Message.new(time_us: message.time_us, kind: Press::Bench::TOLD))
+            @place = message.place
+            decide(first && (message.place <=> first) >= 0)
+            settle
+          end
+        end
+
+        # What was known already was brought about before.
+        def decide(counts)
+          outcomes = @bench.take_decided
+          @decided.concat(outcomes.reject { |one| @known&.include?(RenderBench.key(@stream[:id], one.button, one.began_us)) }) if counts
+        end
+
+        def settle
+          over = @bench.take_over.map { |story| tile(story) }
+          over.each do |tile|
+            @database[:tiles].insert(stream_id: @stream[:id], row: @row[:rows], key: tile["key"], tile: Sequel.pg_jsonb(tile))
+            @row[:rows] += 1
+          end
+          @tiles.concat(over)
+          rest = over.any? && @bench.rest or return
+
+          keep_rest(rest)
+        end
+
+        def keep_rest(rest)
+          rests = @database[:rests].where(stream_id: @stream[:id])
+          last = rests.max(:rows) || 0
+          lasting = @row[:rows] / Benches::LASTING > last / Benches::LASTING
+          rests.where(rows: @row[:rows]).delete
+          rests.where(lasting: false).where { rows < last - Benches::NEAR }.delete
+          @database[:rests].insert(stream_id: @stream[:id], rows: @row[:rows], at_us: @place[0], at_number: @place[1], lasting:, state: Sequel.pg_jsonb(rest))
+        end
+
+        # Counts what came, and remembers what was heard last of each source.
+        def hear(fresh)
+          heard = @row[:heard].to_hash
+          last = fresh.reject { |message| message.source.empty? }.to_h { |message| [message.source, [*message.place, message.kind]] }
+          heard = heard.merge(last) { |_, known, new| [known, new].max }
+          @row[:heard] = heard.sort_by { |_, place| place }.last(Benches::MOST_HEARD).to_h
+          @row[:received] = @new ? count : @row[:received] + fresh.size
+          @row[:heard_through] = through(@row[:heard_through]) if fresh.any? || @new
+        end
+
+        def count = @database[:messages].where(stream_id: @stream[:id]).count
+
+        # The highest number up to which no message is missing.
+        def through(from)
+          numbers = @database[:messages].where(stream_id: @stream[:id]).where { number > from }.order(:number).select_map(:number)
+          from + numbers.each_with_index.take_while { |number, index| number == from + index + 1 }.size
+        end
+
+        def save
+          saved = { basis: @basis, state: Sequel.pg_jsonb(@bench.save), last_us: @place&.first, last_number: @place&.last, rows: @row[:rows],
+                    received: @row[:received], heard_through: @row[:heard_through], heard: Sequel.pg_jsonb(@row[:heard]) }
+          @database[:benches].insert_conflict(target: :stream_id, update: saved).insert(stream_id: @stream[:id], **saved)
+        end
+
+        def tile(story) = @render.tile(@stream[:id], story)
+      end
+    end
+  end
+end

@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    module Store
+      # What a stream's messages come to, kept with the stream: a message is fed to where the bench
+      # stands. One that is late goes back to a moment of rest before it; a new revision, or another
+      # binding, decides the last rows anew. The truth is always the replay of all messages.
+      class Benches
+        # Tiles that are shown of a stream.
+        SHOWN = 40
+        # So many rows are decided anew by a new revision.
+        ANEW = 100
+        # So many rows back a moment of rest is kept, and every so many rows one for good.
+        NEAR = 150
+        LASTING = 100
+        MOST_HEARD = 20
+
+        # What a look at a stream gives: tiles – of JSON, oldest first, from_us – they replace all from then
+        # on, nil: all there is; decided – [Press::Outcome] that what was taken brought about
+        Seen = Struct.new(:bench, :standing, :tiles, :from_us, :decided, :fitting, :revision, :reader, keyword_init: true)
+
+        # render – takes a Fitting, gives what makes a tile's JSON: tile(stream id, story)
+        def initialize(database, &render)
+          @database = database
+          @render = render
+        end
+
+        # Keeps Press::Bench::Messages that are new, passes over those it has. ahead – how many seconds
+        # past the server's time a message may be; nil: any. Returns a Seen of what they changed.
+        def take(stream, messages, ahead: Streams::AHEAD_S)
+          held(stream) do |streams|
+            fresh = streams.keep(stream, messages, ahead)
+            News.tell(@database, stream[:client_id], "heard", stream: stream[:id]) if fresh.any?
+            seen = work(stream, fresh)
+            # What is sent again had no answer: then all is told.
+            fresh.size == messages.size ? seen : whole(stream, seen)
+          end
+        end
+
+        # A Seen of the last tiles, decided by the fitting as it is now.
+        def look(stream)
+          held(stream) { whole(stream, work(stream, [])) }
+        end
+
+        private
+
+        def whole(stream, seen)
+          settled = @database[:tiles].where(stream_id: stream[:id]).reverse(:row).limit(SHOWN).select_map(:tile).map(&:to_hash).reverse
+          open = seen.bench.open.map { |story| @render.call(seen.fitting).tile(stream[:id], story) }
+          seen.tiles = settled + open
+          seen.from_us = nil
+          seen
+        end
+
+        # One at a time for a stream, so that no answer misses what another brought.
+        def held(stream)
+          @database.transaction(savepoint: true) do
+            @database[:streams].where(id: stream[:id]).for_update.first || raise(Missing, "no stream #{stream[:id]}")
+            yield Streams.new(@database)
+          end
+        end
+
+        def work(stream, fresh)
+          head = Revisions.new(@database).head(stream[:client_id])
+          bindings = stream[:raw] ? Listeners.new(@database).bindings(stream[:listener_id]) : {}
+          desk = BenchDesk.new(@database, stream, head, bindings, @render.call(head.fitting))
+          desk.work(fresh)
+        end
+      end
+    end
+  end
+end

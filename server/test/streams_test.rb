@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "../../core/test/press/generated"
+
+module Kippen
+  # What is kept with a stream: the engine's state, settled rows, moments of rest.
+  class StreamsTest < ServerTest
+    STRIKES_US = 1_000_000
+
+    def setup
+      super
+      add_client(with_jobs)
+    end
+
+    def with_jobs(**more)
+      jobs = { "tap" => MARK, "long_press" => ANSWER }.map { |gesture, action| { "button" => EDGE, "gesture" => gesture, "action" => action } }
+      DEMO.merge("assignments" => jobs, **more.transform_keys(&:to_s))
+    end
+
+    def benches = Server::Store::Benches.new(DATABASE) { |fitting| Server::RenderBench.new(fitting) }
+
+    def stream
+      @stream ||= begin
+        streams = Server::Store::Streams.new(DATABASE)
+        streams.find(streams.add(Server::Store::Listeners.new(DATABASE).add(@client, "Desk")[:id]))
+      end
+    end
+
+    def heard(number, time_us, kind, source = kind == "told" ? "" : EDGE, value = "")
+      Press::Bench::Message.new(number:, time_us:, source:, kind:, value:)
+    end
+
+    # The messages of one short press, the index-th.
+    def press(index) = [["down", 0], ["up", 100_000]].each_with_index.map { |(kind, us), edge| heard((index * 2) + edge + 1, (index * STRIKES_US) + us, kind) }
+
+    def take(*messages) = benches.take(stream, messages, ahead: nil)
+    def words(tiles) = tiles.map { |tile| [tile["began_us"], tile["results"].map { |result| result["action_name"] }] }
+    def gestures(tiles) = tiles.map { |tile| tile["results"].map { |result| result["gesture"] } }
+
+    def test_a_message_costs_the_same_at_the_10th_and_the_1000th
+      costs = Hash.new { |hash, index| hash[index] = [] }
+      500.times do |index|
+        press(index).each do |one|
+          statements = 0
+          count = Object.new.tap { |logger| logger.define_singleton_method(:info) { |_| statements += 1 } }
+          DATABASE.loggers << count
+          calls = 0
+          TracePoint.new(:call) { |point| calls += 1 if point.path.include?("/kippen/") || point.path.include?("/server/") }.enable { take(one) }
+          DATABASE.loggers.delete(count)
+          costs[index] << [statements, calls]
+        end
+      end
+      assert_equal costs[5].map(&:first), costs[498].map(&:first), "statements"
+      costs[5].zip(costs[498]).each { |few, many| assert_in_delta few.last, many.last, few.last * 0.1, "calls" }
+      assert_equal [500, 1000], [DATABASE[:tiles].where(stream_id: stream[:id]).count, benches.look(stream).standing[:heard_through]]
+      assert_operator DATABASE[:rests].where(stream_id: stream[:id]).count, :<, 170
+    end
+
+    # The order in which messages come does not matter, nor how many come at once, nor how often.
+    def test_the_truth_is_the_replay_of_all_messages
+      random = Random.new(7)
+      PropCheck.forall(Generated::G.tuple(Generated.fitting, Generated.trace)).with_config(n_runs: 25).check do |document, trace|
+        @stream = nil
+        add_client(document.merge("client" => { "name" => "Somebody" }))
+        list = trace.each_with_index.map { |(time_us, source, kind, value), index| heard(index + 1, time_us, kind, source, value) }
+        late = list.each_slice(3).flat_map { |some| random.rand < 0.5 ? some.shuffle(random:) : some }
+        late.each_slice(1 + random.rand(4)) { |some| take(*some, some.sample(random:)) }
+        next if list.empty?
+
+        whole = Press::Bench.from(Fitting.read(document))
+        list.each { |one| whole.feed(one) }
+        expected = (whole.take_over + whole.open).map { |story| [story.button.ref, story.began_us, story.rows.map { |row| row.outcome.to_h }] }
+        tiles = benches.look(stream).tiles
+        assert_equal(expected.map do |button, began, rows|
+          [button, began, rows.map do |row|
+            [row["at_us"], row["phase"], row["gesture"]]
+          end]
+        end.last(40).sort_by(&:to_s),
+                     tiles.map do |tile|
+                       [tile["button"], tile["began_us"], tile["results"].map do |row|
+                         row.values_at("at_us", "phase", "gesture")
+                       end]
+                     end.last(40).sort_by(&:to_s))
+      end
+    end
+
+    def test_a_new_revision_decides_the_last_hundred_rows_anew_and_older_ones_stay
+      150.times { |index| take(*press(index)) }
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1,
+                                                            "change" => { "kind" => "timing", "button" => EDGE, "setting" => "long_press_ms", "value" => 100 })
+      benches.look(stream)
+      rows = DATABASE[:tiles].where(stream_id: stream[:id]).order(:row).select_map(:tile).map(&:to_hash)
+      assert_equal([["tap"]] * 50, gestures(rows.first(50)))
+      assert_equal([["long_press"]] * 100, gestures(rows.last(100)).map { |row| row.first(1) })
+    end
+
+    def test_a_locked_mode_lasts_however_long_the_stream_and_through_a_change
+      lock = { "button" => EDGE, "gesture" => "tap", "action" => { "kind" => "mode", "mode" => "reading", "how" => "lock" } }
+      inside = { "button" => "pocket-phone/volume-up", "gesture" => "tap", "mode" => "reading", "action" => MARK }
+      add_client(DEMO.merge("modes" => [{ "id" => "reading" }], "assignments" => [lock, inside]))
+      take(*press(0))
+      400.times do |index|
+        take(heard((index * 2) + 3, 2_000_000 + (index * 9000), "down", "pocket-phone/volume-down"),
+             heard((index * 2) + 4, 2_001_000 + (index * 9000), "up", "pocket-phone/volume-down"))
+      end
+      change({ "kind" => "client", "name" => "Bram" })
+      seen = take(heard(803, 90_000_000, "down", "pocket-phone/volume-up"))
+      assert_equal([["Mark the packet"]], seen.tiles.last(1).map { |tile| tile["results"].map { |result| result["action_name"] } })
+    end
+
+    def test_one_told_far_ahead_makes_no_work
+      benches.take(stream, press(0))
+      seen = benches.take(stream, [heard(3, 2**52, "told")])
+      assert_operator seen.bench.now_us, :<, 12_000_000
+      assert_operator DATABASE[:messages].where(stream_id: stream[:id]).max(:time_us), :<, 12_000_000
+    end
+
+    def test_a_stream_from_before_is_worked_out_from_its_messages
+      DATABASE[:messages].multi_insert(press(0).map { |one| one.to_h.merge(stream_id: stream[:id]) })
+      assert_equal [[0, ["Mark the packet"]]], words(benches.look(stream).tiles)
+      assert_equal [2, 2], benches.look(stream).standing.values_at(:received, :heard_through)
+    end
+
+    def test_outcomes_are_told_once
+      assert_equal(["tap"], take(*press(0)).decided.map(&:gesture))
+      assert_empty take(*press(0)).decided, "a repeated message brings nothing about"
+      late = take(heard(9, 50_000, "told"))
+      assert_equal 0, late.from_us
+      assert_empty late.decided, "what was known already is not brought about again"
+    end
+  end
+end
