@@ -16,7 +16,9 @@ module Kippen
         Press::Bench::Message.new(number: number + 1, time_us: (ms * 1000).to_i, source:, kind:, value: value || "")
       end
       telling = Press::Telling.new(read, CATALOGUE)
-      Press::Bench.view(read, messages).stories.map { |story| telling.sentences(story).join(" ") }
+      bench = Press::Bench.from(read)
+      messages.each { |message| bench.feed(message) }
+      bench.open.map { |story| telling.sentences(story).join(" ") }
     end
 
     def assign(gesture, **more) = assignment(gesture, **more).merge("action" => NEXT_PAGE)
