@@ -1,10 +1,17 @@
 # frozen_string_literal: true
 
-# One process on loopback; PORT and KIPPEN_LISTEN come from bin/start.
+# On loopback; PORT and KIPPEN_LISTEN come from bin/start. KIPPEN_WORKERS: so many processes share
+# the work, none but this one where it isn't said.
 bind "tcp://127.0.0.1:#{ENV.fetch("PORT")}"
 # Besides, on purpose: an address of this machine at which a client's own device may join.
 bind "tcp://#{ENV.fetch("KIPPEN_LISTEN", nil)}" if ENV["KIPPEN_LISTEN"].to_s != ""
 threads 1, 5
+if (count = Integer(ENV.fetch("KIPPEN_WORKERS", "0"), 10)).positive?
+  workers count
+  preload_app!
+  # A connection belongs to one process.
+  before_fork { Kippen::Server::Store.disconnect }
+end
 rackup File.join(__dir__, "config.ru")
 quiet
 raise_exception_on_sigterm false

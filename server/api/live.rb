@@ -12,8 +12,8 @@ module Kippen
       def call(env) = env["REQUEST_METHOD"] == "GET" && Live::PATH.match?(env["PATH_INFO"]) ? @live.call(env) : @app.call(env)
     end
 
-    # Live notices to browsers, as server-sent events. One thread hears of the database and
-    # hands on to all, so that no request's thread is held.
+    # Live notices to browsers, as server-sent events. One thread hears of the database; one alone
+    # keeps the browsers and writes to them, so that no request's thread is held and no two notices mix.
     class Live
       PATH = %r{\A/api/clients/(?<client>[0-9a-f-]{36})/live\z}
       HEADERS = { "content-type" => "text/event-stream", "cache-control" => "no-store", "x-accel-buffering" => "no", "connection" => "close" }.freeze
@@ -21,43 +21,37 @@ module Kippen
       # What may pile up for a browser that doesn't read; then it is let go and comes back by itself.
       MOST_WAITING = 64_000
       RETRY_MS = 1000
+      HERE = "event: here\ndata: {}\n\n"
 
       # One browser that listens to one client's news.
       Listener = Struct.new(:io, :client, :waiting)
 
       def initialize(database)
         @database = database
-        @listeners = []
         @lock = Mutex.new
+        @work = Queue.new
+        @listeners = []
+        @listening = false
       end
 
       def call(env)
         client = PATH.match(env["PATH_INFO"])[:client]
         start
-        [200, HEADERS.merge("rack.hijack" => ->(io) { add(io, client) }), []]
+        [200, HEADERS.merge("rack.hijack" => ->(io) { @work << [:add, io, client] }), []]
       end
 
       private
 
-      def add(io, client)
-        listener = Listener.new(io, client, "retry: #{RETRY_MS}\n\nevent: here\ndata: {}\n\n")
-        @lock.synchronize { @listeners << listener }
-        flush(listener)
-      end
-
+      # In the process that serves, which may be another than the one that loaded this.
       def start
-        @lock.synchronize do
-          next if @threads&.all?(&:alive?)
-
-          @threads = [Thread.new { hear }, Thread.new { beat }]
-        end
+        @lock.synchronize { @threads = [Thread.new { hear }, Thread.new { beat }, Thread.new { write }] unless @threads&.all?(&:alive?) }
       end
 
       # When the way to the database breaks, all browsers are let go: they come back and look anew.
       def hear
-        Store::News.listen(@database, ready: -> {}) { |notice| hand_on(notice) }
+        Store::News.listen(@database, ready: -> { @work << [:listening] }) { |notice| @work << [:notice, notice] }
       rescue Sequel::Error
-        @lock.synchronize { @listeners.dup }.each { |listener| drop(listener) }
+        @work << [:lost]
         sleep 1
         retry
       end
@@ -65,13 +59,45 @@ module Kippen
       def beat
         loop do
           sleep BEAT_SECONDS
-          @lock.synchronize { @listeners.dup }.each { |listener| send(listener, ": here\n\n") }
+          @work << [:beat]
         end
       end
 
+      def write
+        loop do
+          what, *with = @work.pop
+          case what
+          when :add then add(*with)
+          when :listening then listening
+          when :lost then lost
+          when :beat then tell_all(": here\n\n")
+          when :notice then hand_on(*with)
+          end
+        end
+      end
+
+      # That it is here is said only once nothing can be missed.
+      def add(io, client)
+        listener = Listener.new(io, client, "retry: #{RETRY_MS}\n\n")
+        @listeners << listener
+        @listening ? send(listener, HERE) : flush(listener)
+      end
+
+      def listening
+        @listening = true
+        tell_all(HERE)
+      end
+
+      def lost
+        @listening = false
+        @listeners.dup.each { |listener| drop(listener) }
+      end
+
+      def tell_all(text) = @listeners.dup.each { |listener| send(listener, text) }
+
       def hand_on(notice)
         text = "event: #{notice["what"]}\ndata: #{JSON.generate(notice.except("client", "what"))}\n\n"
-        @lock.synchronize { @listeners.select { |listener| listener.client == notice["client"] } }.each { |listener| send(listener, text) }
+        @listeners.select { |listener| listener.client == notice["client"] }.each { |listener| send(listener, text) }
       end
 
       def send(listener, text)
@@ -91,7 +117,7 @@ module Kippen
       end
 
       def drop(listener)
-        @lock.synchronize { @listeners.delete(listener) }
+        @listeners.delete(listener)
         listener.io.close
       rescue SystemCallError, IOError
         nil

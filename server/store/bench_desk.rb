@@ -38,7 +38,14 @@ module Kippen
           @new = @row.nil?
           @row ||= { basis: nil, rows: 0, received: 0, heard_through: 0, heard: {} }
           @place = @row.values_at(:last_us, :last_number).then { |place| place if place.all? }
-          @bench = @row[:basis] == @basis ? Press::Bench.resume(@fitting, @row[:state].to_hash) : nil
+          @bench = (try { Press::Bench.resume(@fitting, @row[:state].to_hash) } if @row[:basis] == @basis)
+        end
+
+        # What is kept can be worked out again: where it can't be read, it is.
+        def try
+          yield
+        rescue StandardError
+          nil
         end
 
         # To a moment of rest from which it is decided anew, where that is needed. Returns from which
@@ -54,13 +61,20 @@ module Kippen
           begin_from(rests.reverse(:rows).first)
         end
 
+        # One that can't be read is passed over for one before.
         def begin_from(rest)
+          @bench = try { Press::Bench.from(@fitting, rest && rest[:state].to_hash) }
+          return begin_from(@database[:rests].where(stream_id: @stream[:id]).where { rows < rest[:rows] }.reverse(:rows).first) unless @bench
+
+          begin_at(rest)
+        end
+
+        def begin_at(rest)
           settled = rest ? rest[:rows] : 0
           gone = @database[:tiles].where(stream_id: @stream[:id]).where { row >= settled }
           @known = gone.select_map(:key).to_set
           gone.delete
           @database[:rests].where(stream_id: @stream[:id]).where { rows > settled }.delete
-          @bench = Press::Bench.from(@fitting, rest && rest[:state].to_hash)
           @row[:rows] = settled
           @place = rest&.values_at(:at_us, :at_number)
           rest ? rest[:at_us] : 0
@@ -113,7 +127,7 @@ module Kippen
 
         # Counts what came, and remembers what was heard last of each source.
         def hear(fresh)
-          heard = @row[:heard].to_hash
+          heard = @row[:heard].to_hash.select { |_, place| place.is_a?(Array) && place.map(&:class) == [Integer, Integer, String] }
           last = fresh.reject { |message| message.source.empty? }.to_h { |message| [message.source, [*message.place, message.kind]] }
           heard = heard.merge(last) { |_, known, new| [known, new].max }
           @row[:heard] = heard.sort_by { |_, place| place }.last(Benches::MOST_HEARD).to_h

@@ -15,6 +15,8 @@ module Kippen
         NEAR = 150
         LASTING = 100
         MOST_HEARD = 20
+        # What a tile has, to be shown.
+        MEMBERS = %w[key button button_name began_us over long_us touches results repeats sentences].freeze
 
         # What a look at a stream gives: tiles – of JSON, oldest first, from_us – they replace all from then
         # on, nil: all there is; decided – [Press::Outcome] that what was taken brought about
@@ -47,6 +49,7 @@ module Kippen
 
         def whole(stream, seen)
           settled = @database[:tiles].where(stream_id: stream[:id]).reverse(:row).limit(SHOWN).select_map(:tile).map(&:to_hash).reverse
+          settled = settled.select { |tile| MEMBERS.all? { |member| tile.key?(member) } }
           open = seen.bench.open.map { |story| @render.call(seen.fitting).tile(stream[:id], story) }
           seen.tiles = settled + open
           seen.from_us = nil

@@ -35,7 +35,7 @@ module Kippen
         # head – the Revisions::Head it was made on; saved – number of the new revision; fitting – its Fitting
         def watch(client, head, saved, fitting)
           known = pending(client)
-          lost, now = moved(known ? before(client, known) : head.fitting, fitting)
+          lost, now = moved((known && before(client, known)) || head.fitting, fitting)
           return if known && [known.lost, known.now] == [lost, now]
 
           row(client).delete
@@ -80,7 +80,10 @@ module Kippen
             Save.lock(@database, client)
             waiting = due(client, asked).first&.then { |found| Pending.new(**found) } or next
             row(client).delete
-            Save.new(@database).on(client, author:, account:, what: "took back what was to be confirmed") { |head| taken_back(head, waiting, author) }
+            pairs = pairs(client, waiting)
+            next if pairs.empty?
+
+            Save.new(@database).on(client, author:, account:, what: "took back what was to be confirmed") { |head| taken_back(head, waiting, pairs, author) }
           end
         end
 
@@ -90,8 +93,17 @@ module Kippen
 
         def due(client, asked) = asked ? row(client) : row(client).where { self.until <= NOW }
 
-        # The Fitting before all that is to be confirmed.
-        def before(client, pending) = @revisions.at(client, pending.revisions.first - 1)
+        # The Fitting before all that is to be confirmed, or nil where it can't be read.
+        def before(client, pending) = pairs(client, pending).first&.first
+
+        # [[Fitting before, after]…] of what is to be confirmed, as far as it can be read.
+        def pairs(client, pending)
+          pending.revisions.filter_map do |number|
+            [number - 1, number].map { |one| @revisions.at(client, one) }
+          rescue Missing, Invalid
+            nil
+          end
+        end
 
         # Refs that lost the job between two fittings, and those that have it where one did.
         def moved(before, after)
@@ -99,8 +111,7 @@ module Kippen
           %i[lost now].map { |which| moved.flat_map { |one| one[which].map(&:ref) } }
         end
 
-        def taken_back(head, pending, author)
-          pairs = pending.revisions.map { |number| [number - 1, number].map { |one| @revisions.at(pending.client_id, one) } }
+        def taken_back(head, pending, pairs, author)
           change = Changes::TakeBack.new(revisions: pairs)
           result = Changes.make(head.fitting, change, knowledge: KNOWLEDGE, by: author, at: nil)
           which = pending.revisions.size == 1 ? "Revision #{pending.revision}" : "Revisions #{pending.revisions.join(", ")}"

@@ -26,10 +26,14 @@ module Kippen
       # url – postgres://…; returns a Sequel::Database
       def self.connect(url)
         database = Sequel.connect(url, max_connections: 10, preconnect: false)
+        (@connected ||= []) << database
         database.extension(:pg_array, :pg_json, :connection_validator)
         database.pool.connection_validation_timeout = 60
         database
       end
+
+      # Leaves every connection; who goes on makes its own.
+      def self.disconnect = (@connected || []).each(&:disconnect)
 
       def self.migrate(database)
         Sequel.extension(:migration)

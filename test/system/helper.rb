@@ -2,6 +2,7 @@
 
 ENV["RACK_ENV"] = "test"
 require_relative "../../server/rack"
+require_relative "servers"
 require "minitest/autorun"
 require "capybara/minitest"
 require "selenium-webdriver"
@@ -32,7 +33,12 @@ module Kippen
 
     DATABASE = Server::Store.connect(ENV.fetch("DATABASE_URL"))
     Server::Store.migrate(DATABASE)
-    Capybara.app = Server.rack(DATABASE, secret: "s" * 64, demo: true, check_responses: true)
+    if (address = Servers.start(ENV.fetch("KIPPEN_SERVERS", nil)))
+      Capybara.app_host = address
+      Capybara.run_server = false
+    else
+      Capybara.app = Server.rack(DATABASE, secret: "s" * 64, demo: true, check_responses: true)
+    end
     DEMO = Formats::FittingJson.read(File.read(File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json")))
     EDGE = "pocket-phone/edge"
     PASSWORD = "quiet-estuary-morning"

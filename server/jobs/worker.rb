@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+# The worker: does the jobs, until it is told to stop. bin/start starts it, and again where it ended.
+require_relative "../boot"
+require_relative "jobs"
+
+module Kippen
+  module Server
+    # A lost way to the database ends it: whoever started it starts it again.
+    class Worker
+      THREADS = 1
+      POLL_SECONDS = 5.0
+
+      def initialize(database)
+        database.pool.connection_validation_timeout = -1
+        Jobs.connect(database)
+      end
+
+      # Returns when a signal came, after what is being done is done.
+      def run
+        Jobs.plan
+        told, tell = IO.pipe
+        %w[INT TERM].each { |signal| trap(signal) { tell.write_nonblock(".") } }
+        locker = Que::Locker.new(worker_priorities: [nil] * THREADS, poll_interval: POLL_SECONDS, maximum_buffer_size: 1)
+        told.read(1)
+        locker.stop
+        locker.wait_for_stop
+      end
+    end
+  end
+end
+
+Kippen::Server::Worker.new(Kippen::Server::Store.connect(ENV.fetch("DATABASE_URL"))).run if $PROGRAM_NAME == __FILE__

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    module Store
+      # How long what is only kept for a while is kept. What a client is fitted with is kept until the
+      # client is erased.
+      module Age
+        STREAMS_DAYS = 30
+        # A browser that heard nothing for so long has to be bound anew.
+        LISTENERS_DAYS = 180
+        JOINS_DAYS = 1
+        SESSIONS_DAYS = 30
+        FAILURES_DAYS = 1
+        # So many of a kind at once, so that nobody waits for it.
+        AT_ONCE = 500
+
+        module_function
+
+        # Takes away what is older; returns { what => how many }.
+        def prune(database)
+          { streams: streams(database), listeners: listeners(database), joins: joins(database), sessions: sessions(database),
+            failures: batches(database[:join_failures].where(Sequel[:at] < ago(FAILURES_DAYS)), :id) }
+        end
+
+        def streams(database) = batches(database[:streams].where(Sequel[:started_at] < ago(STREAMS_DAYS)), :id)
+
+        # Those of joined devices go with their join.
+        def listeners(database)
+          used = database[:streams].where(listener_id: Sequel[:listeners][:id]).select(1)
+          batches(database[:listeners].where(join_id: nil).where(Sequel[:created_at] < ago(LISTENERS_DAYS)).exclude(used.exists), :id)
+        end
+
+        def joins(database)
+          ended = database[:joins].where((Sequel[:ended_at] < ago(JOINS_DAYS)) | (Sequel[:expires_at] < ago(JOINS_DAYS)))
+          batches(ended.exclude(database[:streams].join(:listeners, id: :listener_id).where(join_id: Sequel[:joins][:id]).select(1).exists), :id)
+        end
+
+        def sessions(database)
+          database[:account_active_session_keys].where(Sequel[:last_use] < ago(SESSIONS_DAYS)).delete
+        end
+
+        def batches(rows, key)
+          all = 0
+          loop do
+            gone = rows.where(key => rows.select(key).limit(AT_ONCE)).delete
+            all += gone
+            return all if gone.zero?
+          end
+        end
+
+        def ago(days) = Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{days} days'")
+        private_class_method :streams, :listeners, :joins, :sessions, :batches
+      end
+    end
+  end
+end

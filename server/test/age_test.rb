@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "../jobs/jobs"
+
+module Kippen
+  # What is kept for a while only goes; everything else stays.
+  class AgeTest < ServerTest
+    def setup
+      super
+      add_client
+    end
+
+    def old(days) = Time.now - (days * 86_400)
+
+    def listener(days, join: nil)
+      DATABASE[:listeners].returning(:id).insert(client_id: @client, name: "L", created_at: old(days), join_id: join).first[:id]
+    end
+
+    def stream(listener, days)
+      id = DATABASE[:streams].returning(:id).insert(listener_id: listener, started_at: old(days)).first[:id]
+      DATABASE[:messages].insert(stream_id: id, number: 1, time_us: 0, source: EDGE, kind: "down", value: "")
+      id
+    end
+
+    def there(table, ids) = DATABASE[table].where(id: ids).select_map(:id)
+
+    def test_streams_listeners_and_joins_go_by_their_age
+      used, unused, young = listener(400), listener(181), listener(179)
+      streams = [31, 29].map { |days| stream(used, days) }
+      account = DATABASE[:accounts].where(service_id: @service).get(:id)
+      joins = [[3, nil], [3, 2], [0, nil]].map.with_index do |(made, ended), index|
+        DATABASE[:joins].returning(:id).insert(client_id: @client, account_id: account, host: "phone", code: "AAAAA#{index + 2}", created_at: old(made),
+                                               joined_at: old(made), expires_at: ended ? old(0) : old(made - 0.3), ended_at: ended && old(ended)).first[:id]
+      end
+      joined = listener(3, join: joins[0])
+      kept = DATABASE[:revisions].count
+      counts = Server::Store::Age.prune(DATABASE)
+      assert_equal [1, 1, 2], counts.values_at(:streams, :listeners, :joins)
+      assert_equal [[streams[1]], [used, young].sort, [joins[2]], []],
+                   [there(:streams, streams), there(:listeners, [used, unused, young]).sort, there(:joins, joins), there(:listeners, joined)]
+      assert_equal [0, kept], [DATABASE[:messages].where(stream_id: streams[0]).count, DATABASE[:revisions].count]
+    end
+
+    def test_it_is_planned_once_and_again_after_each_time
+      Server::Jobs.connect(DATABASE)
+      2.times { Server::Jobs.plan }
+      planned = DATABASE[:que_jobs].where(job_class: Server::Jobs::Prune.name, finished_at: nil)
+      assert_equal 1, planned.count
+      Server::Jobs::Prune.run
+      assert_operator planned.max(:run_at), :>, Time.now + 3500
+    end
+  end
+end

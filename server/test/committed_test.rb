@@ -1,0 +1,162 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # What several connections do to each other, really written: nothing here is rolled back, all of it
+  # is taken away afterwards.
+  class CommittedTest < ServerTest
+    SWAP = { "kind" => "arrange", "arrangement" => "left-handed-mouse", "device" => "mouse" }.freeze
+    MOUSE = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
+
+    def run = Minitest::Test.instance_method(:run).bind_call(self)
+
+    def setup
+      super
+      add_client(MOUSE)
+      @others = []
+    end
+
+    def teardown
+      @others.each(&:disconnect)
+      DATABASE[:clients].where(service_id: @service).delete
+      %i[audit accounts].each { |table| DATABASE[table].where(service_id: @service).delete }
+      DATABASE[:services].where(id: @service).delete
+    end
+
+    # Another process, as far as the database can tell.
+    def other = Server::Store.connect(ENV.fetch("DATABASE_URL")).tap { |database| @others << database }
+
+    def save(database, change, author: "Somebody", &before)
+      Server::Store::Save.new(database).on(@client, author:) do |head|
+        before&.call
+        made = Changes.make(head.fitting, Changes.read(change), knowledge: Server::KNOWLEDGE, by: author, at: "2026-11-26T12:00:00Z")
+        Server::Store::Save::Made.new(fitting: made.fitting)
+      end
+    end
+
+    def timing(value) = { "kind" => "timing", "button" => "mouse/back", "setting" => "long_press_ms", "value" => value }
+    def numbers = DATABASE[:revisions].where(client_id: @client).order(:number).select_map(:number)
+    def head = Server::Store::Revisions.new(DATABASE).head(@client)
+    def wait_until = 200.times { yield ? break : sleep(0.01) }
+
+    # Connections of the database that wait for somebody else's lock.
+    def waiting = DATABASE[:pg_stat_activity].where(datname: Sequel.function(:current_database), wait_event_type: "Lock").count
+
+    def test_two_saves_at_once_come_one_after_the_other
+      threads = Array.new(4) { |index| Thread.new(other) { |database| 5.times { |time| save(database, timing(500 + (index * 50) + (time * 10))) } } }
+      threads.each(&:join)
+      assert_equal (1..21).to_a, numbers
+      assert_equal 21, DATABASE[:clients].where(id: @client).get(:revision)
+    end
+
+    def test_what_was_not_saved_is_in_no_cache
+      Server::Store::Revisions::READ.forget(@client)
+      DATABASE.transaction(rollback: :always) do
+        save(DATABASE, timing(770))
+        assert_equal 770_000, head.fitting.timing(head.fitting.button("mouse/back")).long_press_us
+      end
+      assert_nil Server::Store::Revisions::READ.find(@client, 2)
+      save(other, timing(880))
+      assert_equal 880_000, head.fitting.timing(head.fitting.button("mouse/back")).long_press_us
+    end
+
+    # One holds the client while the other waits: what it then makes is made of what the first has saved.
+    def test_the_state_is_read_under_the_lock
+      second = nil
+      save(other, timing(700)) do
+        second = Thread.new(other) { |database| save(database, { "kind" => "timing", "button" => "mouse/forward", "setting" => "long_press_ms", "value" => 900 }) }
+        wait_until { waiting.positive? }
+      end
+      second.join
+      times = %w[mouse/back mouse/forward].map { |ref| head.fitting.timing(head.fitting.button(ref)).long_press_us / 1000 }
+      assert_equal [3, [700, 900]], [head.number, times]
+    end
+
+    def test_undo_saves_and_settling_at_once_do_not_lock_each_other_out
+      save(DATABASE, SWAP)
+      DATABASE[:confirmations].where(client_id: @client).update(until: Time.now - 1)
+      work = [->(db) { Server::Store::Confirmations.new(db).settle(@client) }, ->(db) { save(db, timing(510)) },
+              ->(db) { Server::Store::Save.new(db).on(@client, author: "U") { Server::Store::History.new(db, @client).then { |history| history.undo(history.steps.first) } } },
+              ->(db) { Server::Store::Confirmations.new(db).confirm(@client, ["mouse/right"]) }]
+      threads = work.cycle.first(12).map do |one|
+        Thread.new(other) do |database|
+          one.call(database)
+        rescue Server::Store::Conflict
+          nil
+        end
+      end
+      threads.each(&:join)
+      assert_equal (1..numbers.size).to_a, numbers
+    end
+
+    # It waits for the lock past the deadline: too late.
+    def test_a_press_that_waited_past_the_deadline_confirms_nothing
+      save(DATABASE, SWAP)
+      DATABASE[:confirmations].where(client_id: @client).update(until: Time.now + 0.3)
+      press = nil
+      save(other, timing(520)) do
+        press = Thread.new(other) { |database| Server::Store::Confirmations.new(database).confirm(@client, ["mouse/right"]) }
+        wait_until { waiting.positive? }
+        sleep 0.4
+      end
+      assert_nil press.value
+      Server::Store::Confirmations.new(DATABASE).settle(@client)
+      refute(head.fitting.list("assignments").any? { |item| item["button"] == "mouse/left" })
+    end
+
+    # Of one stream, from two processes, in any order: no message is lost and no answer misses what it brought.
+    def test_a_stream_taken_by_two_at_once
+      streams = Server::Store::Streams.new(DATABASE)
+      stream = streams.find(streams.add(Server::Store::Listeners.new(DATABASE).add(@client, "Desk")[:id]))
+      messages = (0...40).map do |index|
+        Press::Bench::Message.new(number: index + 1, time_us: index * 300_000, source: "mouse/back", kind: index.even? ? "down" : "up", value: "")
+      end
+      halves = messages.partition { |one| (one.number / 3).even? }
+      threads = halves.map do |half|
+        Thread.new(other) do |database|
+          benches = Server::Store::Benches.new(database) { |fitting| Server::RenderBench.new(fitting) }
+          half.each_slice(2) { |some| benches.take(stream, some, ahead: nil) }
+        end
+      end
+      threads.each(&:join)
+      seen = Server::Store::Benches.new(DATABASE) { |fitting| Server::RenderBench.new(fitting) }.look(stream)
+      assert_equal [40, 40, 20], [*seen.standing.values_at(:received, :heard_through), seen.tiles.size]
+      assert_equal([%w[start end]] * 20, seen.tiles.map { |tile| tile["results"].map { |result| result["phase"] } })
+    end
+
+    # --- live notices -----------------------------------------------------------
+
+    # A browser that has opened a client's live notices: the text it got so far.
+    def listen(live, client)
+      ours, theirs = Socket.pair(:UNIX, :STREAM)
+      live.call("PATH_INFO" => "/api/clients/#{client}/live")[1]["rack.hijack"].call(theirs)
+      text = +""
+      Thread.new { loop { text << ours.readpartial(4096) } rescue EOFError } # rubocop:disable Style/RescueModifier
+      text
+    end
+
+    def test_a_notice_goes_to_those_who_look_at_that_client_and_none_is_missed_once_it_said_here
+      mine = @client
+      theirs = add_client(MOUSE)
+      live = Server::Live.new(other)
+      texts = [mine, theirs].map { |client| listen(live, client) }
+      wait_until { texts.all? { |text| text.include?("event: here") } }
+      @client = mine
+      save(other, timing(530))
+      wait_until { texts[0].include?("event: revision") }
+      assert_equal [["here", "revision"], ["here"]], texts.map { |text| text.scan(/^event: (\w+)/).flatten }
+    end
+
+    def test_when_the_way_to_the_database_breaks_all_are_let_go
+      database = other
+      live = Server::Live.new(database)
+      text = listen(live, @client)
+      wait_until { text.include?("event: here") }
+      DATABASE[:pg_stat_activity].where(Sequel.lit("query ILIKE 'LISTEN%' OR query LIKE '%kippen\"'")).select_map(:pid).each { |pid| DATABASE.get(Sequel.function(:pg_terminate_backend, pid)) }
+      again = +""
+      wait_until { (again = listen(live, @client)) && sleep(0.3) && again.include?("event: here") }
+      assert_includes again, "event: here"
+    end
+  end
+end

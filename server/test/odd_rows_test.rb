@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # No single stored row makes a client unopenable: what can't be read is left out, told, and kept.
+  class OddRowsTest < ServerTest
+    MOUSE = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
+    PARTS = ["", "/devices", "/lanes", "/wants", "/bench", "/revisions", "/joins", "/hands", "/settings", "/arrangements", "/everything"].freeze
+
+    def setup
+      super
+      sign_in_as("lead")
+      add_client(MOUSE)
+      @listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
+      @stream = send_json(:post, "/api/listeners/#{@listener}/streams", {})["id"]
+    end
+
+    def revision(number, document, **more)
+      DATABASE[:revisions].insert(client_id: @client, number:, parent: number - 1, document: Sequel.pg_jsonb(document), author: "?", **more)
+    end
+
+    def hear(number, source, kind, value = "", time_us: number * 1000, stream: @stream)
+      DATABASE[:messages].insert(stream_id: stream, number:, time_us:, source:, kind:, value:)
+    end
+
+    def assert_opens(why)
+      PARTS.each do |part|
+        get("/api/clients/#{@client}#{part}")
+        assert_equal 200, status, "#{why}, #{part}: #{last_response.body[0, 300]}"
+      end
+      change({ "kind" => "client", "name" => "Still here" }, parent: ask("/api/clients/#{@client}")["revision"]["number"])
+      assert_equal 201, status, "#{why}: #{last_response.body}"
+    end
+
+    # table => the odd rows that are planted in it
+    ODD = {
+      "revisions" => lambda { |test|
+        test.revision(2, { "kippen" => "fitting/1", "devices" => 7 })
+        test.revision(3, { "kippen" => "fitting/1", "hosts" => [nil], "assignments" => [{ "button" => "gone/gone" }] })
+      },
+      "messages of buttons" => lambda { |test|
+        [["", "down"], ["nothing", "down"], ["a/b/c", "up"], ["mouse/left", "level", "x"], ["mouse/left", "dance"], ["remote/ok", "notch"], ["\u{1F4A5}", "down"]]
+          .each_with_index { |row, index| test.hear(index + 1, *row) }
+        test.hear(90, "mouse/left", "down", time_us: 2**53)
+        test.hear(91, "mouse/left", "up", time_us: 0)
+      },
+      "messages as heard" => lambda { |test|
+        raw = DATABASE[:streams].returning(:id).insert(listener_id: test.listener, raw: true).first[:id]
+        ["key:F9", "key:", "gamepad:", "gamepad:x:level:", "pointer:", "wheel:up", "::", "mouse/left"].each_with_index do |source, index|
+          test.hear((index * 2) + 1, source, "down", stream: raw)
+          test.hear((index * 2) + 2, source, "level", "-3", stream: raw)
+        end
+      },
+      "bindings" => ->(test) { %w[gone/gone mouse/left x].each_with_index { |button, index| DATABASE[:bindings].insert(listener_id: test.listener, heard: "odd:#{index}", button:) } },
+      "listeners" => ->(test) { DATABASE[:listeners].insert(client_id: test.client, name: "\u202e\n" * 300) },
+      "joins" => lambda { |test|
+        DATABASE[:joins].insert(client_id: test.client, host: "attic", code: "ZZZZZZ", expires_at: Time.now + 900)
+        DATABASE[:joins].insert(client_id: test.client, host: "", code: "YYYYYY", expires_at: Time.now + 900, joined_at: Time.now)
+      },
+      "confirmations" => lambda { |test|
+        DATABASE[:confirmations].insert(client_id: test.client, revision: 900, revisions: Sequel.pg_array([900], :integer), lost: Sequel.pg_array(%w[gone/gone], :text),
+                                        now: Sequel.pg_array(%w[mouse/left gone/gone], :text), until: Time.now + 60)
+      },
+      "confirmations, over" => lambda { |test|
+        DATABASE[:confirmations].insert(client_id: test.client, revision: 900, revisions: Sequel.pg_array([1, 900], :integer), lost: Sequel.pg_array(%w[gone/gone], :text),
+                                        now: Sequel.pg_array(%w[mouse/left], :text), until: Time.now - 60)
+      },
+      "benches" => lambda { |test|
+        test.hear(1, "mouse/left", "down")
+        DATABASE[:benches].insert(stream_id: test.stream, basis: "1", state: Sequel.pg_jsonb({ "kippen" => "bench-state/9" }), last_us: 5, last_number: 1, rows: 3, received: 1,
+                                  heard_through: 1, heard: Sequel.pg_jsonb({ "x" => [] }))
+      },
+      "rests" => lambda { |test|
+        test.hear(1, "mouse/left", "down")
+        DATABASE[:rests].insert(stream_id: test.stream, rows: 0, at_us: 1, at_number: 0, lasting: true, state: Sequel.pg_jsonb({ "hosts" => 7 }))
+      },
+      "tiles" => ->(test) { DATABASE[:tiles].insert(stream_id: test.stream, row: 0, key: "x", tile: Sequel.pg_jsonb({ "odd" => true })) },
+      "clients" => ->(test) { DATABASE[:clients].where(id: test.client).update(open: Sequel.pg_jsonb({ "wants" => 7 }), name: "", about: "") },
+      "audit" => ->(test) { DATABASE[:audit].insert(service_id: test.service, author: "", what: "", client_id: test.client, detail: Sequel.pg_jsonb({ "x" => [1, nil] })) },
+      "viewings" => ->(test) { DATABASE[:viewings].insert(account_id: DATABASE[:accounts].where(service_id: test.service).get(:id), client_id: test.client) }
+    }.freeze
+
+    attr_reader :client, :listener, :stream, :service
+
+    ODD.each do |table, plant|
+      define_method("test_odd #{table}") do
+        plant.call(self)
+        assert_opens(table)
+      end
+    end
+
+    def test_what_can_not_be_read_is_told_and_kept
+      ODD.fetch("revisions").call(self)
+      desk = ask("/api/clients/#{@client}")
+      assert_equal [[3, 2], 1], [desk["unreadable"], desk["revision"]["number"]]
+      change({ "kind" => "client", "name" => "On" }, parent: 1)
+      assert_equal [[], 4], ask("/api/clients/#{@client}").then { |now| [now["unreadable"], now["revision"]["number"]] }
+      assert_equal({ "kippen" => "fitting/1", "devices" => 7 }, DATABASE[:revisions].where(client_id: @client, number: 2).get(:document).to_hash)
+    end
+
+    # Every table that is a client's: a new one must be thought of here.
+    def test_no_table_was_forgotten
+      of_clients = DATABASE.tables.select { |table| DATABASE.foreign_key_list(table).any? { |key| %i[clients listeners streams].include?(key[:table]) } }
+      planted = ODD.keys.map { |name| name[/\A\w+/].to_sym }
+      assert_empty of_clients - planted - [:streams]
+    end
+  end
+end
