@@ -22,9 +22,20 @@ module Kippen
     def bars(id, gesture, action) = faults { cautions.bar(button(id), { "gesture" => gesture, "action" => action }) }.map(&:last)
 
     def test_what_a_television_can_not_carry_bars_the_gesture
-      assert_equal [["triple_tap", "cannot_carry", true], ["hold", "cannot_carry", true]], told("left")
+      assert_equal [["triple_tap", "cannot_carry", true], ["hold", "cannot_carry", true], ["double_tap", "not_ready", true]], told("left")
       assert_equal ["Television remote can’t carry a triple-tap here."], bars("left", "triple_tap", LOUDER)
       assert_nil cautions.bar(button("left"), { "gesture" => "long_press", "action" => LOUDER })
+    end
+
+    # Brought up to date, it can tell them apart.
+    def test_what_can_not_be_told_apart_yet_is_barred_until_the_step_is_done
+      assert_equal ["Double-taps on it can't be told apart yet. First: Bring it up to date."], bars("left", "double_tap", LOUDER)
+      ready = made(@fitting, "ready", device: "television-remote", step: "firmware", done: true)
+      newer = made(@fitting, "device", device: "television-remote", set: { "version" => "2.0" })
+      [ready, newer].each do |fitting|
+        @fitting = fitting
+        assert_nil cautions.bar(button("left"), { "gesture" => "double_tap", "action" => LOUDER })
+      end
     end
 
     def test_fixed_needed_claimed_and_not_held_back

@@ -33,10 +33,21 @@ module Kippen
         faults = Faults.new
         list.each_with_index do |item, index|
           known = fitting.button(item["button"])
-          faults.add("/bindings/#{index}/button", "unknown button #{Faults.show(item["button"])}") unless known
+          faults.add("/bindings/#{index}/button", ListenerRoutes.fault(item, known)) unless known && Store::RawMessages.suits?(item["heard"], known.kind)
         end
         faults.raise_any
         list.to_h { |item| [item["heard"], item["button"]] }
+      end
+
+      # Why a source can't stand for a button.
+      def self.fault(item, button)
+        return "unknown button #{Faults.show(item["button"])}" unless button
+
+        name = CODES.describe(item["heard"]).name
+        return "#{name} can't stand for #{button.name || button.id}: only a step of a wheel can" if button.kind == "notch"
+
+        why = item["heard"].start_with?("wheel:") ? "a step of a wheel has no length" : "it is open or closed, and this is a level"
+        "#{name} can't stand for #{button.name || button.id}: #{why}"
       end
 
       def self.render(listener, bindings)

@@ -13,10 +13,19 @@ module Kippen
         { "button" => Render.button(lane.button), "regions" => lane.regions.map { |region| region(region) },
           "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane),
           "boundaries" => lane.boundaries.map { |boundary| boundary(boundary) }, "limits" => lane.limits.map { |limit| limit(lane, limit) },
-          "cautions" => cautions(lane).map { |one| one.to_h.transform_keys(&:to_s).merge("stands" => stands?(lane, one)) }, "tap_choice" => tap_choice(lane) }
+          "cautions" => cautions(lane).map do |one|
+            one.to_h.transform_keys(&:to_s).merge("stands" => stands?(lane, one))
+          end, "tap_choice" => tap_choice(lane), "own" => own(lane) }
       end
 
       private
+
+      def own(lane)
+        data = KINDS.button(@fitting.device(lane.button.device), lane.button)
+        OwnDoing.of(data, lane.choice).map do |one|
+          { "gesture" => one.gesture, "words" => one.words, "kept" => one.kept, "lost" => one.kept ? nil : one.lost_words }
+        end
+      end
 
       def region(region)
         { "stretch" => region.stretch, "kind" => region.kind, "from_us" => region.from_us, "to_us" => region.to_us }

@@ -12,7 +12,7 @@ module Kippen
           @fitting = head.fitting
           @revision = head.number
           @render = render
-          @reader = RawMessages.new(@fitting, bindings) if stream[:raw]
+          @reader = RawMessages.new(@fitting, bindings, host: stream[:host]) if stream[:raw]
           # By what it is decided: another revision or other bindings, and it is decided anew.
           @basis = [head.number, *(Digest::SHA256.hexdigest(JSON.generate(bindings.sort)) if @reader)].join(" ")
         end
@@ -127,13 +127,14 @@ module Kippen
 
         # Counts what came, and remembers what was heard last of each source.
         def hear(fresh)
-          heard = @row[:heard].to_hash.select { |_, place| place.is_a?(Array) && place.map(&:class) == [Integer, Integer, String] }
           last = fresh.reject { |message| message.source.empty? }.to_h { |message| [message.source, [*message.place, message.kind]] }
-          heard = heard.merge(last) { |_, known, new| [known, new].max }
+          heard = readable(@row[:heard].to_hash).merge(last) { |_, known, new| [known, new].max }
           @row[:heard] = heard.sort_by { |_, place| place }.last(Benches::MOST_HEARD).to_h
           @row[:received] = @new ? count : @row[:received] + fresh.size
           @row[:heard_through] = through(@row[:heard_through]) if fresh.any? || @new
         end
+
+        def readable(heard) = heard.select { |_, place| place.is_a?(Array) && place.map(&:class) == [Integer, Integer, String] }
 
         def count = @database[:messages].where(stream_id: @stream[:id]).count
 

@@ -10,10 +10,12 @@ module Kippen
         # A source as listeners name it.
         SOURCE = /\A(key|pointer|pen|touch|wheel|gamepad):[!-~]{1,110}\z/
 
-        # bindings – { heard => button }
-        def initialize(fitting, bindings)
+        # bindings – { heard => button }; host – the only one for whose buttons the listener speaks: that
+        # by whose code it joined; nil for all
+        def initialize(fitting, bindings, host: nil)
           @fitting = fitting
           @bindings = bindings
+          @host = host
           @sources = Kinds::Sources.new(fitting, KINDS)
           @buttons = {}
         end
@@ -21,6 +23,17 @@ module Kippen
         # The Fitting::Button a source stands for, or nil.
         def button(source)
           @buttons.fetch(source) { @buttons[source] = bound(source) || only(source) }
+        end
+
+        # The button that a press can have come from itself: not one for which something else stands.
+        def pressed(source)
+          button = button(source)
+          button if button && @sources.from?(button, source)
+        end
+
+        # Of a press that came as a button: is something bound to it that can be itself?
+        def itself?(button)
+          @bindings.any? { |heard, ref| ref == button.ref && @sources.from?(button, heard) }
         end
 
         # A message as one of the button it stands for, or nil.
@@ -40,15 +53,17 @@ module Kippen
         def self.suits?(source, kind)
           return kind == "notch" if source.start_with?("wheel:")
 
-          source.match?(/\Agamepad:[^:]+:level:/) ? kind == "force" : kind != "notch"
+          source.match?(/\Agamepad:[^:]+:(level|axis):/) ? kind == "force" : kind != "notch"
         end
 
         private
 
-        def bound(source) = @bindings[source] && @fitting.button(@bindings[source])
+        def bound(source) = @bindings[source] && own(@fitting.button(@bindings[source]))
+
+        def own(button) = (button if button && (@host.nil? || button.host == @host))
 
         def only(source)
-          candidates = @sources.candidates(source)
+          candidates = @sources.candidates(source).select { |one| own(one.button) }
           candidates.first.button if candidates.size == 1
         end
 

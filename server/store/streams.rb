@@ -10,14 +10,15 @@ module Kippen
         # Of this many latest streams, and messages of them, it is asked what was pressed.
         LOOKED_AT = 30
         MOST_LOOKED_AT = 5_000
-        SHOWN = [Sequel[:streams][:id], :client_id, :listener_id, :raw, Sequel[:listeners][:name]].freeze
+        # host – of a joined listener, the one for whose buttons it speaks
+        SHOWN = [Sequel[:streams][:id], Sequel[:listeners][:client_id], :listener_id, :raw, Sequel[:listeners][:name], Sequel[:joins][:host]].freeze
 
         def initialize(database) = @database = database
 
         # raw – its sources will be what was heard, not yet buttons
         def add(listener, raw: false) = @database[:streams].returning(:id).insert(listener_id: listener, raw:).first.fetch(:id)
 
-        # { id:, client_id:, listener_id:, raw:, name: }, name – the listener's. Raises Missing.
+        # { id:, client_id:, listener_id:, raw:, name:, host: }, name – the listener's. Raises Missing.
         def find(id)
           all.where(Sequel[:streams][:id] => Store.uuid(id, "stream")).select(*SHOWN).first || raise(Missing, "no stream #{id}")
         end
@@ -25,16 +26,17 @@ module Kippen
         # The latest streams of a client in which something was heard, newest first.
         def latest(client, count)
           heard = @database[:messages].where(stream_id: Sequel[:streams][:id]).exclude(kind: Press::Bench::TOLD).select(1)
-          all.where(client_id: client).where(heard.exists).order(Sequel.desc(:started_at)).limit(count).select(*SHOWN).all
+          all.where(Sequel[:listeners][:client_id] => client).where(heard.exists).order(Sequel.desc(:started_at)).limit(count).select(*SHOWN).all
         end
 
-        # What was pressed on each device: { device id => [Kinds::Ready::Contact] }, oldest first.
+        # What was pressed on each device: { device id => [Kinds::Ready::Contact] }, oldest first. Only what
+        # can have come from the device itself.
         def contacts(client, fitting)
           rows = @database[:messages].where(stream_id: recent(client).select(Sequel[:streams][:id]), kind: Press::Events::KINDS.keys)
-            .join(:streams, id: :stream_id).order(:started_at, :stream_id, :time_us, :number)
-            .select(:stream_id, :listener_id, :raw, :time_us, :source, Sequel[:messages][:kind], :started_at)
-          rows = rows.reverse.limit(MOST_LOOKED_AT).all.reverse
-          Contacts.new(of_buttons(rows, fitting)).by_device
+            .join(:streams, id: :stream_id).join(:listeners, id: :listener_id).left_join(:joins, id: :join_id)
+            .order(:started_at, :stream_id, :time_us, Sequel[:messages][:number])
+            .select(:stream_id, :listener_id, :raw, :time_us, :source, Sequel[:messages][:kind], :started_at, Sequel[:joins][:host])
+          Contacts.new(of_buttons(rows.reverse.limit(MOST_LOOKED_AT).all.reverse, fitting)).by_device
         end
 
         # Keeps messages that are new, passes over those it has; returns the new ones by their place.
@@ -51,18 +53,18 @@ module Kippen
         end
 
         # What turns a listener's sources into the buttons they stand for.
-        def reader(fitting, listener) = RawMessages.new(fitting, Listeners.new(@database).bindings(listener))
+        def reader(fitting, listener, host) = RawMessages.new(fitting, Listeners.new(@database).bindings(listener), host:)
 
         private
 
-        # What belongs to no button, or to one of several, is kept as heard and is nobody's contact.
+        # What belongs to no button, or to one of several, is kept as heard and is nobody's contact; nor is
+        # what only stands for a button, or a stand-in hand.
         def of_buttons(rows, fitting)
-          readers = Hash.new { |hash, listener| hash[listener] = reader(fitting, listener) }
+          readers = Hash.new { |hash, (listener, host)| hash[[listener, host]] = reader(fitting, listener, host) }
           rows.filter_map do |row|
-            next row unless row[:raw]
-
-            button = readers[row[:listener_id]].button(row[:source])
-            button && row.merge(source: button.ref)
+            reader = readers[row.values_at(:listener_id, :host)]
+            button = row[:raw] ? reader.pressed(row[:source]) : fitting.button(row[:source])
+            row.merge(source: button.ref) if button && (row[:raw] || reader.itself?(button))
           end
         end
 
@@ -76,9 +78,9 @@ module Kippen
           first + ((seconds + ahead) * 1_000_000).ceil
         end
 
-        def all = @database[:streams].join(:listeners, id: :listener_id)
+        def all = @database[:streams].join(:listeners, id: :listener_id).left_join(:joins, id: :join_id)
 
-        def recent(client) = all.where(client_id: client).order(Sequel.desc(:started_at)).limit(LOOKED_AT)
+        def recent(client) = all.where(Sequel[:listeners][:client_id] => client).order(Sequel.desc(:started_at)).limit(LOOKED_AT)
       end
     end
   end

@@ -26,7 +26,9 @@ module Kippen
     def there(table, ids) = DATABASE[table].where(id: ids).select_map(:id)
 
     def test_streams_listeners_and_joins_go_by_their_age
-      used, unused, young = listener(400), listener(181), listener(179)
+      used = listener(400)
+      unused = listener(181)
+      young = listener(179)
       streams = [31, 29].map { |days| stream(used, days) }
       account = DATABASE[:accounts].where(service_id: @service).get(:id)
       joins = [[3, nil], [3, 2], [0, nil]].map.with_index do |(made, ended), index|

@@ -65,7 +65,9 @@ module Kippen
     def test_the_state_is_read_under_the_lock
       second = nil
       save(other, timing(700)) do
-        second = Thread.new(other) { |database| save(database, { "kind" => "timing", "button" => "mouse/forward", "setting" => "long_press_ms", "value" => 900 }) }
+        second = Thread.new(other) do |database|
+          save(database, { "kind" => "timing", "button" => "mouse/forward", "setting" => "long_press_ms", "value" => 900 })
+        end
         wait_until { waiting.positive? }
       end
       second.join
@@ -77,7 +79,13 @@ module Kippen
       save(DATABASE, SWAP)
       DATABASE[:confirmations].where(client_id: @client).update(until: Time.now - 1)
       work = [->(db) { Server::Store::Confirmations.new(db).settle(@client) }, ->(db) { save(db, timing(510)) },
-              ->(db) { Server::Store::Save.new(db).on(@client, author: "U") { Server::Store::History.new(db, @client).then { |history| history.undo(history.steps.first) } } },
+              lambda { |db|
+                Server::Store::Save.new(db).on(@client, author: "U") do
+                  Server::Store::History.new(db, @client).then do |history|
+                    history.undo(history.steps.first)
+                  end
+                end
+              },
               ->(db) { Server::Store::Confirmations.new(db).confirm(@client, ["mouse/right"]) }]
       threads = work.cycle.first(12).map do |one|
         Thread.new(other) do |database|
@@ -145,7 +153,7 @@ module Kippen
       @client = mine
       save(other, timing(530))
       wait_until { texts[0].include?("event: revision") }
-      assert_equal [["here", "revision"], ["here"]], texts.map { |text| text.scan(/^event: (\w+)/).flatten }
+      assert_equal([%w[here revision], ["here"]], texts.map { |text| text.scan(/^event: (\w+)/).flatten })
     end
 
     def test_when_the_way_to_the_database_breaks_all_are_let_go
@@ -153,7 +161,9 @@ module Kippen
       live = Server::Live.new(database)
       text = listen(live, @client)
       wait_until { text.include?("event: here") }
-      DATABASE[:pg_stat_activity].where(Sequel.lit("query ILIKE 'LISTEN%' OR query LIKE '%kippen\"'")).select_map(:pid).each { |pid| DATABASE.get(Sequel.function(:pg_terminate_backend, pid)) }
+      DATABASE[:pg_stat_activity].where(Sequel.lit("query ILIKE 'LISTEN%' OR query LIKE '%kippen\"'")).select_map(:pid).each do |pid|
+        DATABASE.get(Sequel.function(:pg_terminate_backend, pid))
+      end
       again = +""
       wait_until { (again = listen(live, @client)) && sleep(0.3) && again.include?("event: here") }
       assert_includes again, "event: here"

@@ -52,10 +52,63 @@ module Kippen
     def test_kippen_sees_a_first_press_and_a_hold_by_itself
       with_remote
       assert_equal({ "wants" => 0, "steps" => 4, "devices" => 1 }, ask("/api/clients/#{@client}")["open"])
-      press("television-remote/back", 1_000_000, 4_000_001)
+      press("key:BrowserBack", 1_000_000, 4_000_001, raw: true)
       assert_equal(%w[seen seen], %w[pair first-press].map { |id| step("television-remote", id)["state"] })
       assert_equal 2, ask("/api/clients/#{@client}")["open"]["steps"]
       assert_equal 2, ask("/api/clients")["clients"][0]["open"]["steps"], "the caseload says the same"
+    end
+
+    # A key of the laptop that stands for a button is not that button, and a stand-in hand is nobody's.
+    def test_what_only_stands_for_a_button_is_not_heard_of_it
+      with_remote
+      listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
+      bind = ->(heard) { send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => heard, "button" => "television-remote/back" }]) }
+      bind.call("key:KeyQ")
+      press("television-remote/back", 0, 4_000_001, listener:)
+      press("key:KeyQ", 0, 4_000_001, listener:, raw: true)
+      hand = { "id" => "h", "press_ms" => { "median" => 90 }, "long_ms" => { "median" => 4000 }, "apart_ms" => { "median" => 200 } }
+      other = @client
+      add_client(ask("/api/clients/#{other}/fitting").merge("hands" => [hand]))
+      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "h", "button" => "television-remote/back", "script" => ["long_press"], "seed" => 1)
+      assert_equal 201, status, answer
+      [@client, other].each do |client|
+        @client = client
+        assert_equal(%w[open open], %w[pair first-press].map { |id| step("television-remote", id)["state"] })
+      end
+      bind.call("key:BrowserBack")
+      assert_equal "seen", step("television-remote", "pair")["state"], "it can have been the remote's own key"
+    end
+
+    def test_a_device_joined_for_one_host_speaks_for_its_buttons_alone
+      with_remote
+      made("kind" => "host", "host" => { "name" => "Pocket", "system" => "phone" })
+      made("kind" => "add_device", "of" => "phone", "host" => "pocket")
+      code = send_json(:post, "/api/clients/#{@client}/joins", "host" => "pocket")["code"]
+      header "Authorization", "Bearer #{send_json(:post, "/api/joined", "code" => code, "name" => "Phone")["token"]}"
+      stream = send_json(:post, "/api/joined/streams", {})["id"]
+      %w[key:AudioVolumeUp key:Enter].each_with_index do |source, index|
+        send_json(:post, "/api/joined/streams/#{stream}/messages",
+                  "messages" => [{ "number" => index + 1, "t_us" => index * 1000, "source" => source, "kind" => "down" }])
+      end
+      heard = ask("/api/clients/#{@client}/bench")["streams"][0]["heard"].to_h { |one| one.values_at("source", "button") }
+      assert_equal({ "key:AudioVolumeUp" => "phone/volume-up", "key:Enter" => nil }, heard)
+    end
+
+    def test_a_wheel_and_a_push_button_can_not_stand_for_each_other
+      made("kind" => "host", "host" => { "name" => "Computer", "system" => "computer" })
+      made("kind" => "add_device", "of" => "mouse-five", "name" => "Mouse")
+      listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
+      { %w[wheel:up mouse/left] => "wheel up can't stand for Left button: a step of a wheel has no length",
+        %w[key:F8 mouse/wheel-up] => "key F8 can't stand for Wheel up: only a step of a wheel can",
+        %w[gamepad:0:level:6
+           mouse/left] => "gamepad left trigger can't stand for Left button: it is open or closed, and this is a level" }.each do |(heard, button), words|
+        send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => heard, "button" => button }])
+        assert_equal 422, status, words
+        assert_match(/can't stand for/, answer["faults"][0]["message"])
+        assert_equal words.split(": ").last, answer["faults"][0]["message"].split(": ").last
+      end
+      send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => "wheel:up", "button" => "mouse/wheel-up" }])
+      assert_equal 200, status
     end
 
     def test_what_is_heard_raw_finds_its_button

@@ -40,8 +40,11 @@ module Kippen
         test.revision(3, { "kippen" => "fitting/1", "hosts" => [nil], "assignments" => [{ "button" => "gone/gone" }] })
       },
       "messages of buttons" => lambda { |test|
-        [["", "down"], ["nothing", "down"], ["a/b/c", "up"], ["mouse/left", "level", "x"], ["mouse/left", "dance"], ["remote/ok", "notch"], ["\u{1F4A5}", "down"]]
-          .each_with_index { |row, index| test.hear(index + 1, *row) }
+        [["", "down"], ["nothing", "down"], ["a/b/c", "up"], ["mouse/left", "level", "x"], ["mouse/left", "dance"], ["remote/ok", "notch"],
+         ["\u{1F4A5}", "down"]]
+          .each_with_index do |row, index|
+          test.hear(index + 1, *row)
+        end
         test.hear(90, "mouse/left", "down", time_us: 2**53)
         test.hear(91, "mouse/left", "up", time_us: 0)
       },
@@ -52,23 +55,30 @@ module Kippen
           test.hear((index * 2) + 2, source, "level", "-3", stream: raw)
         end
       },
-      "bindings" => ->(test) { %w[gone/gone mouse/left x].each_with_index { |button, index| DATABASE[:bindings].insert(listener_id: test.listener, heard: "odd:#{index}", button:) } },
+      "bindings" => lambda { |test|
+        %w[gone/gone mouse/left x].each_with_index do |button, index|
+          DATABASE[:bindings].insert(listener_id: test.listener, heard: "odd:#{index}", button:)
+        end
+      },
       "listeners" => ->(test) { DATABASE[:listeners].insert(client_id: test.client, name: "\u202e\n" * 300) },
       "joins" => lambda { |test|
         DATABASE[:joins].insert(client_id: test.client, host: "attic", code: "ZZZZZZ", expires_at: Time.now + 900)
         DATABASE[:joins].insert(client_id: test.client, host: "", code: "YYYYYY", expires_at: Time.now + 900, joined_at: Time.now)
       },
       "confirmations" => lambda { |test|
-        DATABASE[:confirmations].insert(client_id: test.client, revision: 900, revisions: Sequel.pg_array([900], :integer), lost: Sequel.pg_array(%w[gone/gone], :text),
+        DATABASE[:confirmations].insert(client_id: test.client, revision: 900, revisions: Sequel.pg_array([900], :integer),
+                                        lost: Sequel.pg_array(%w[gone/gone], :text),
                                         now: Sequel.pg_array(%w[mouse/left gone/gone], :text), until: Time.now + 60)
       },
       "confirmations, over" => lambda { |test|
-        DATABASE[:confirmations].insert(client_id: test.client, revision: 900, revisions: Sequel.pg_array([1, 900], :integer), lost: Sequel.pg_array(%w[gone/gone], :text),
+        DATABASE[:confirmations].insert(client_id: test.client, revision: 900, revisions: Sequel.pg_array([1, 900], :integer),
+                                        lost: Sequel.pg_array(%w[gone/gone], :text),
                                         now: Sequel.pg_array(%w[mouse/left], :text), until: Time.now - 60)
       },
       "benches" => lambda { |test|
         test.hear(1, "mouse/left", "down")
-        DATABASE[:benches].insert(stream_id: test.stream, basis: "1", state: Sequel.pg_jsonb({ "kippen" => "bench-state/9" }), last_us: 5, last_number: 1, rows: 3, received: 1,
+        DATABASE[:benches].insert(stream_id: test.stream, basis: "1", state: Sequel.pg_jsonb({ "kippen" => "bench-state/9" }), last_us: 5,
+                                  last_number: 1, rows: 3, received: 1,
                                   heard_through: 1, heard: Sequel.pg_jsonb({ "x" => [] }))
       },
       "rests" => lambda { |test|
@@ -77,7 +87,9 @@ module Kippen
       },
       "tiles" => ->(test) { DATABASE[:tiles].insert(stream_id: test.stream, row: 0, key: "x", tile: Sequel.pg_jsonb({ "odd" => true })) },
       "clients" => ->(test) { DATABASE[:clients].where(id: test.client).update(open: Sequel.pg_jsonb({ "wants" => 7 }), name: "", about: "") },
-      "audit" => ->(test) { DATABASE[:audit].insert(service_id: test.service, author: "", what: "", client_id: test.client, detail: Sequel.pg_jsonb({ "x" => [1, nil] })) },
+      "audit" => lambda { |test|
+        DATABASE[:audit].insert(service_id: test.service, author: "", what: "", client_id: test.client, detail: Sequel.pg_jsonb({ "x" => [1, nil] }))
+      },
       "viewings" => ->(test) { DATABASE[:viewings].insert(account_id: DATABASE[:accounts].where(service_id: test.service).get(:id), client_id: test.client) }
     }.freeze
 
@@ -95,7 +107,7 @@ module Kippen
       desk = ask("/api/clients/#{@client}")
       assert_equal [[3, 2], 1], [desk["unreadable"], desk["revision"]["number"]]
       change({ "kind" => "client", "name" => "On" }, parent: 1)
-      assert_equal [[], 4], ask("/api/clients/#{@client}").then { |now| [now["unreadable"], now["revision"]["number"]] }
+      assert_equal([[], 4], ask("/api/clients/#{@client}").then { |now| [now["unreadable"], now["revision"]["number"]] })
       assert_equal({ "kippen" => "fitting/1", "devices" => 7 }, DATABASE[:revisions].where(client_id: @client, number: 2).get(:document).to_hash)
     end
 

@@ -18,7 +18,7 @@ module Kippen
     def of(button, system: @fitting.host(button.host).system)
       device = @fitting.device(button.device)
       data = @kinds.button(device, button) || {}
-      [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(button, device, data, system)]
+      [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(button, device, data, system), *not_ready(device, system)]
     end
 
     # Where a tap does something else than the button says: its Caution, or nil.
@@ -72,6 +72,17 @@ module Kippen
 
       (Fitting::GESTURES - @kinds.gestures(@fitting, button, system:)).map do |gesture|
         caution(gesture, "cannot_carry", "#{device.name || device.id} can’t carry a #{Words::GESTURES.fetch(gesture)} here.", bars: true)
+      end
+    end
+
+    # What can't be told apart until a step of getting ready is done.
+    def not_ready(device, system)
+      kind = @kinds.of(device)
+      return [] unless kind&.steps&.any? { |step| step["stops_gestures"] }
+
+      open = Kinds::Ready.new(kind, device, Fitting::Host.new(system:)).open.to_h { |step| [step.id, step] }
+      kind.steps.select { |step| open[step["id"]] }.flat_map do |step|
+        step.fetch("stops_gestures", []).map { |gesture| caution(gesture, "not_ready", "#{step["stops"]} yet. First: #{step["title"]}.", bars: true) }
       end
     end
 

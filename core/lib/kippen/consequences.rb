@@ -3,7 +3,7 @@
 module Kippen
   # What a change does besides its waits: what it displaces, which wants it serves.
   class Consequences
-    # gesture – of the button; kind – "builtin_lost", "replaced", "covered", "other_print", "taken_off"
+    # gesture – of the button; kind – "builtin_lost", "own_lost", "replaced", "covered", "other_print", "taken_off"
     Displaced = Struct.new(:gesture, :kind, :words, keyword_init: true)
 
     def initialize(before, after, knowledge)
@@ -21,7 +21,7 @@ module Kippen
 
       old, new = lanes.map { |lane| lane.chips.reject(&:off).to_h { |chip| [stretch(chip.gesture), chip] } }
       gone = (old.keys | new.keys).filter_map { |stretch| one(lanes.last.button, old[stretch], new[stretch]) }
-      [*gone, *print(lanes.last.button, old["tap"], new["tap"])]
+      [*gone, *own_lost(lanes), *print(lanes.last.button, old["tap"], new["tap"])]
     end
 
     # Names of wants: [served afterwards and not before, served before and no longer].
@@ -61,6 +61,14 @@ module Kippen
 
       words = button.builtin || "what it does by itself"
       Displaced.new(gesture: old.gesture, kind: "builtin_lost", words: "“#{words}” no longer happens on a tap: it must be had from another button.")
+    end
+
+    # What the host made of its presses and makes no more.
+    def own_lost(lanes)
+      button = lanes.last.button
+      data = @knowledge.kinds.button(@after.device(button.device), button)
+      before, after = lanes.map { |lane| OwnDoing.of(data, lane.choice) }
+      before.zip(after).filter_map { |old, new| Displaced.new(gesture: new.gesture, kind: "own_lost", words: new.lost_words) if old.kept && !new.kept }
     end
 
     def place(chip) = @before.place(chip.place)&.name || chip.place

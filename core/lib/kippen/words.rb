@@ -64,6 +64,9 @@ module Kippen
       cost_release: "%{gesture} acts when let go",
       tap_waits: "The tap comes %{wait}: a second press may still follow.",
       tap_at_once: "The tap comes %{wait}; it also happens before every %{counts}.",
+      own_lost: "“%{words}” no longer comes about on this button: %{remedy}.",
+      own_double_tap_remedy: "give “Double-click as one press” to another one",
+      own_hold_remedy: "give “Keep pressed until the next press” or “Pressed as long as held” to another one",
       not_settable: "%{setting} can't be %{value} on %{device}; the nearest that can be set is %{nearest}",
       moved_to_nearest: "%{setting} %{value} can't be set on %{device}: it is %{nearest}, the nearest that can."
     }.freeze

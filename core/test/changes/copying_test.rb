@@ -50,7 +50,7 @@ module Kippen
     end
 
     def test_what_the_other_can_not_carry_is_left_out_and_listed
-      fitting = add(add(bare, "mouse-five", host: "desk"), "remote", host: "tv")
+      fitting = add(add(bare, "mouse-five", host: "desk"), "remote", host: "tv", version: "2.0")
       full = assign(assign(fitting, "mouse-with-five-buttons/back", "hold"), "mouse-with-five-buttons/back", "double_tap")
       copied = made(full, "copy", from: "mouse-with-five-buttons", to: "television-remote", mirror: false)
       assert_equal [["back", "tap", { "kind" => "builtin" }], ["back", "double_tap", HELP]], jobs(copied, "television-remote")

@@ -39,6 +39,31 @@ module Kippen
       assert_equal [["keyboard/red-one", "found"]], candidates(fitting, "key:F2")
     end
 
+    # Two pads of one kind: by the number the browser gives each, once one was found by pressing.
+    def test_two_pads_are_told_apart
+      pads = with_devices("gamepad", "gamepad")
+      assert_equal 2, candidates(pads, "gamepad:1:button:0").size
+      found = made(pads, "button", button: "small-gamepad-2/lower", set: { "codes" => ["gamepad:1:button:0"] })
+      assert_equal [["small-gamepad-2/lower", "found"]], candidates(found, "gamepad:1:button:0")
+      assert_equal [["small-gamepad/lower", "kind"]], candidates(found, "gamepad:0:button:0")
+      alone = made(found, "take_out", id: "small-gamepad")
+      assert_equal [["small-gamepad-2/lower", "found"]], candidates(alone, "gamepad:0:button:0"), "a pad alone is known whatever its number is today"
+    end
+
+    def test_two_grips_sip_and_puff_are_told_apart
+      grips = add(add(bare, "grip", variant: "left", host: "desk"), "grip", variant: "right", host: "desk")
+      assert_equal [["squeeze-grip-left-hand/squeeze", "kind"]], candidates(grips, "gamepad:0:level:6")
+      assert_equal [["squeeze-grip-right-hand/squeeze", "kind"]], candidates(grips, "gamepad:0:level:7")
+      mouth = with_devices("sip-puff")
+      assert_equal(%w[sip puff], %w[- +].map { |way| candidates(mouth, "gamepad:0:axis:2:#{way}").first.first.split("/").last })
+    end
+
+    def test_what_can_have_come_from_a_button_itself
+      sources = Kinds::Sources.new(mouse = with_devices("mouse-five"), KINDS)
+      back = mouse.button("mouse-with-five-buttons/back")
+      assert_equal [true, false], [sources.from?(back, "pointer:3"), sources.from?(back, "key:F8")]
+    end
+
     def test_what_is_off_is_left_out
       fitting = made(with_devices("mouse-five"), "device", device: "mouse-with-five-buttons", set: { "off" => true })
       assert_empty candidates(fitting, "pointer:3")

@@ -8,18 +8,21 @@ module Kippen
       # Which button a source may be, and how one knows: "found" by pressing, or of its "kind".
       Candidate = Struct.new(:button, :how)
 
+      # A gamepad by its number: of two of one kind it tells which.
+      NUMBERED = /\Agamepad:\d+:/
+
       def initialize(fitting, kinds)
         @fitting = fitting
         @kinds = kinds
         @devices = fitting.devices.to_h { |device| [device.id, device] }
-        @by_source = Hash.new { |hash, source| hash[source] = [] }
-        fitting.buttons.each { |button| of(button).each { |source, how| @by_source[source] << Candidate.new(button, how) } }
-        @by_source.default_proc = nil
+        @exact = {}
+        @general = {}
+        fitting.buttons.reject(&:off).each { |button| of(button).each { |source, how| note(source, Candidate.new(button, how)) } }
       end
 
       # { source => "found" | "kind" } of one button.
       def of(button)
-        return button.codes.to_h { |source| [Codes.general(source), "found"] } unless button.codes.empty?
+        return button.codes.to_h { |source| [source, "found"] } unless button.codes.empty?
 
         by_kind(button).to_h { |source| [source, "kind"] }
       end
@@ -27,17 +30,31 @@ module Kippen
       # Candidates for a heard source; more than one can't be told apart. What was found by
       # pressing goes before what the kind says. Buttons that are off are left out.
       def candidates(source)
-        found = @by_source.fetch(Codes.general(source), []).reject { |one| one.button.off }
+        exact = @exact.fetch(source, [])
+        return exact if exact.any? && source.match?(NUMBERED)
+
+        found = @general.fetch(Codes.general(source), [])
+        others = found.reject { |one| one.how == "found" && one.button.codes.any? { |code| code.match?(NUMBERED) } }
+        found = others unless others.empty?
         pressed = found.select { |one| one.how == "found" }
         pressed.empty? ? found : pressed
       end
 
+      # Can a source, as it was heard, have come from a button itself, and not from something that
+      # stands for it?
+      def from?(button, source) = of(button).keys.any? { |own| own == source || Codes.general(own) == Codes.general(source) }
+
       private
+
+      def note(source, candidate)
+        (@exact[source] ||= []) << candidate
+        (@general[Codes.general(source)] ||= []) << candidate
+      end
 
       def by_kind(button)
         device = @devices.fetch(button.device)
         data = @kinds.button(device, button) or return []
-        socket(device) || after(device, data) || data["heard"]["browser"]
+        socket(device) || after(device, data) || variant(device, data) || data["heard"]["browser"]
       end
 
       # What is plugged into a socket is heard as the socket's key.
@@ -47,6 +64,9 @@ module Kippen
         seat = kind&.seats&.find { |one| one["id"] == device.seat.place }
         seat && seat["browser"]
       end
+
+      # Two of a kind that a browser hears each as its own.
+      def variant(device, data) = data["heard"].fetch("variants", {})[device.variant]
 
       # A device that a step has made into something else.
       def after(device, data)

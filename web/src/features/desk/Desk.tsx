@@ -1,14 +1,14 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
-import { useNavigate } from 'react-router'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { Button, Desk as DeskData } from '../../shared/api'
-import { SavingProvider, type Spot } from '../../shared/fitting'
+import { alongTo, useDeskAddress, type DeskAddress, type SheetAddress } from '../../shared/desk'
+import { SavingProvider } from '../../shared/fitting'
 import { spotName, type Carried, type Chosen } from '../assign'
 import { Bench, BenchProvider } from '../bench'
 import { ConfirmBar } from '../confirm'
-import { DevicesStep } from '../devices'
-import { Lanes, LanesCompared, type Compared } from '../lanes'
+import { DevicesStep, type DevicesSheetOf } from '../devices'
+import { Lanes, LanesCompared } from '../lanes'
 import { WantsStep } from '../wants'
-import { DeskSheet, type Sheet } from './DeskSheet'
+import { DeskSheet } from './DeskSheet'
 import { Rail } from './Rail'
 import { SaveTrouble } from './SaveTrouble'
 import type { Step } from './steps'
@@ -20,43 +20,36 @@ const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assig
 
 /** One screen, four panes: trail, rail, middle, bench; a side sheet for what is chosen. */
 export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
-  const navigate = useNavigate()
-  const devices = desk.hosts.flatMap((host) => host.devices)
-  const [hidden, setHidden] = useState<string[]>([])
-  const [spot, setSpot] = useState<Spot>({ place: 'everywhere', mode: 'base' })
-  const [opened, setSheet] = useState<Sheet>()
+  const [address, go] = useDeskAddress()
   const [carried, setCarried] = useState<Carried>()
-  const [compared, setCompared] = useState<Compared>()
-  const sheet = opened && (opened.step === step || opened.step === 'any') ? opened : undefined
-  const chosen = sheet?.of === 'gesture' ? sheet.chosen : undefined
+  const devices = desk.hosts.flatMap((host) => host.devices)
+  const spot = useSpot(desk, address)
+  const { sheet } = address
+  const chosen = useChosen(desk, sheet)
   usePaneKeys()
+  useFocusReturns(chosen)
 
-  // A sheet closes itself when it has saved; by then another may be open, which stays.
-  const close = useCallback((done: Sheet) => setSheet((now) => (now === done ? undefined : now)), [setSheet])
+  const open = useCallback((next: SheetAddress) => go({ do: 'open', sheet: next }), [go])
+  const close = useCallback((done: SheetAddress) => go({ do: 'close', sheet: done }), [go])
   const choose = useCallback(
-    (next: Chosen) => setSheet({ step: 'assign', of: 'gesture', chosen: next }),
-    [setSheet],
+    ({ button, gesture, also = [] }: Chosen) =>
+      open({ of: 'gesture', button: button.ref, gesture, also: also.map((one) => one.ref) }),
+    [open],
   )
   const carry = useCallback(
     (next: Carried | undefined) => {
       setCarried(next)
-      setSheet(undefined)
+      go({ do: 'close' })
     },
-    [setCarried, setSheet],
+    [go],
   )
-  useFocusReturns(chosen)
   const assign = (button: Button) => {
-    setHidden((all) => all.filter((id) => !button.ref.startsWith(`${id}/`)))
-    choose({ button, gesture: 'tap' })
-    void navigate(`/clients/${desk.id}/assign`)
-  }
-  const compare = (next: Compared) => {
-    setCompared(next)
-    setSheet(undefined)
-    void navigate(`/clients/${desk.id}/assign`)
+    const without = address.without.filter((id) => !button.ref.startsWith(`${id}/`))
+    go({ do: 'without', without })
+    go({ do: 'open', sheet: { of: 'gesture', button: button.ref, gesture: 'tap', also: [] } }, 'assign')
   }
 
-  const shown = devices.filter((device) => !hidden.includes(device.id))
+  const shown = devices.filter((device) => !address.without.includes(device.id))
   const buttons = devices.flatMap((device) =>
     device.buttons.map((button) =>
       // Of several devices a button's own name may not be enough.
@@ -67,47 +60,51 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
     <SavingProvider client={desk.id} revision={desk.revision.number}>
       <BenchProvider client={desk.id} buttons={buttons}>
         <div className={sheet ? styles.deskWithSheet : styles.desk}>
-          <Trail desk={desk} onHistory={() => setSheet({ step: 'any', of: 'history' })} />
-          <Rail desk={desk} hidden={hidden} onHidden={setHidden} />
+          <Trail desk={desk} along={alongTo(address)} onHistory={() => open({ of: 'history' })} />
+          <Rail desk={desk} hidden={address.without} onHidden={(without) => go({ do: 'without', without })} />
           <main className={styles.middle} data-pane tabIndex={-1} aria-label={MIDDLE[step]}>
             <ConfirmBar desk={desk} />
             <SaveTrouble desk={desk} />
             {step === 'wants' && (
               <WantsStep
                 desk={desk}
-                chosen={sheet?.of === 'want' ? sheet.want : undefined}
-                onChoose={(want) => setSheet({ step: 'wants', of: 'want', want })}
+                chosen={sheet?.of === 'want' ? sheet.id : undefined}
+                onChoose={(id) => open({ of: 'want', id })}
               />
             )}
             {step === 'devices' && (
               <DevicesStep
                 desk={desk}
                 shown={shown.map((device) => device.id)}
-                onSheet={(of) => setSheet({ step: 'devices', of: 'device', sheet: of })}
-                onSettings={(about) => setSheet({ step: 'devices', of: 'settings', about })}
+                onSheet={(of) => open(sheetFor(of))}
+                onSettings={({ of, id }) => open({ of: 'settings', about: of, id })}
                 onAssign={assign}
+                view={address.devices}
+                onView={(view) => go({ do: 'devices', devices: view })}
               />
             )}
-            {step === 'assign' && compared && (
+            {step === 'assign' && address.compared && (
               <LanesCompared
                 desk={desk}
                 spot={spot}
-                compared={compared}
-                onClose={() => setCompared(undefined)}
+                compared={address.compared}
+                onClose={() => go({ do: 'compare', compared: undefined })}
               />
             )}
-            {step === 'assign' && !compared && (
+            {step === 'assign' && !address.compared && (
               <Lanes
                 desk={desk}
                 devices={shown}
                 spot={spot}
-                onSpot={setSpot}
+                onSpot={(next) => go({ do: 'spot', ...next })}
                 chosen={chosen}
                 onChoose={choose}
                 carried={carried}
                 onCarry={carry}
-                onRename={(button) => setSheet({ step: 'assign', of: 'rename', button })}
-                onArrange={() => setSheet({ step: 'assign', of: 'arrange' })}
+                onRename={(button) => open({ of: 'rename', button: button.ref })}
+                onArrange={() => open({ of: 'arrange' })}
+                view={address.view}
+                onView={(view) => go({ do: 'view', view })}
               />
             )}
           </main>
@@ -115,28 +112,52 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
             <DeskSheet
               desk={desk}
               sheet={sheet}
+              chosen={chosen}
               spot={spot}
               buttons={buttons}
               onClose={() => close(sheet)}
               onCarry={carry}
-              onCompare={compare}
+              onCompare={(compared) => go({ do: 'compare', compared }, 'assign')}
             />
           )}
-          <Bench onSheet={(of) => setSheet({ step: 'any', of })} />
+          <Bench onSheet={(of) => open({ of })} />
         </div>
       </BenchProvider>
     </SavingProvider>
   )
 }
 
+function sheetFor(sheet: DevicesSheetOf): SheetAddress {
+  if (sheet.of === 'new-device') return { of: 'new-device' }
+  return sheet.id === undefined ? { of: 'new-host' } : { of: sheet.of, id: sheet.id }
+}
+
+/** The place and mode of the address, as far as they are there. */
+function useSpot(desk: DeskData, { place, mode }: DeskAddress) {
+  const placeThere = desk.places.some((one) => one.id === place) ? place : 'everywhere'
+  const modeThere = desk.modes.some((one) => one.id === mode) ? mode : 'base'
+  return useMemo(() => ({ place: placeThere, mode: modeThere }), [placeThere, modeThere])
+}
+
+/** What the sheet of a gesture is about, as far as its buttons are there. */
+function useChosen(desk: DeskData, sheet: SheetAddress | undefined): Chosen | undefined {
+  return useMemo(() => {
+    if (sheet?.of !== 'gesture') return undefined
+    const all = desk.hosts.flatMap((host) => host.devices.flatMap((device) => device.buttons))
+    const find = (ref: string) => all.find((one) => one.ref === ref)
+    const button = find(sheet.button)
+    const also = sheet.also.map(find).filter((one) => one !== undefined)
+    return button && { button, gesture: sheet.gesture, also }
+  }, [desk, sheet])
+}
+
 /** When the sheet closes, the focus goes back to the gesture it was about, whatever stands there now. */
 function useFocusReturns(chosen: Chosen | undefined) {
-  const last = useRef<Chosen>(undefined)
+  const last = useRef<string>(undefined)
+  const spot = chosen && spotName(chosen.button.ref, chosen.gesture)
   useEffect(() => {
-    if (!chosen && last.current && document.activeElement === document.body) {
-      const spot = spotName(last.current.button.ref, last.current.gesture)
-      document.querySelector<HTMLElement>(`[data-spot="${spot}"]`)?.focus()
-    }
-    last.current = chosen
-  }, [chosen])
+    if (!spot && last.current && document.activeElement === document.body)
+      document.querySelector<HTMLElement>(`[data-spot="${last.current}"]`)?.focus()
+    last.current = spot
+  }, [spot])
 }

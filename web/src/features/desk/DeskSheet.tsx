@@ -1,28 +1,21 @@
 import type { Button, Desk } from '../../shared/api'
+import type { SheetAddress } from '../../shared/desk'
 import type { Spot } from '../../shared/fitting'
 import { ArrangeSheet } from '../arrange'
 import { AssignSheet, RenameSheet, type Carried, type Chosen } from '../assign'
 import { HandSheet } from '../bench'
-import { DevicesSheet, type DevicesSheetOf } from '../devices'
+import { DevicesSheet } from '../devices'
 import { HistorySheet } from '../history'
 import { JoinSheet } from '../joining'
 import type { Compared } from '../lanes'
-import { SettingsSheet, type SettingsOf } from '../settings'
+import { SettingsSheet } from '../settings'
 import { WantSheet } from '../wants'
-
-/** What the side sheet is about; each belongs to a step, but those of bench and history. */
-export type Sheet =
-  | { step: 'assign'; of: 'gesture'; chosen: Chosen }
-  | { step: 'assign'; of: 'rename'; button: Button }
-  | { step: 'assign'; of: 'arrange' }
-  | { step: 'devices'; of: 'device'; sheet: DevicesSheetOf }
-  | { step: 'devices'; of: 'settings'; about: SettingsOf }
-  | { step: 'wants'; of: 'want'; want: string }
-  | { step: 'any'; of: 'join' | 'hand' | 'history' }
 
 interface Props {
   desk: Desk
-  sheet: Sheet
+  sheet: SheetAddress
+  /** Of the sheet of a gesture. */
+  chosen: Chosen | undefined
   spot: Spot
   buttons: Button[]
   onClose: () => void
@@ -30,38 +23,42 @@ interface Props {
   onCompare: (compared: Compared) => void
 }
 
-export function DeskSheet({ desk, sheet, spot, buttons, onClose, onCarry, onCompare }: Props) {
+export function DeskSheet({ desk, sheet, chosen, spot, buttons, onClose, onCarry, onCompare }: Props) {
   switch (sheet.of) {
-    case 'gesture': {
-      const { button, gesture, also = [] } = sheet.chosen
-      return (
+    case 'gesture':
+      return chosen ? (
         <AssignSheet
-          key={`${button.ref} ${gesture} ${String(also.length)}`}
+          key={[sheet.button, sheet.gesture, ...sheet.also].join(' ')}
           desk={desk}
           spot={spot}
-          chosen={sheet.chosen}
+          chosen={chosen}
           onClose={onClose}
           onCarry={onCarry}
         />
-      )
+      ) : null
+    case 'rename': {
+      const button = desk.hosts
+        .flatMap((host) => host.devices.flatMap((device) => device.buttons))
+        .find((one) => one.ref === sheet.button)
+      return button ? <RenameSheet key={sheet.button} button={button} onClose={onClose} /> : null
     }
-    case 'rename':
-      return <RenameSheet key={sheet.button.ref} button={sheet.button} onClose={onClose} />
     case 'arrange':
       return <ArrangeSheet desk={desk} onClose={onClose} />
+    case 'new-device':
+      return <DevicesSheet desk={desk} sheet={{ of: 'new-device' }} onClose={onClose} />
+    case 'new-host':
+      return <DevicesSheet desk={desk} sheet={{ of: 'host', id: undefined }} onClose={onClose} />
     case 'device':
-      return <DevicesSheet desk={desk} sheet={sheet.sheet} onClose={onClose} />
-    case 'settings':
-      return (
-        <SettingsSheet
-          key={`${sheet.about.of} ${sheet.about.id}`}
-          desk={desk}
-          about={sheet.about}
-          onClose={onClose}
-        />
-      )
+    case 'copy':
+    case 'reset':
+    case 'host':
+      return <DevicesSheet desk={desk} sheet={{ of: sheet.of, id: sheet.id }} onClose={onClose} />
+    case 'settings': {
+      const about = { of: sheet.about, id: sheet.id }
+      return <SettingsSheet key={`${sheet.about} ${sheet.id}`} desk={desk} about={about} onClose={onClose} />
+    }
     case 'want':
-      return <WantSheet desk={desk} want={sheet.want} onClose={onClose} />
+      return <WantSheet desk={desk} want={sheet.id} onClose={onClose} />
     case 'join':
       return <JoinSheet desk={desk} onClose={onClose} />
     case 'hand':

@@ -2,6 +2,7 @@ import { Button } from 'antd'
 import { useEffect, useRef } from 'react'
 import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
+import { keysOf } from '../../shared/desk'
 import { useSaving, type QueueState } from '../../shared/fitting'
 import { useAccount, useMayChange } from '../../shared/session'
 import { useAnnounce } from '../../shared/ui'
@@ -44,7 +45,8 @@ function OpenCount({ count }: { count: number }) {
 }
 
 /** Whose desk it is, the steps in the order of the work, and whether all is saved. */
-export function Trail({ desk, onHistory }: { desk: Desk; onHistory: () => void }) {
+export function Trail(props: { desk: Desk; along: string; onHistory: () => void }) {
+  const { desk, along, onHistory } = props
   const saving = useSaving()
   const state = stateOf(saving)
   const { undo, redo } = useSteps(desk.id)
@@ -71,7 +73,7 @@ export function Trail({ desk, onHistory }: { desk: Desk; onHistory: () => void }
         <ol>
           {STEPS.map(({ step, name }) => (
             <li key={step}>
-              <NavLink to={`/clients/${desk.id}/${step}`}>
+              <NavLink to={`/clients/${desk.id}/${step}${along}`}>
                 {name}
                 <OpenCount count={OPEN_OF[step](desk.open)} />
               </NavLink>
@@ -81,10 +83,10 @@ export function Trail({ desk, onHistory }: { desk: Desk; onHistory: () => void }
       </nav>
       {mayChange && (
         <div className={styles.undo}>
-          <Button ghost disabled={!undo} aria-keyshortcuts="Control+Z" onClick={undo}>
+          <Button ghost disabled={!undo} aria-keyshortcuts={keysOf('undo')} onClick={undo}>
             Undo
           </Button>
-          <Button ghost disabled={!redo} aria-keyshortcuts="Control+Shift+Z" onClick={redo}>
+          <Button ghost disabled={!redo} aria-keyshortcuts={keysOf('redo')} onClick={redo}>
             Redo
           </Button>
         </div>

@@ -1,18 +1,13 @@
-import { useEffect } from 'react'
+import { useCommands } from '../../shared/desk'
 
-/** F6 goes round the panes, Shift+F6 back. */
+/** Goes round the panes. */
 export function usePaneKeys(): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== 'F6' || event.defaultPrevented) return
-      event.preventDefault()
-      const panes = [...document.querySelectorAll<HTMLElement>('[data-pane]')]
-      const here = panes.findIndex((pane) => pane.contains(document.activeElement))
-      const step = event.shiftKey ? -1 : 1
-      const from = here === -1 && event.shiftKey ? 0 : here
-      panes[(from + step + panes.length) % panes.length]?.focus()
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [])
+  useCommands({ 'next-pane': () => toPane(1), 'pane-before': () => toPane(-1) })
+}
+
+function toPane(step: 1 | -1): void {
+  const panes = [...document.querySelectorAll<HTMLElement>('[data-pane]')]
+  const here = panes.findIndex((pane) => pane.contains(document.activeElement))
+  const from = here === -1 && step === -1 ? 0 : here
+  panes[(from + step + panes.length) % panes.length]?.focus()
 }

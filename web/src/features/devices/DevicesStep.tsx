@@ -1,5 +1,4 @@
 import { Button, Radio } from 'antd'
-import { useState } from 'react'
 import type { Button as ButtonData, Desk, DeviceFacts, Host } from '../../shared/api'
 import { useDevices } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
@@ -22,11 +21,12 @@ interface Props {
   onSheet: (sheet: DevicesSheetOf) => void
   onSettings: (about: SettingsOf) => void
   onAssign: (button: ButtonData) => void
+  view: 'together' | 'find'
+  onView: (view: 'together' | 'find') => void
 }
 
 /** The client's hosts and devices: put together, got ready, their buttons found. */
-export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign }: Props) {
-  const [view, setView] = useState<'together' | 'find'>('together')
+export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, onView }: Props) {
   const answer = useDevices(desk.id)
   const mayChange = useMayChange()
   const devices = (answer.data?.devices ?? []).filter((device) => shown.includes(device.id))
@@ -40,7 +40,7 @@ export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign }: Prop
             optionType="button"
             buttonStyle="solid"
             value={view}
-            onChange={(event) => setView(event.target.value as 'together' | 'find')}
+            onChange={(event) => onView(event.target.value as 'together' | 'find')}
             options={[
               { value: 'together', label: 'Put together' },
               { value: 'find', label: 'Find a button' },

@@ -1,8 +1,6 @@
-import { useEffect } from 'react'
+import { useCommands } from '../../shared/desk'
 import { useChange, useHistory, useSaving } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
-
-const TYPING = 'input:not([type=radio]):not([type=checkbox]), textarea, [contenteditable=true]'
 
 /** Undo and redo of everything that is saved: by their buttons, Ctrl+Z and Ctrl+Shift+Z; undefined where there is nothing. */
 export function useSteps(client: string) {
@@ -23,16 +21,6 @@ export function useSteps(client: string) {
   const redo =
     mayChange && (again || !shown) ? () => stepTo('redo', again ?? 0, 'It holds again.') : undefined
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!event.ctrlKey || event.altKey || event.key.toLowerCase() !== 'z' || event.defaultPrevented) return
-      // What is being typed has an undo of its own.
-      if (event.target instanceof Element && event.target.matches(TYPING)) return
-      event.preventDefault()
-      ;(event.shiftKey ? redo : undo)?.()
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  })
+  useCommands({ undo, redo })
   return { undo, redo }
 }

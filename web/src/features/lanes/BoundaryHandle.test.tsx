@@ -99,6 +99,7 @@ describe('scalesFor', () => {
     limits: [],
     cautions: [],
     tap_choice: null,
+    own: [],
     boundaries: [
       { ...boundary, value_ms: long },
       { ...boundary, setting: 'tap_gap_ms', stretch: 'apart' as const, value_ms: gap },

@@ -70,6 +70,15 @@ export const LaneRow = memo(function LaneRow(props: Props) {
         {off && <p>switched off</p>}
         {device && <p>{device}</p>}
         {print && <p>print: {print}</p>}
+        {shown.own.some((one) => one.kept) && (
+          <p>
+            also by itself:{' '}
+            {shown.own
+              .filter((one) => one.kept)
+              .map((one) => one.words)
+              .join(', ')}
+          </p>
+        )}
         {live.down && <p className={styles.down}>down</p>}
       </div>
       {(['held', 'apart'] as const).map((stretch) => (
@@ -92,6 +101,13 @@ export const LaneRow = memo(function LaneRow(props: Props) {
           {limit.words}
         </p>
       ))}
+      {shown.own
+        .filter((one) => !one.kept)
+        .map((one) => (
+          <p key={one.gesture} className={styles.cautions}>
+            {one.lost}
+          </p>
+        ))}
       {shown.cautions
         .filter((caution) => caution.stands)
         .map((caution) => (

@@ -28,6 +28,8 @@ interface Props {
   onCarry: (carried: Carried | undefined) => void
   onRename: (button: Chosen['button']) => void
   onArrange: () => void
+  view: 'lanes' | 'table'
+  onView: (view: 'lanes' | 'table') => void
 }
 
 /** Is there anything that can be put on this button at all? */
@@ -36,8 +38,8 @@ const canBeGiven = (lane: Lane) => !lane.cautions.some((one) => one.bars && one.
 /** What each button does: as lanes to scale, or the same as a plain table. */
 export function Lanes(props: Props) {
   const { desk, devices, spot, onSpot, chosen, onChoose, carried, onCarry, onRename, onArrange } = props
+  const { view, onView } = props
   const mayChange = useMayChange()
-  const [view, setView] = useState<'lanes' | 'table'>('lanes')
   const [picked, setPicked] = useState<string[]>()
   const { change } = useChange()
   const answer = useLanes(desk.id, spot)
@@ -95,7 +97,7 @@ export function Lanes(props: Props) {
             optionType="button"
             buttonStyle="solid"
             value={view}
-            onChange={(event) => setView(event.target.value as 'lanes' | 'table')}
+            onChange={(event) => onView(event.target.value as 'lanes' | 'table')}
             options={[
               { value: 'lanes', label: 'Lanes' },
               { value: 'table', label: 'Table' },

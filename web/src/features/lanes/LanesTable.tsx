@@ -127,6 +127,9 @@ export function LanesTable(props: {
                   choose
                 </label>
               )}
+              {lane.own.map((one) => (
+                <small key={one.gesture}>{one.lost ?? `also by itself: ${one.words}`}</small>
+              ))}
               {lane.cautions
                 .filter((caution) => caution.stands)
                 .map((caution) => (

@@ -1,5 +1,6 @@
 import type { KeyboardEvent } from 'react'
 import type { Chip, Lane } from '../../shared/api'
+import { commandOf } from '../../shared/desk'
 import { useChange, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { spotName, type Carried, type Chosen } from '../assign'
@@ -31,12 +32,12 @@ export function useLaneKeys({ lanes, spot, carried, onCarry, onPut, onRename }: 
   }
   const act = (event: KeyboardEvent, here: NonNullable<ReturnType<typeof at>>): boolean => {
     const own = here.chip?.origin === 'here' ? here.chip : undefined
-    const key = event.ctrlKey ? `Ctrl+${event.key.toLowerCase()}` : event.key
-    if (key === 'F2') onRename(here.button)
-    else if (key === 'Delete' && own) clear(here, own)
-    else if ((key === 'Ctrl+x' || key === 'Ctrl+c') && own)
-      onCarry({ button: here.button, gesture: here.gesture, name: own.name, copy: key === 'Ctrl+c' })
-    else if (key === 'Ctrl+v' && carried) void onPut(carried, here)
+    const command = commandOf(event, 'lanes')
+    if (command === 'rename') onRename(here.button)
+    else if (command === 'clear' && own) clear(here, own)
+    else if ((command === 'cut' || command === 'copy') && own)
+      onCarry({ button: here.button, gesture: here.gesture, name: own.name, copy: command === 'copy' })
+    else if (command === 'paste' && carried) void onPut(carried, here)
     else return false
     return true
   }

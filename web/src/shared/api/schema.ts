@@ -1062,6 +1062,16 @@ export interface components {
             };
         };
         Lane: {
+            /** @description What the host makes of the button's own presses, besides its tap */
+            own: {
+                /** @enum {unknown} */
+                gesture: "double_tap" | "hold";
+                words: string;
+                /** @description Whether it still comes about */
+                kept: boolean;
+                /** @description Where it does not: how it can be had otherwise */
+                lost: string | null;
+            }[];
             button: components["schemas"]["Button"];
             regions: {
                 stretch: components["schemas"]["Stretch"];
@@ -1146,7 +1156,7 @@ export interface components {
                 }[];
                 displaced: {
                     /** @enum {unknown} */
-                    kind: "builtin_lost" | "replaced" | "covered" | "other_print" | "taken_off";
+                    kind: "builtin_lost" | "own_lost" | "replaced" | "covered" | "other_print" | "taken_off";
                     words: string;
                 }[];
             }[];

@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest'
+import {
+  alongTo,
+  HERE,
+  moved,
+  readAddress,
+  writeAddress,
+  type DeskAddress,
+  type SheetAddress,
+} from './address'
+
+const SHEETS: SheetAddress[] = [
+  { of: 'gesture', button: 'mouse/left', gesture: 'long_press', also: [] },
+  { of: 'gesture', button: 'mouse/left', gesture: 'tap', also: ['mouse/right', 'remote/ok'] },
+  { of: 'rename', button: 'mouse/left' },
+  { of: 'arrange' },
+  { of: 'history' },
+  { of: 'new-device' },
+  { of: 'new-host' },
+  { of: 'device', id: 'mouse' },
+  { of: 'reset', id: 'mouse' },
+  { of: 'host', id: 'tv' },
+  { of: 'want', id: 'read-a-page' },
+  { of: 'settings', about: 'host', id: 'tv' },
+]
+const FAR: DeskAddress = {
+  place: 'letters',
+  mode: 'reading',
+  without: ['mouse', 'remote'],
+  view: 'table',
+  devices: 'find',
+  compared: { from: 3, to: 12 },
+  sheet: undefined,
+}
+
+describe('the desk’s address', () => {
+  it('is empty where all is as usual', () => {
+    expect(writeAddress(HERE)).toBe('')
+    expect(readAddress('')).toEqual(HERE)
+  })
+
+  it.each([undefined, ...SHEETS])('comes back as it was written: %o', (sheet) => {
+    const there = { ...FAR, sheet }
+    expect(readAddress(writeAddress(there))).toEqual(there)
+  })
+
+  it.each([
+    'sheet=gesture:mouse/left:sneeze',
+    'sheet=gesture',
+    'sheet=settings:moon:x',
+    'sheet=want',
+    'sheet=arrange:x',
+    'sheet=%00',
+    'compared=3',
+    'compared=a-b',
+    'view=globe',
+    'without=,,',
+    'devices=5',
+  ])('passes over what it does not know: %s', (search) => {
+    expect(readAddress(`?${search}`)).toEqual(HERE)
+  })
+
+  it('closes a sheet only where it is still that one', () => {
+    const [one, other] = [SHEETS[0], SHEETS[1]] as [SheetAddress, SheetAddress]
+    const open = moved(HERE, { do: 'open', sheet: one })
+    expect(moved(open, { do: 'close', sheet: other })).toEqual(open)
+    expect(moved(open, { do: 'close', sheet: { ...one } })).toEqual(HERE)
+    expect(moved(open, { do: 'close' })).toEqual(HERE)
+  })
+
+  it.each([
+    [
+      { do: 'spot', place: 'letters', mode: 'reading' },
+      { place: 'letters', mode: 'reading' },
+    ],
+    [{ do: 'view', view: 'table' }, { view: 'table' }],
+    [{ do: 'devices', devices: 'find' }, { devices: 'find' }],
+    [{ do: 'without', without: ['a'] }, { without: ['a'] }],
+    [{ do: 'compare', compared: { from: 1, to: 2 } }, { compared: { from: 1, to: 2 } }],
+  ] as const)('moves: %o', (move, change) => {
+    expect(moved(HERE, move as Parameters<typeof moved>[1])).toEqual({ ...HERE, ...change })
+  })
+
+  it('takes place, mode and view along to another step, and a sheet that belongs to none', () => {
+    expect(readAddress(alongTo({ ...FAR, sheet: { of: 'want', id: 'w' } }))).toEqual(FAR)
+    expect(readAddress(alongTo({ ...FAR, sheet: { of: 'history' } })).sheet).toEqual({ of: 'history' })
+  })
+})

@@ -1,0 +1,146 @@
+import type { Gesture } from '../api'
+
+/** What the side sheet is about. */
+export type SheetAddress =
+  | { of: 'gesture'; button: string; gesture: Gesture; also: string[] }
+  | { of: 'rename'; button: string }
+  | { of: 'arrange' | 'join' | 'hand' | 'history' | 'new-device' | 'new-host' }
+  | { of: 'device' | 'copy' | 'reset' | 'host' | 'want'; id: string }
+  | { of: 'settings'; about: 'host' | 'device'; id: string }
+
+/** Where one is at a desk, as far as it can be told to somebody else; the step stands in the path. */
+export interface DeskAddress {
+  place: string
+  mode: string
+  /** Devices that are not shown. */
+  without: string[]
+  view: 'lanes' | 'table'
+  devices: 'together' | 'find'
+  compared: { from: number; to: number } | undefined
+  sheet: SheetAddress | undefined
+}
+
+export const HERE: DeskAddress = {
+  place: 'everywhere',
+  mode: 'base',
+  without: [],
+  view: 'lanes',
+  devices: 'together',
+  compared: undefined,
+  sheet: undefined,
+}
+
+export type Move =
+  | { do: 'spot'; place: string; mode: string }
+  | { do: 'view'; view: DeskAddress['view'] }
+  | { do: 'devices'; devices: DeskAddress['devices'] }
+  | { do: 'without'; without: string[] }
+  | { do: 'compare'; compared: DeskAddress['compared'] }
+  | { do: 'open'; sheet: SheetAddress }
+  /** Only that sheet: by the time it has saved, another may be open. */
+  | { do: 'close'; sheet?: SheetAddress | undefined }
+
+/** Where a move leads. */
+export function moved(from: DeskAddress, move: Move): DeskAddress {
+  switch (move.do) {
+    case 'spot':
+      return { ...from, place: move.place, mode: move.mode }
+    case 'view':
+      return { ...from, view: move.view }
+    case 'devices':
+      return { ...from, devices: move.devices }
+    case 'without':
+      return { ...from, without: move.without }
+    case 'compare':
+      return { ...from, compared: move.compared, sheet: undefined }
+    case 'open':
+      return { ...from, sheet: move.sheet }
+    case 'close':
+      return move.sheet && !sameSheet(move.sheet, from.sheet) ? from : { ...from, sheet: undefined }
+  }
+}
+
+export const sameSheet = (one: SheetAddress | undefined, other: SheetAddress | undefined): boolean =>
+  one === other || (one !== undefined && other !== undefined && wordsOf(one) === wordsOf(other))
+
+const GESTURES: readonly string[] = ['tap', 'double_tap', 'triple_tap', 'long_press', 'hold']
+const ALONE: readonly string[] = ['arrange', 'join', 'hand', 'history', 'new-device', 'new-host']
+const WITH_ID: readonly string[] = ['device', 'copy', 'reset', 'host', 'want']
+
+/** A sheet as it stands in the address: “gesture:mouse/left:tap”. */
+function wordsOf(sheet: SheetAddress): string {
+  switch (sheet.of) {
+    case 'gesture':
+      return ['gesture', sheet.button, sheet.gesture, ...sheet.also].join(':')
+    case 'rename':
+      return `rename:${sheet.button}`
+    case 'settings':
+      return `settings:${sheet.about}:${sheet.id}`
+    case 'device':
+    case 'copy':
+    case 'reset':
+    case 'host':
+    case 'want':
+      return `${sheet.of}:${sheet.id}`
+    default:
+      return sheet.of
+  }
+}
+
+/** What can’t be read is no sheet. */
+function sheetOf(words: string | null): SheetAddress | undefined {
+  const [of = '', first = '', second = '', ...rest] = (words ?? '').split(':')
+  if (of === 'gesture' && first && GESTURES.includes(second))
+    return { of, button: first, gesture: second as Gesture, also: rest }
+  if (of === 'rename' && first) return { of, button: first }
+  if (of === 'settings' && (first === 'host' || first === 'device') && second)
+    return { of, about: first, id: second }
+  if (WITH_ID.includes(of) && first) return { of, id: first } as SheetAddress
+  return ALONE.includes(of) && !first ? ({ of } as SheetAddress) : undefined
+}
+
+function comparedOf(words: string | null): DeskAddress['compared'] {
+  const found = /^(\d{1,9})-(\d{1,9})$/.exec(words ?? '')
+  return found ? { from: Number(found[1]), to: Number(found[2]) } : undefined
+}
+
+/** Reads the part of an address behind its question mark; what is not known is as it is usual. */
+export function readAddress(search: string): DeskAddress {
+  const given = new URLSearchParams(search)
+  return {
+    place: given.get('place') ?? HERE.place,
+    mode: given.get('mode') ?? HERE.mode,
+    without: given.get('without')?.split(',').filter(Boolean) ?? [],
+    view: given.get('view') === 'table' ? 'table' : 'lanes',
+    devices: given.get('devices') === 'find' ? 'find' : 'together',
+    compared: comparedOf(given.get('compared')),
+    sheet: sheetOf(given.get('sheet')),
+  }
+}
+
+/** The part of an address behind its question mark, or nothing where all is as usual. */
+export function writeAddress(address: DeskAddress): string {
+  const { place, mode, without, view, devices, compared, sheet } = address
+  const said: [string, string | undefined][] = [
+    ['place', place === HERE.place ? undefined : place],
+    ['mode', mode === HERE.mode ? undefined : mode],
+    ['without', without.length > 0 ? without.join(',') : undefined],
+    ['view', view === HERE.view ? undefined : view],
+    ['devices', devices === HERE.devices ? undefined : devices],
+    ['compared', compared && `${String(compared.from)}-${String(compared.to)}`],
+    ['sheet', sheet && wordsOf(sheet)],
+  ]
+  const search = new URLSearchParams()
+  for (const [name, value] of said) if (value !== undefined) search.set(name, value)
+  const text = search.toString()
+  return text ? `?${text}` : ''
+}
+
+/** What belongs to no step. */
+const OF_NO_STEP: readonly string[] = ['join', 'hand', 'history']
+
+/** What goes along to another step: all but a sheet that belongs to its own. */
+export function alongTo(address: DeskAddress): string {
+  const { sheet } = address
+  return writeAddress({ ...address, sheet: sheet && OF_NO_STEP.includes(sheet.of) ? sheet : undefined })
+}

@@ -1,0 +1,105 @@
+import { describe, expect, it, vi } from 'vitest'
+import { Refused, type Revision } from '../api'
+import { SaveQueue, type Order, type Saved } from './queue'
+
+const revision = (number: number): Revision => ({
+  number,
+  parent: number - 1,
+  author: 'A',
+  note: '',
+  created_at: '2026-11-26T12:00:00Z',
+})
+const refused = (status: number, more = {}) =>
+  new Refused({ type: 'about:blank', title: '', status, detail: 'no', ...more })
+const order = (name: string, openedOn = 1, options = {}): Order => ({
+  made: { kind: 'client', name },
+  openedOn,
+  options,
+})
+const nameOf = ({ made }: Order) => ('kind' in made && made.kind === 'client' ? made.name : '')
+
+/** A queue whose server answers each order as told, or with the next revision. */
+function queue(answers: Record<string, Error | string[]> = {}) {
+  const sent: [string, number][] = []
+  let number = 1
+  const settled = vi.fn()
+  const made = new SaveQueue(async (one): Promise<Saved> => {
+    sent.push([nameOf(one), one.openedOn])
+    await Promise.resolve()
+    const answer = answers[nameOf(one)]
+    if (answer instanceof Error) throw answer
+    number += 1
+    return { revision: revision(number), told: answer ?? [] }
+  }, settled)
+  return { queue: made, sent, settled }
+}
+
+describe('the queue for saving', () => {
+  it('sends one after another, each as it was thought of', async () => {
+    const { queue: made, sent } = queue()
+    const all = ['a', 'b', 'c'].map((name, index) => made.save(order(name, index + 1)))
+    expect(made.snapshot().sending).toBe(3)
+    expect((await Promise.all(all)).map((saved) => saved.revision.number)).toEqual([2, 3, 4])
+    expect([sent, made.snapshot().sending, made.lastSaved]).toEqual([
+      [
+        ['a', 1],
+        ['b', 2],
+        ['c', 3],
+      ],
+      0,
+      4,
+    ])
+  })
+
+  it('keeps every refusal until somebody decides, whatever is saved after it', async () => {
+    const { queue: made } = queue({ a: refused(422), b: refused(0) })
+    await Promise.allSettled(['a', 'b', 'c'].map((name) => made.save(order(name))))
+    expect(made.snapshot().refused.map((one) => [nameOf(one.order), one.error.status])).toEqual([
+      ['a', 422],
+      ['b', 0],
+    ])
+    made.drop(made.snapshot().refused[0]?.id ?? 0)
+    expect(made.snapshot().refused.map((one) => nameOf(one.order))).toEqual(['b'])
+  })
+
+  it('saves once more what was refused, in view of what is there now', async () => {
+    const answers: Record<string, Error | string[]> = { a: refused(409) }
+    const { queue: made, sent } = queue(answers)
+    await made.save(order('a', 1)).catch(() => undefined)
+    answers['a'] = []
+    await made.again(made.snapshot().refused[0]?.id ?? 0, 7)
+    expect([sent, made.snapshot().refused]).toEqual([
+      [
+        ['a', 1],
+        ['a', 7],
+      ],
+      [],
+    ])
+  })
+
+  it('keeps a refusal that was refused again', async () => {
+    const { queue: made } = queue({ a: refused(409) })
+    await made.save(order('a')).catch(() => undefined)
+    await made.again(made.snapshot().refused[0]?.id ?? 0, 7)
+    expect(made.snapshot().refused.map((one) => one.order.openedOn)).toEqual([7])
+  })
+
+  it('shows what a change did besides where it is asked to, until the next', async () => {
+    const { queue: made } = queue({ a: ['It takes the place of “Back”.'], b: ['unseen'] })
+    await made.save(order('a', 1, { tell: true }))
+    expect(made.snapshot().done?.told).toEqual(['It takes the place of “Back”.'])
+    await made.save(order('b'))
+    expect(made.snapshot().done).toBeUndefined()
+  })
+
+  it('asks everything anew after each, saved or not, and tells whoever looks', async () => {
+    const { queue: made, settled } = queue({ a: refused(500) })
+    const seen: number[] = []
+    const leave = made.subscribe(() => seen.push(made.snapshot().sending))
+    await made.save(order('a')).catch(() => undefined)
+    await made.save(order('b'))
+    leave()
+    await made.save(order('c'))
+    expect([settled.mock.calls.length, seen.at(-1), seen.includes(1)]).toEqual([3, 0, true])
+  })
+})
