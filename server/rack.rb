@@ -7,6 +7,8 @@ module Kippen
     # A page elsewhere must not reach Kippen by a name of its own that leads to this machine.
     HOSTS = %w[localhost 127.0.0.1 [::1]].freeze
 
+    PACKED = %w[application/json application/problem+json text/html text/css text/javascript application/javascript].freeze
+
     # The whole application for Rack: limits, sign-in, contract, API, pages.
     # secret – 64 characters or more that only this installation knows; demo – may the demo's
     # accounts be opened by one press; listen – "address:port" besides loopback, for joining
@@ -18,6 +20,8 @@ module Kippen
       pages = Pages.new
       api = api(database, secret, check_responses)
       Rack::Builder.new do
+        # What is long and is text; live notices and files that are packed already go as they are.
+        use Rack::Deflater, include: PACKED
         use Rack::Protection::HostAuthorization, permitted_hosts: [*HOSTS, *listen&.then { |address| address[/\A.+(?=:\d+\z)/] }], logging: false
         use Rack::Protection::HttpOrigin, logging: false
         use Rack::Attack

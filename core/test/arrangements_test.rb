@@ -76,6 +76,14 @@ module Kippen
                    faults { made(mouse, "save_arrangement", device: "mouse-with-five-buttons", name: "Empty") })
     end
 
+    def test_what_was_off_is_off_again
+      with = made(mouse, "assign", button: "mouse-with-five-buttons/back", gesture: "tap", action: HELP)
+      off = made(with, "switch", button: "mouse-with-five-buttons/back", gesture: "tap", off: true)
+      saved = made(off, "save_arrangement", device: "mouse-with-five-buttons", name: "Reading")
+      bare = made(saved, "reset", device: "mouse-with-five-buttons")
+      assert_equal [true], apply(bare, "own-reading", "mouse-with-five-buttons").fitting.assignments.map(&:off)
+    end
+
     def test_where_nothing_fits_it_is_refused_with_the_reasons
       keys = add(bare, "head-switch", host: "desk")
       expected = ["secondary, tap, Right click: Head switch has no such button.", "middle, tap, Middle click: Head switch has no such button."]

@@ -61,8 +61,17 @@ module Kippen
         wait = @telling.wait_us(story, row)
         { "at_us" => outcome.at_us, "phase" => outcome.phase, "gesture" => outcome.gesture,
           "gesture_name" => outcome.gesture ? Words::GESTURES.fetch(outcome.gesture) : "ignored",
-          "action_name" => @telling.action_name(outcome), "effect" => effect(outcome), "reason" => outcome.reason,
+          "action_name" => @telling.action_name(outcome), "effect" => effect(outcome), "does" => does(story, outcome), "reason" => outcome.reason,
           "wait_us" => wait, "wait" => wait && (wait.zero? ? Words.say(:wait_now) : Words.say(:wait_release, ms: Words.ms(wait))) }
+      end
+
+      # What happens as data: on which host, in which app, which action with all its values.
+      def does(story, outcome)
+        return unless %w[fire start].include?(outcome.phase)
+
+        own = KINDS.button(@fitting.device(story.button.device), story.button)&.fetch("builtin_action", nil)
+        action = outcome.action.nil? || outcome.action["kind"] == "builtin" ? own : outcome.action
+        action && { "host" => story.button.host, "app" => action["app"], "action" => CATALOGUE.whole(action) }
       end
 
       def effect(outcome)

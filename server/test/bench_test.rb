@@ -76,6 +76,17 @@ module Kippen
       assert_equal 3, ask("/api/clients/#{@client}/bench")["streams"][0]["tiles"].size
     end
 
+    # What happens as data: which action on which host and in which app, with every value.
+    def test_an_outcome_carries_its_effect_as_data
+      volume = { "kind" => "volume", "direction" => "up" }
+      assign("long_press", volume, parent: 3)
+      results = send_messages([1, 0, "down"], [2, 700, "up"])["tiles"].first["results"]
+      assert_equal([{ "host" => "phone", "app" => nil, "action" => Server::CATALOGUE.whole(volume) }], results.map { |one| one["does"] })
+      assign("long_press", ANSWER, parent: 4)
+      does = ask("/api/clients/#{@client}/bench")["streams"].first["tiles"].first["results"].first["does"]
+      assert_equal({ "host" => "phone", "app" => "hearthcall", "action" => ANSWER }, does)
+    end
+
     def test_499_and_501_ms_fall_on_either_side_of_500
       send_messages([1, 0, "down"], [2, 499, "up"], [3, 2000, "down"], [4, 2501, "up"], [5, 5000, "told"])
 

@@ -24,6 +24,7 @@ module Kippen
       only("Remote")
       lane_of("Left") { assert_button "press: Left, now · built-in. Change" }
       find("section[aria-label='Left'] button[aria-label^='Add a #{gesture}']").native.send_keys(:enter)
+      assert_selector "aside label", text: "Louder"
       press("louder", :tab, :space)
     end
 
@@ -71,6 +72,7 @@ module Kippen
       open_step("assign")
       only("Mouse")
       find("section[aria-label='Back side button'] button[aria-label^='Add a long-press']").native.send_keys(:enter)
+      assert_selector "aside label", text: "combination"
       press("combination", :tab, :space)
       go("Press the combination you want")
       assert_text "Press it now …"

@@ -101,6 +101,7 @@ module Kippen
       press(:arrow_right)
       tab_to "Edge key, long-press: Add"
       press(:enter)
+      assert_selector "aside label", text: "Answer the call"
       press("answer", :tab, :space)
       tab_to "Put it on the long-press"
       press(:enter)

@@ -1,15 +1,25 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button, Spin } from 'antd'
-import { useEffect } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
-import { CaseloadPage } from './features/caseload'
-import { DeskPage } from './features/desk'
-import { JoinPage } from './features/joining'
-import { ServicePage } from './features/service'
-import { SignInPage } from './features/signin'
 import { whenSignedOut } from './shared/api'
 import { AccountContext, useSession } from './shared/session'
 import styles from './app.module.css'
+
+// Loaded when they are needed.
+const CaseloadPage = lazy(async () => ({ default: (await import('./features/caseload')).CaseloadPage }))
+const DeskPage = lazy(async () => ({ default: (await import('./features/desk')).DeskPage }))
+const ServicePage = lazy(async () => ({ default: (await import('./features/service')).ServicePage }))
+const SignInPage = lazy(async () => ({ default: (await import('./features/signin')).SignInPage }))
+
+function Loading() {
+  return (
+    <main className={styles.alone} aria-busy="true">
+      <h1>Kippen</h1>
+      <Spin />
+    </main>
+  )
+}
 
 /** Everything but joining by a code stands behind the sign-in. */
 function Gate() {
@@ -27,14 +37,7 @@ function Gate() {
       </main>
     )
   }
-  if (!session.data) {
-    return (
-      <main className={styles.alone} aria-busy="true">
-        <h1>Kippen</h1>
-        <Spin />
-      </main>
-    )
-  }
+  if (!session.data) return <Loading />
   if (!session.data.account) return <SignInPage session={session.data} />
   return (
     <AccountContext.Provider value={session.data.account}>
@@ -52,10 +55,9 @@ function Gate() {
 export function App() {
   return (
     <BrowserRouter>
-      <Routes>
-        <Route path="/join" element={<JoinPage />} />
-        <Route path="*" element={<Gate />} />
-      </Routes>
+      <Suspense fallback={<Loading />}>
+        <Gate />
+      </Suspense>
     </BrowserRouter>
   )
 }

@@ -56,6 +56,12 @@ module Kippen
       entry ? action.reject { |member, value| entry.usual?(member, value) } : action
     end
 
+    # An action with what is as it usually is said too.
+    def whole(action)
+      asks = entry(action)&.asks || []
+      asks.reject { |ask| ask.usual.nil? }.to_h { |ask| [ask.member, ask.usual] }.merge(action)
+    end
+
     # action – nil stands for what the button does by itself.
     # builtin – in words, what that is on this button, or nil.
     def name(action, builtin = nil)

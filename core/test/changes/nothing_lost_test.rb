@@ -70,6 +70,18 @@ module Kippen
       end
     end
 
+    # base in an app lies beneath another mode everywhere: what is kept there would cover it.
+    def test_a_kept_tap_covers_none_that_somebody_falls_back_to
+      modes = [{ "id" => "reading", "otherwise" => "base" }]
+      [{}, { off: true }].each do |of_tap|
+        before = mouse(on(BACK, "tap", NEXT, place: "letters", **of_tap), modes:)
+        after = assign(before, "long_press", HELP, mode: "reading")
+        kept = on(BACK, "tap", { "kind" => "builtin" })
+        assert_includes list(after), kept
+        assert_equal 3, list(after).size
+      end
+    end
+
     def test_a_button_on_a_device_that_is_off_keeps_its_tap
       start = mouse
       before = amended(start, "devices" => [start.list("devices").first.merge("off" => true)])

@@ -22,6 +22,26 @@ module Kippen
       assert_equal ["Single switch comes without its place (#{BOX}, 1): that is gone or taken."], came.left_out
     end
 
+    # It leads again, or follows again, where nothing of its own was put on the follower meanwhile.
+    def test_a_link_comes_back_where_nothing_stands_against_it
+      grips = add(add(bare, "grip", variant: "left", host: "desk"), "grip", variant: "right", host: "desk")
+      left, right = grips.devices.map(&:id)
+      held = made(grips, "assign", button: "#{left}/squeeze", gesture: "long_press", action: HELP)
+      linked = made(held, "copy", from: left, to: right, mirror: true, lasting: true)
+      [left, right].each { |id| assert_equal linked.list("links"), back(out(linked, id), id).fitting.list("links") }
+      own = made(out(linked, left), "assign", button: "#{right}/squeeze", gesture: "double_tap", action: HELP)
+      came = back(own, left)
+      assert_equal [[], own.list("assignments"), ["#{right} no longer follows #{left}."]],
+                   [came.fitting.list("links"), came.fitting.list("assignments").first(3), came.left_out]
+    end
+
+    def test_nothing_sits_on_what_is_at_another_host
+      hosts = [*HOSTS, { "id" => "spare", "system" => "computer" }]
+      fitting = add(add(bare("hosts" => hosts), "switch-box", host: "desk"), "switch", host: "spare")
+      assert_equal([["/devices", "single-switch sits on #{BOX}, which is on another host"]],
+                   faults { made(fitting, "device", device: "single-switch", set: { "on" => { "device" => BOX, "place" => "1" } }) })
+    end
+
     def test_what_it_sat_on_is_gone
       gone = out(out(box, "single-switch"), BOX)
       assert_nil back(gone, "single-switch").fitting.device("single-switch").seat

@@ -17,6 +17,7 @@ module Kippen
           button(draft, bundle)
         end
         rest = assignments(draft, bundle)
+        links(draft, bundle)
         timing(draft, bundle)
         draft.set("taken_out", aside.flat_map { |item| item.equal?(bundle) ? rest : [item] })
       end
@@ -47,7 +48,6 @@ module Kippen
         there = where(draft, bundle)
         ids = bundle["devices"].map { |item| item["id"] }
         bundle["devices"].each { |item| draft.list("devices").put(seated(draft, item.merge({ "host" => there }.compact), ids)) }
-        links(draft, bundle, ids)
       end
 
       # The id of the host it comes to; nil where the fitting has none.
@@ -88,14 +88,22 @@ module Kippen
         item.except("on")
       end
 
-      def links(draft, bundle, ids)
-        list = draft.list("links")
+      # A device follows again where it has been given nothing of its own meanwhile.
+      def links(draft, bundle)
         bundle.fetch("links", []).each do |link|
-          ends = link.values_at("from", "to")
-          possible = ends.all? { |one| ids.include?(one) || draft.list("devices").find(one) } && list.find(link["to"]).nil? &&
-                     list.find(link["from"]).nil? && list.to_a.none? { |one| one["from"] == link["to"] }
-          possible ? list.put(link) : draft.left_out << "#{link["to"]} no longer follows #{link["from"]}."
+          if free?(draft, link) && Following.same?(draft, link)
+            draft.list("links").put(link)
+          else
+            draft.left_out << "#{link["to"]} no longer follows #{link["from"]}."
+          end
         end
+      end
+
+      # Are both there, and neither in another link that stands against it?
+      def free?(draft, link)
+        from, to = link.values_at("from", "to")
+        list = draft.list("links")
+        [from, to].all? { |one| draft.list("devices").find(one) && list.find(one).nil? } && list.to_a.none? { |one| one["from"] == to }
       end
 
       # At the place it had, as far as that is still there.

@@ -39,6 +39,14 @@ module Kippen
         Kinds::Match.new(kinds, one, other, mirror:)
       end
 
+      # Has the one already what it would have by following?
+      def same?(draft, link)
+        match(draft, link).pairs.all? do |one, other|
+          wanted = draft.rows.of(one.ref).select { |item| draft.cautions.reasons(other, item).empty? }
+          wanted.to_set { |item| item.merge("button" => other.ref) } == draft.rows.of(other.ref).to_set
+        end
+      end
+
       # Names what has no match, and what can't be had there, in words: { "buttons" => […], "assignments" => […] }.
       def without_match(fitting, knowledge, match)
         cautions = Cautions.new(fitting, knowledge.kinds, knowledge.catalogue)

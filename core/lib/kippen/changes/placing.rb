@@ -18,7 +18,7 @@ module Kippen
         button = draft.button(spot.button)
         draft.cautions.bar(button, item)
         held_back = draft.cautions.held_back?(button)
-        draft.rows.put(spot.members.merge(KEPT_TAP)) if item["gesture"] != "tap" && (keep || !held_back) && untouched?(draft, spot, button)
+        keep_tap(draft, spot, held_back) if item["gesture"] != "tap" && (keep || !held_back) && untouched?(draft, spot, button)
         draft.rows.delete(spot, OTHER_LONG[item["gesture"]])
         draft.rows.put(spot.members.merge(fitting_members(item)))
         act_at_once(draft, spot, at_once) unless at_once.nil?
@@ -37,6 +37,24 @@ module Kippen
       # The assignment on a gesture. Raises Invalid where there is none.
       def found(draft, spot, gesture)
         draft.rows.find(spot, gesture) || raise(Invalid.at("/assignments", "no #{gesture} is assigned to #{spot.button} there"))
+      end
+
+      # Where the kept tap would cover one that is narrower (base in a place, beneath another mode), it
+      # stands further down among what the spot falls back to. The last of those covers nothing.
+      def keep_tap(draft, spot, held_back)
+        at = layers(draft, spot).find { |layer| !covers?(draft, layer) }
+        draft.rows.put(at.members.merge(KEPT_TAP, held_back ? {} : { "at_once" => true }))
+      end
+
+      # Would a tap there come before one that somebody else falls back to?
+      def covers?(draft, at)
+        return false if draft.rows.of(at.button).none? { |row| row["gesture"] == "tap" }
+
+        every_spot(draft, at.button).any? do |spot|
+          layers = layers(draft, spot)
+          index = layers.index(at)
+          index && layers.take(index).none? { |layer| tap_in_force?(draft, layer) } && layers.drop(index).any? { |layer| draft.rows.find(layer, "tap") }
+        end
       end
 
       def act_at_once(draft, spot, at_once)
@@ -69,6 +87,16 @@ module Kippen
         !blocked && layers.none? { |layer| in_force?(draft, layer, spot) }
       end
 
+      def every_spot(draft, button)
+        modes = [Fitting::BASE, *draft.before.modes.map(&:id)]
+        [Fitting::EVERYWHERE, *draft.before.places.map(&:id)].product(modes).map { |place, mode| Spot.new(button, place, mode) }
+      end
+
+      def tap_in_force?(draft, layer)
+        tap = draft.rows.find(layer, "tap")
+        tap && !tap["off"] && !draft.before.place(layer.place)&.off
+      end
+
       def in_force?(draft, layer, spot)
         off = layer.place != spot.place && draft.before.place(layer.place)&.off
         !off && draft.rows.at(layer).any? { |item| !item["off"] }
@@ -96,7 +124,8 @@ module Kippen
 
       def mode_of(draft, spot) = draft.before.mode(spot.mode)
 
-      private_class_method :act_at_once, :at_once_anyway, :fitting_members, :untouched?, :in_force?, :says_nothing?, :layers, :places, :mode_of
+      private_class_method :keep_tap, :covers?, :every_spot, :tap_in_force?, :act_at_once, :at_once_anyway, :fitting_members
+      private_class_method :untouched?, :in_force?, :says_nothing?, :layers, :places, :mode_of
     end
   end
 end

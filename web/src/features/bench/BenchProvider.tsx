@@ -4,10 +4,18 @@ import { useNews } from '../../shared/fitting'
 import { useAnnounce } from '../../shared/ui'
 import { BenchContext, type BenchMode } from './benchContext'
 import { hearFound, type FoundSource } from './found'
-import { plugIn, type Heard } from './hearing'
-import { pressed, released, settled, type LiveByButton } from './live'
-import { isPrimary, KEPT_KEYS, onPatch, sourceName, worksTheDesk } from './sources'
-import { StreamSender } from './streamSender'
+import {
+  type Heard,
+  isPrimary,
+  KEPT_KEYS,
+  onPatch,
+  plugIn,
+  sourceName,
+  StreamSender,
+  worksTheDesk,
+} from '../../shared/hearing'
+import { pressed, released, settled } from './live'
+import { LiveStore } from './liveStore'
 import { useBindElsewhere, useElsewhere } from './useElsewhere'
 import { useListener } from './useListener'
 import { useListeningEnds } from './useListeningEnds'
@@ -24,7 +32,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
   const announce = useAnnounce()
   const listener = useListener(client)
   const [mode, setMode] = useState<BenchMode>({ kind: 'off' })
-  const [live, setLive] = useState<LiveByButton>({})
+  const [live] = useState(() => new LiveStore())
   const [found, setFound] = useState<readonly FoundSource[]>([])
   const [waiting, setWaiting] = useState<BenchView['waiting']>([])
   const [trouble, setTrouble] = useState<string>()
@@ -37,9 +45,9 @@ export function BenchProvider({ client, buttons, children }: Props) {
     (view: BenchView) => {
       showView(view)
       setWaiting(view.waiting)
-      setLive((state) => settled(state, view.waiting, performance.now()))
+      live.update((state) => settled(state, view.waiting, performance.now()))
     },
-    [showView],
+    [showView, live],
   )
   const { elsewhere, look } = useElsewhere(showView)
   useNews(client, (stream) => {
@@ -106,10 +114,10 @@ export function BenchProvider({ client, buttons, children }: Props) {
   const stop = useCallback(() => {
     sender.current?.finish()
     setMode({ kind: 'off' })
-    setLive({})
+    live.update(() => ({}))
     setWaiting([])
     announce('Not listening.')
-  }, [announce])
+  }, [announce, live])
 
   // Nothing is heard any more: then it must not say that it listens.
   useEffect(() => {
@@ -176,8 +184,8 @@ export function BenchProvider({ client, buttons, children }: Props) {
     const button = bindings.get(heard.source)
     if (button === undefined) return
     sender.current?.hear(button, heard)
-    if (heard.edge === 'down') setLive((state) => pressed(state, button, heard.timeMs))
-    else if (heard.edge === 'up') setLive((state) => released(state, button, heard.timeMs))
+    if (heard.edge === 'down') live.update((state) => pressed(state, button, heard.timeMs))
+    else if (heard.edge === 'up') live.update((state) => released(state, button, heard.timeMs))
   }
   const wants = (source: string, target: EventTarget | null) => {
     if (mode.kind === 'off' || worksTheDesk(source, target)) return false

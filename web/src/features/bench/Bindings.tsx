@@ -2,7 +2,7 @@ import { Button } from 'antd'
 import { useEffect, useRef } from 'react'
 import { useMayChange } from '../../shared/session'
 import { useBench } from './benchContext'
-import { sourceName } from './sources'
+import { sourceName } from '../../shared/hearing'
 import styles from './bench.module.css'
 
 /** What stands for which button, and the switch that makes Kippen listen. */

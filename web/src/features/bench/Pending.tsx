@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import type { BenchView, Tile } from '../../shared/api'
-import { useBench } from './benchContext'
+import { useBench, useDown } from './benchContext'
 import styles from './bench.module.css'
 
 type Waiting = BenchView['waiting'][number]
@@ -25,7 +25,8 @@ function sinceUs(waiting: Waiting, tile: Tile | undefined): number | undefined {
 
 /** Counts to what is being waited for, while a press is pending. */
 export function Pending() {
-  const { waiting, tiles, buttons, live } = useBench()
+  const { waiting, tiles, buttons } = useBench()
+  const down = useDown(buttons.map((button) => button.ref))
   const [now, setNow] = useState(() => performance.now())
   const active = waiting.length > 0
 
@@ -36,7 +37,7 @@ export function Pending() {
   }, [active])
 
   const downOnly = buttons.filter(
-    (button) => live[button.ref]?.down && !waiting.some((one) => one.button === button.ref),
+    (button) => down.includes(button.ref) && !waiting.some((one) => one.button === button.ref),
   )
   return (
     <div className={styles.pending} aria-hidden="true">

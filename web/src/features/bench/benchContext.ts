@@ -1,8 +1,9 @@
 import { createContext, useContext } from 'react'
 import type { BenchView, Button } from '../../shared/api'
 import type { FoundSource } from './found'
-import type { Heard } from './hearing'
-import { QUIET, type Live, type LiveByButton } from './live'
+import type { Heard } from '../../shared/hearing'
+import type { Live } from './live'
+import { useDownOf, useLiveOf, type LiveStore } from './liveStore'
 import type { ShownTile } from './tiles'
 
 /** finding – everything is heard, to find out which button is which. */
@@ -17,7 +18,7 @@ export interface BenchState {
   buttons: Button[]
   /** Source → button. */
   bindings: ReadonlyMap<string, string>
-  live: LiveByButton
+  live: LiveStore
   tiles: ShownTile[]
   waiting: BenchView['waiting']
   /** While a button is looked for, what was heard here; the latest first. */
@@ -46,5 +47,10 @@ export function useBench(): BenchState {
 }
 
 export function useLive(button: string): Live {
-  return useBench().live[button] ?? QUIET
+  return useLiveOf(useBench().live, button)
+}
+
+/** Which of some buttons are down just now. */
+export function useDown(buttons: readonly string[]): string[] {
+  return useDownOf(useBench().live, buttons)
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { hearFound, type FoundSource } from './found'
-import type { Heard } from './hearing'
+import type { Heard } from '../../shared/hearing'
 
 const heard = (source: string, edge: Heard['edge'], level?: number): Heard =>
   level === undefined ? { source, edge, timeMs: 0 } : { source, edge, level, timeMs: 0 }

@@ -1,4 +1,4 @@
-import type { Heard } from './hearing'
+import type { Heard } from '../../shared/hearing'
 
 /** A source that was heard while a button was looked for. */
 export interface FoundSource {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { pressed, released, settled } from './live'
-import { isPrimary, sourceName } from './sources'
+import { isPrimary, sourceName } from '../../shared/hearing'
 
 describe('live', () => {
   it('follows a press until nothing more is waited for', () => {

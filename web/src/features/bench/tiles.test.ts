@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Tile } from '../../shared/api'
-import { emptyView } from './testing'
+import { emptyView } from '../../shared/hearing/testing'
 import { NO_TILES, shownTiles, takeHistory, takeView, tileWords } from './tiles'
 
 const result = (gesture: string, action: string | null, phase: 'fire' | 'end' | 'ignored' = 'fire') => ({
@@ -10,6 +10,7 @@ const result = (gesture: string, action: string | null, phase: 'fire' | 'end' | 
   gesture_name: gesture,
   action_name: action,
   effect: null,
+  does: null,
   reason: phase === 'ignored' ? 'brush' : null,
   wait_us: 0,
   wait: 'now',

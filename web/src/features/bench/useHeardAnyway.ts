@@ -1,7 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { useBench } from './benchContext'
-import { plugIn } from './hearing'
-import { isPrimary, KEPT_KEYS, onPatch, worksTheDesk } from './sources'
+import { isPrimary, KEPT_KEYS, onPatch, plugIn, worksTheDesk } from '../../shared/hearing'
 
 const general = (source: string) => source.replace(/^gamepad:\d+:/, 'gamepad:*:')
 

@@ -4,7 +4,7 @@ import type { Button as ButtonData, Desk, DeviceFacts } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { DeviceDrawing } from '../../shared/ui'
-import { useBench } from '../bench'
+import { useDown } from '../bench'
 import type { SettingsOf } from '../settings'
 import { ButtonsTable } from './ButtonsTable'
 import type { DevicesSheetOf } from './DevicesStep'
@@ -41,9 +41,8 @@ function facts(device: DeviceFacts, all: DeviceFacts[]): string {
 export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAssign }: Props) {
   const mayChange = useMayChange()
   const { change } = useChange()
-  const { live } = useBench()
   const drawn = desk.hosts.flatMap((host) => host.devices).find((one) => one.id === device.id)
-  const down = device.buttons.filter((button) => live[button.ref]?.down).map((button) => button.ref)
+  const down = useDown(device.buttons.map((button) => button.ref))
   const done = device.steps.filter((step) => isDone(step.state)).length
   const open_ = device.steps.length - done
   const name = device.name

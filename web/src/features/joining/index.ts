@@ -1,2 +1,1 @@
-export { JoinPage } from './JoinPage'
 export { JoinSheet } from './JoinSheet'

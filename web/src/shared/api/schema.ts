@@ -1124,7 +1124,7 @@ export interface components {
             cautions: {
                 gesture: null | components["schemas"]["Gesture"];
                 /** @enum {unknown} */
-                kind: "fixed" | "cannot_carry" | "needed" | "claimed" | "not_held_back" | "other_print";
+                kind: "fixed" | "cannot_carry" | "not_ready" | "needed" | "claimed" | "not_held_back" | "other_print";
                 words: string;
                 /** @description Nothing can be put there */
                 bars: boolean;
@@ -1679,7 +1679,15 @@ export interface components {
                 gesture: string | null;
                 gesture_name: string;
                 action_name: string | null;
+                /** @description What is seen to happen */
                 effect: string | null;
+                /** @description The same as data; null where nothing happens, or nobody knows what the button does by itself */
+                does: null | {
+                    host: string;
+                    app: string | null;
+                    /** @description With every value */
+                    action: Record<string, never>;
+                };
                 reason: string | null;
                 wait_us: number | null;
                 wait: string | null;

@@ -1,5 +1,6 @@
 export { BothSides } from './BothSides'
 export { Announcer, useAnnounce } from './Announcer'
+export { ErrorBoundary } from './ErrorBoundary'
 export { DeviceDrawing } from './DeviceDrawing'
 export { Faults } from './Faults'
 export { Field } from './Field'

@@ -1,4 +1,4 @@
-import type { BenchView } from '../../shared/api'
+import type { BenchView } from '../api'
 
 /** For tests: a view of a stream in which nothing has happened yet. */
 export const emptyView = (stream: string, received: number, more: Partial<BenchView> = {}): BenchView => ({

@@ -1,5 +1,5 @@
-import { Refused, type BenchView, type Message } from '../../shared/api'
-import type { Heard } from './hearing'
+import { Refused, type BenchView, type Message } from '../api'
+import type { Heard } from './ear'
 
 const RETRY_MS = 500
 const MOST_AT_ONCE = 200

@@ -1,9 +1,8 @@
-import { Button } from 'antd'
 import { useEffect, useRef, useState } from 'react'
-import { useAnnounce } from '../../shared/ui'
-import { isPrimary, KEPT_KEYS, plugIn, StreamSender, type Ack, type Heard } from '../bench'
+import { isPrimary, KEPT_KEYS, plugIn, StreamSender, type Ack, type Heard } from '../../shared/hearing'
+import { useAnnounce } from '../../shared/ui/Announcer'
 import { nameOfSource, portsFor } from './joined'
-import styles from './joining.module.css'
+import styles from './joined.module.css'
 
 const isDown = (heard: Heard) => heard.edge === 'down' || (heard.level ?? 0) > 0
 
@@ -57,7 +56,9 @@ export function JoinedPage({ token, host, onLeave }: Props) {
     <main className={styles.listening}>
       <header>
         <h1>Listening for {host}</h1>
-        <Button onClick={onLeave}>Stop listening</Button>
+        <button type="button" className={styles.button} onClick={onLeave}>
+          Stop listening
+        </button>
       </header>
       <div ref={patch} className={styles.patch} data-down={last?.down ?? false}>
         {last ? (

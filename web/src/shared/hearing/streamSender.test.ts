@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { Refused, type BenchView, type Message } from '../../shared/api'
+import { Refused, type BenchView, type Message } from '../api'
 import { StreamSender } from './streamSender'
 import { emptyView } from './testing'
 

@@ -4,8 +4,6 @@ import { plugKeyboard } from './keyboard'
 import { plugPointer } from './pointer'
 import { plugWheel } from './wheel'
 
-export type { Ear, Heard } from './ear'
-
 /** Listens to everything this browser can hear. */
 export function plugIn(ear: Ear): Unplug {
   const plugs = [plugKeyboard(ear), plugPointer(ear), plugWheel(ear), plugGamepad(ear)]
