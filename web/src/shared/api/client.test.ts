@@ -17,7 +17,9 @@ describe('the way to the server', () => {
   it('says when nobody is signed in any more, but not where one is about to sign in', async () => {
     const out = vi.fn()
     whenSignedOut(out)
-    vi.stubGlobal('fetch', (request: Request) => answer(request, 401, { status: 401, detail: 'Sign in first' }))
+    vi.stubGlobal('fetch', (request: Request) =>
+      answer(request, 401, { status: 401, detail: 'Sign in first' }),
+    )
     await expect(must(api.GET('/api/session'))).rejects.toBeInstanceOf(Refused)
     expect(out).not.toHaveBeenCalled()
     await expect(must(api.GET('/api/kinds'))).rejects.toMatchObject({ status: 401 })
