@@ -13,13 +13,8 @@ module Kippen
     ROOT = File.expand_path("..", __dir__)
     CONTRACT = File.join(__dir__, "contract", "openapi.yaml")
     DATA = File.join(ROOT, "core", "data")
-    KINDS = Kinds.read(Dir[File.join(DATA, "kinds", "*.json")].map { |file| File.read(file) })
-    CODES = Kinds::Codes.read(*%w[keys buttons].map { |name| File.read(File.join(DATA, "codes", "#{name}.json")) })
-    CATALOGUE = Catalogue.read(Dir[File.join(DATA, "actions", "*.json")].map { |file| File.read(file) }, File.read(File.join(DATA, "apps.json")))
-    COMBINATIONS = Catalogue::Combinations.read(CATALOGUE, *%w[apps kept-combinations].map { |name| File.read(File.join(DATA, "#{name}.json")) })
-    ARRANGEMENTS = Arrangements.read(File.read(File.join(DATA, "arrangements.json")))
-    SETTINGS = Settings.read(File.read(File.join(DATA, "settings.json")))
-    KNOWLEDGE = Knowledge.new(kinds: KINDS, catalogue: CATALOGUE, arrangements: ARRANGEMENTS, settings: SETTINGS)
+    KNOWLEDGE = Knowledge.read(DATA)
+    KINDS, CODES, CATALOGUE, COMBINATIONS, ARRANGEMENTS, SETTINGS = *KNOWLEDGE
   end
 end
 

@@ -6,13 +6,8 @@ module Kippen
   # The data that ship, and a client of the demo's kind with devices of them.
   module KindsData
     DATA = File.expand_path("../data", __dir__)
-    KINDS = Kinds.read(Dir[File.join(DATA, "kinds", "*.json")].map { |file| File.read(file) })
-    CATALOGUE = Catalogue.read(Dir[File.join(DATA, "actions", "*.json")].map { |file| File.read(file) }, File.read(File.join(DATA, "apps.json")))
-    COMBINATIONS = Catalogue::Combinations.read(CATALOGUE, *%w[apps kept-combinations].map { |name| File.read(File.join(DATA, "#{name}.json")) })
-    ARRANGEMENTS = Arrangements.read(File.read(File.join(DATA, "arrangements.json")))
-    SETTINGS = Settings.read(File.read(File.join(DATA, "settings.json")))
-    CODES = Kinds::Codes.read(*%w[keys buttons].map { |name| File.read(File.join(DATA, "codes", "#{name}.json")) })
-    KNOWLEDGE = Knowledge.new(kinds: KINDS, catalogue: CATALOGUE, arrangements: ARRANGEMENTS, settings: SETTINGS)
+    KNOWLEDGE = Knowledge.read(DATA)
+    KINDS, CODES, CATALOGUE, COMBINATIONS, ARRANGEMENTS, SETTINGS = *KNOWLEDGE
     NOON = "2026-11-25T12:00:00Z"
 
     HOSTS = [{ "id" => "desk", "name" => "Computer", "system" => "computer" }, { "id" => "tv", "name" => "Television", "system" => "television" }].freeze

@@ -1,12 +1,25 @@
 # frozen_string_literal: true
 
 module Kippen
-  # What is known besides the client: device kinds, actions, arrangements, settings. One value, so
-  # that whatever decides about a fitting is given the same.
-  Knowledge = Struct.new(:kinds, :catalogue, :arrangements, :settings, keyword_init: true) do
+  # What is known besides the client: device kinds, the browser's codes, actions, combinations of keys,
+  # arrangements, settings. One value, so that whatever decides about a fitting is given the same.
+  Knowledge = Struct.new(:kinds, :codes, :catalogue, :combinations, :arrangements, :settings, keyword_init: true) do
+    # folder – laid out as core/data. Raises Invalid.
+    def self.read(folder)
+      text = ->(name) { File.read(File.join(folder, name)) }
+      texts = ->(pattern) { Dir[File.join(folder, pattern)].map { |file| File.read(file) } }
+      catalogue = Catalogue.read(texts["actions/*.json"], text["apps.json"])
+      new(kinds: Kinds.read(texts["kinds/*.json"]), codes: Kinds::Codes.read(text["codes/keys.json"], text["codes/buttons.json"]),
+          catalogue:, combinations: Catalogue::Combinations.read(catalogue, text["apps.json"], text["kept-combinations.json"]),
+          arrangements: Arrangements.read(text["arrangements.json"]), settings: Settings.read(text["settings.json"]))
+    end
+
     def initialize(**)
       super
       freeze
     end
+
+    # All of it in an error would be a book.
+    def inspect = "#<#{self.class}>"
   end
 end

@@ -69,7 +69,8 @@ module Kippen
 
       def spots(one, other, path, found)
         changed = moved(one, other) | moved(other, one)
-        before, after = [one, other].map { |items| items.select { |item| changed.include?(Spot.of(item)) }.group_by { |item| Spot.of(item) } }
+        buttons = changed.to_set(&:button)
+        before, after = [one, other].map { |items| items.select { |item| buttons.include?(item["button"]) }.group_by { |item| Spot.of(item) } }
         changed.each do |spot|
           a = before.fetch(spot, [])
           b = after.fetch(spot, [])

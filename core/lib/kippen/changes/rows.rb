@@ -2,41 +2,45 @@
 
 module Kippen
   module Changes
-    # The assignments of a draft in their order, found by where they stand.
+    # The assignments of a draft in their order, found by where they stand. A button has few, so
+    # only the button is looked up.
     class Rows
       def initialize(items)
-        @rows = {}
-        @of = Hash.new { |all, ref| all[ref] = {} }
-        items.each { |item| put(item) }
+        @items = items.dup
+        @of = Hash.new { |all, ref| all[ref] = [] }
+        items.each_with_index { |item, index| @of[item["button"]] << index }
       end
 
-      def to_a = @rows.values
+      def to_a = @items.compact
 
       # The assignment on a gesture of a Spot, or nil.
-      def find(spot, gesture) = @rows[key(spot, gesture)]
+      def find(spot, gesture) = index(spot, gesture)&.then { |index| @items[index] }
 
       # All that stands at a Spot.
       def at(spot) = Fitting::GESTURES.filter_map { |gesture| find(spot, gesture) }
 
       # All of a button, in their order.
-      def of(ref) = @of.key?(ref) ? @of[ref].keys.map { |key| @rows[key] } : []
+      def of(ref) = @items.values_at(*@of.fetch(ref, []))
 
       # In place of the one on the same gesture, else as the last.
       def put(item)
-        key = key(Spot.of(item), item["gesture"])
-        @of[item["button"]][key] = true
-        @rows[key] = item
+        index = index(Spot.of(item), item["gesture"])
+        @of[item["button"]] << (index = @items.size) unless index
+        @items[index] = item
       end
 
       def delete(spot, gesture)
-        key = key(spot, gesture)
-        @of[spot.button].delete(key) if @of.key?(spot.button)
-        @rows.delete(key)
+        index = index(spot, gesture) or return
+        @of[spot.button].delete(index)
+        @items[index] = nil
       end
 
       private
 
-      def key(spot, gesture) = [spot.button, spot.place, spot.mode, gesture]
+      # Where in the list.
+      def index(spot, gesture)
+        @of.fetch(spot.button, []).find { |index| (item = @items[index])["gesture"] == gesture && Spot.of(item) == spot }
+      end
     end
   end
 end
