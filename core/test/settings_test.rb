@@ -12,7 +12,7 @@ module Kippen
     def set(of, id, setting, value, on: fitting) = made(on, "setting", of:, id:, setting:, value:)
 
     def test_the_data_are_whole
-      SETTINGS.all.each do |setting|
+      SETTINGS.all.flat_map { |setting| setting.data.fetch("systems", [nil]).map { |system| setting.on(system) } }.each do |setting|
         assert_nil setting.fault(setting.data["usual"]), setting.id
         assert [setting.name, setting.data["good_for"], setting.data["costs"]].all? { |words| words.length > 5 }, setting.id
         assert_empty setting.data.fetch("kinds", []).reject { |kind| KINDS.find(kind) }, setting.id
@@ -21,7 +21,7 @@ module Kippen
     end
 
     def test_each_host_and_device_has_its_own
-      assert_includes SETTINGS.of_host(fitting.host("desk")).map(&:id), "pointer_speed"
+      assert_includes SETTINGS.of_host(fitting.host("desk")).map(&:id), "pointer_speed_percent"
       assert_equal ["double_click_ms"], SETTINGS.of_host(fitting.host("tv")).map(&:id)
       assert_includes SETTINGS.of_device(fitting.devices.first).map(&:id), "wheel_lines"
       assert_empty SETTINGS.of_device(add(bare, "switch", host: "desk").devices.first)
@@ -41,9 +41,20 @@ module Kippen
       assert_equal 700, set("host", "desk", "double_click_ms", 700).host("desk").double_click_ms
     end
 
+    # What the host takes and what a device kind says of it are one thing.
+    def test_the_double_click_time_is_told_alike
+      setting = SETTINGS.find("double_click_ms")
+      KINDS.all.product(setting.data["systems"]).each do |kind, system|
+        told = kind.data["hosts"][system]&.fetch("double_click_ms") or next
+        assert_equal setting.on(system).data.slice("usual", "from", "to"), told, "#{kind.id} on a #{system}"
+      end
+    end
+
     def test_what_is_refused
       {
-        ["host", "desk", "pointer_speed", 0] => ["/change/value", "is 0, must be a whole number from 1 to 20, in steps of 1"],
+        ["host", "desk", "pointer_speed_percent", 5] => ["/change/value", "is 5, must be a whole number from 10 to 400, in steps of 5"],
+        ["host", "desk", "double_click_ms", 90] => ["/change/value", "is 90, must be a whole number from 100 to 3000, in steps of 10"],
+        ["host", "tv", "double_click_ms", 2000] => ["/change/value", "is 2000, must be a whole number from 200 to 1500, in steps of 10"],
         %w[host desk drag_lock yes] => ["/change/value", 'is "yes", must be true or false'],
         %w[device mouse-with-five-buttons wheel_smooth soft] => ["/change/value", 'is "soft", must be one of stepped, smooth'],
         %w[device mouse-with-five-buttons vibration weak] => ["/change/setting", 'mouse-with-five-buttons has no setting "vibration"'],

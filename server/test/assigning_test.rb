@@ -125,8 +125,8 @@ module Kippen
       save("setting", of: "device", id: "mouse", setting: "wheel_lines", value: 1)
       value = ask("/api/clients/#{@client}/settings")["of"].find { |one| one["id"] == "mouse" }["settings"].find { |one| one["id"] == "wheel_lines" }["value"]
       assert_equal 1, value
-      save("setting", of: "host", id: "computer", setting: "pointer_speed", value: 99)
-      assert_problem 422, ["/change/value", "is 99, must be a whole number from 1 to 20, in steps of 1"]
+      save("setting", of: "host", id: "computer", setting: "pointer_speed_percent", value: 999)
+      assert_problem 422, ["/change/value", "is 999, must be a whole number from 10 to 400, in steps of 5"]
     end
 
     def test_a_device_back_to_how_it_came_and_a_note_beside_a_state

@@ -13,6 +13,9 @@ module Kippen
       # The host's own member that it is kept in, or nil: then it lies in "settings".
       def member = data["member"]
 
+      # As it is on a system: what can be set there differs. Data: "on".
+      def on(system) = data.key?("on") ? Setting.new(data.except("on").merge(data["on"].fetch(system)).freeze).freeze : self
+
       # What is wrong with a value, in words, or nil.
       def fault(value)
         case data["type"]
@@ -48,7 +51,10 @@ module Kippen
     def find(id) = @by_id[id]
 
     # [Setting] that a Fitting::Host or a Fitting::Device has.
-    def of_host(host) = all.select { |one| one.data["of"] == "host" && one.data["systems"].include?(host.system) }
+    def of_host(host)
+      all.select { |one| one.data["of"] == "host" && one.data["systems"].include?(host.system) }.map { |one| one.on(host.system) }
+    end
+
     def of_device(device) = all.select { |one| one.data["of"] == "device" && one.data["kinds"].include?(device.kind) }
 
     # The value that is set, or nil for the host's or device's own. item – its JSON object

@@ -28,7 +28,7 @@ describe('sources', () => {
     ['key:Keypad', 'key Keypad'],
     ['pointer:3', 'mouse back'],
     ['pointer:9', 'mouse button 9'],
-    ['pen:2', 'pen side button'],
+    ['pen:2', 'pen lower side button'],
     ['touch:0', 'touch'],
     ['gamepad:1:button:12', 'gamepad 2, button 12'],
   ])('%s is %s', (source, name) => {
