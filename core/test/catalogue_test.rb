@@ -21,7 +21,7 @@ module Kippen
       assert_equal ENTRIES.map(&:id), ENTRIES.map(&:id).uniq
       assert_equal ENTRIES.map(&:name), ENTRIES.map(&:name).uniq
       ENTRIES.each do |entry|
-        assert_match Fitting::Ids::PATTERN, entry.id
+        assert_match Fitting::Ids::SPOT, entry.id
         assert [entry.name, entry.words, entry.harm["words"]].all? { |words| words.strip.size > 1 }, entry.id
         assert_includes COSTS, entry.harm["cost"], entry.id
         assert_empty entry.hosts - Fitting::ListReader::SYSTEMS, entry.id
@@ -64,7 +64,7 @@ module Kippen
           [["/change/action/step_px", "is 0, must be a whole number from 1 to 400"],
            ["/change/action/faster", 'is "wildly", must be one of no, slowly, quickly']],
         { "kind" => "day", "do" => "alarm", "time" => "25:00" } => [["/change/action/time", 'is "25:00", must be a time such as 07:30']],
-        { "kind" => "open", "app" => "warbler" } => [["/change/action/app", 'unknown app "warbler"']],
+        { "kind" => "open", "app" => "The Warbler" } => [["/change/action/app", 'is "The Warbler", must be 1 to 64 of a-z 0-9 - _ .']],
         { "kind" => "keys", "keys" => %w[KeyA KeyB] } =>
           [["/change/action/keys", "has 2 keys beside Ctrl, Alt, Shift and the system key, at most one is possible"]],
         { "kind" => "keys", "keys" => "KeyA" } => [["/change/action/keys", 'must be keys in W3C terms, each once, such as ["Control", "KeyC"]']]
@@ -84,7 +84,7 @@ module Kippen
       found = COMBINATIONS.find(%w[KeyC Control])
       assert_equal [%w[Control KeyC], "Ctrl + C", "copy", [], nil], [found.keys, found.label, found.command.id, found.apps, found.kept]
       page = COMBINATIONS.find(%w[Control PageDown])
-      assert_equal ["Ctrl + Page down", nil, ["page-next"], "browser"], [page.label, page.command, page.apps.map(&:id), page.kept["by"]]
+      assert_equal ["Ctrl + Page down", nil, ["rookery/next-page"], "browser"], [page.label, page.command, page.apps.map(&:id), page.kept["by"]]
       assert_equal "system", COMBINATIONS.find(%w[Delete Alt Control]).kept["by"]
       assert_equal "Alt + F4", COMBINATIONS.find(%w[F4 Alt]).label
       assert_raises(Invalid) { COMBINATIONS.find(%w[KeyA KeyB]) }
@@ -99,7 +99,7 @@ module Kippen
     end
 
     def test_another_format_is_refused
-      assert_equal([["/kippen", "must be actions/1"]], faults { Catalogue.read(['{"kippen":"actions/9"}'], '{"kippen":"apps/1","apps":[]}') })
+      assert_equal([["/kippen", "must be actions/1"]], faults { Catalogue.read(['{"kippen":"actions/9"}']) })
     end
   end
 end

@@ -22,7 +22,8 @@ module Kippen
     def bars(id, gesture, action) = faults { cautions.bar(button(id), { "gesture" => gesture, "action" => action }) }.map(&:last)
 
     def test_what_a_television_can_not_carry_bars_the_gesture
-      assert_equal [["tap", "needed", false], ["triple_tap", "cannot_carry", true], ["hold", "cannot_carry", true], ["double_tap", "not_ready", true]], told("left")
+      assert_equal [["tap", "needed", false], ["triple_tap", "cannot_carry", true], ["hold", "cannot_carry", true], ["double_tap", "not_ready", true]],
+                   told("left")
       assert_equal ["Television remote can’t carry a triple-tap here."], bars("left", "triple_tap", LOUDER)
       assert_nil cautions.bar(button("left"), { "gesture" => "long_press", "action" => LOUDER })
     end

@@ -7,12 +7,17 @@ module Kippen
   module KindsData
     DATA = File.expand_path("../data", __dir__)
     KNOWLEDGE = Knowledge.read(DATA)
-    KINDS, CODES, CATALOGUE, COMBINATIONS, ARRANGEMENTS, SETTINGS = *KNOWLEDGE
+    # Made-up apps, as a client might have them.
+    APPS = JSON.parse(File.read(File.expand_path("apps.json", __dir__))).freeze
+    WITH_APPS = Fitting.read("kippen" => "fitting/1", "apps" => APPS)
+    KINDS, CODES, _, _, ARRANGEMENTS, SETTINGS = *KNOWLEDGE
+    CATALOGUE = KNOWLEDGE.catalogue.of(WITH_APPS)
+    COMBINATIONS = KNOWLEDGE.combinations.of(WITH_APPS)
     NOON = "2026-11-25T12:00:00Z"
 
     HOSTS = [{ "id" => "desk", "name" => "Computer", "system" => "computer" }, { "id" => "tv", "name" => "Television", "system" => "television" }].freeze
 
-    def bare(members = {}) = Fitting.read({ "kippen" => "fitting/1", "hosts" => HOSTS }.merge(members))
+    def bare(members = {}) = Fitting.read({ "kippen" => "fitting/1", "hosts" => HOSTS, "apps" => APPS }.merge(members))
 
     # What a change comes to: a Changes::Finish::Result.
     def result(fitting, kind, **given)

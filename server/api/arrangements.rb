@@ -15,8 +15,9 @@ module Kippen
           json("of" => ArrangementRoutes.hosts(fitting) + ArrangementRoutes.devices(fitting))
         end
 
-        app.get("/api/combinations") do
-          found = COMBINATIONS.find(sought["keys"].split("+"))
+        app.get("/api/clients/:client/combinations") do
+          fitting, = revisions.fitting(params["client"])
+          found = COMBINATIONS.of(fitting).find(sought["keys"].split("+"))
           json("keys" => found.keys, "label" => found.label, "command" => found.command&.name, "kept" => found.kept,
                "apps" => found.apps.map { |entry| { "id" => entry.id, "name" => entry.name, "app" => entry.app } })
         end

@@ -7,7 +7,11 @@ module Kippen
       def self.registered(app)
         app.get("/api/health") { json("ok" => true) }
 
-        app.get("/api/actions") { json("actions" => CATALOGUE.entries.map { |entry| Render.action(entry) }, "keys" => Render.keys) }
+        # What can be chosen, the client's own apps among it.
+        app.get("/api/clients/:client/actions") do
+          catalogue = CATALOGUE.of(revisions.fitting(params["client"]).first)
+          json("actions" => catalogue.entries.map { |entry| Render.action(entry, catalogue) }, "keys" => Render.keys)
+        end
 
         app.get("/api/clients") do
           rows, more = clients.page(account, search: sought["search"] || "", page: sought["page"] || 1)

@@ -26,9 +26,16 @@ module Kippen
           "revision" => revision(head.row), "unreadable" => head.unreadable, "open" => open, "hosts" => fitting.hosts.map do |host|
             host(fitting, host, contacts)
           end,
-          "places" => places(fitting), "modes" => modes(fitting), "confirm_s" => fitting.document.fetch("confirm_s", Store::Confirmations::USUAL_S),
+          "places" => places(fitting), "modes" => modes(fitting), "apps" => fitting.apps.map { |one| app(fitting, one) },
+          "confirm_s" => fitting.document.fetch("confirm_s", Store::Confirmations::USUAL_S),
           "confirm" => pending && confirm(fitting, pending)
         )
+      end
+
+      # written – it stands in the fitting, and is not only spoken of
+      def app(fitting, app)
+        { "id" => app.id, "name" => app.name, "hosts" => app.hosts, "written" => fitting.list("apps").any? { |one| one["id"] == app.id },
+          "commands" => app.commands.map { |one| { "id" => one.id, "name" => one.name, "keys" => one.keys || [] } } }
       end
 
       # pending – Store::Confirmations::Pending
@@ -69,8 +76,9 @@ module Kippen
 
       def places(fitting)
         everywhere = { "id" => Fitting::EVERYWHERE, "name" => "everywhere", "off" => false }
+        catalogue = CATALOGUE.of(fitting)
         [everywhere, *fitting.places.map do |place|
-          { "id" => place.id, "name" => place.name || [CATALOGUE.app(place.app), place.part].compact.join(", "), "off" => place.off }
+          { "id" => place.id, "name" => place.name || [catalogue.app(place.app), place.part].compact.join(", "), "off" => place.off }
         end]
       end
 
@@ -78,13 +86,13 @@ module Kippen
         [{ "id" => Fitting::BASE, "name" => "base" }, *fitting.modes.map { |mode| { "id" => mode.id, "name" => mode.name || mode.id } }]
       end
 
-      # entry – of the catalogue; what asks for an app gets them to choose from
-      def action(entry)
+      # entry – of a Catalogue; what asks for an app gets them to choose from
+      def action(entry, catalogue)
         facts = entry.facts
         { "id" => entry.id, "name" => entry.name, "app" => entry.app, "words" => entry.words, "action" => entry.action, "group" => entry.group,
-          "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask) }, "hosts" => entry.hosts, "locked" => entry.locked,
+          "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask, catalogue) }, "hosts" => entry.hosts, "locked" => entry.locked,
           "needs" => facts["needs"], "only" => entry.only({}), "repeats" => entry.repeats?, "after" => facts["after"],
-          "undo" => facts["undo"] || facts["undone_by"]&.then { |id| CATALOGUE.find(id).name }, "harm" => entry.harm }
+          "undo" => facts["undo"] || facts["undone_by"]&.then { |id| catalogue.find(id).name }, "harm" => entry.harm }
       end
 
       # Modifiers first, then every key of the code tables.
@@ -94,8 +102,8 @@ module Kippen
         modifiers + others.map { |row| { "key" => row["w3c"], "name" => row["name"], "modifier" => false } }
       end
 
-      def ask(ask)
-        choices = ask.type == "app" ? CATALOGUE.apps.map { |id, name| { "value" => id, "words" => name } } : ask.data["choices"]
+      def ask(ask, catalogue)
+        choices = ask.type == "app" ? catalogue.apps.map { |id, name| { "value" => id, "words" => name } } : ask.data["choices"]
         ask.data.slice("member", "label", "usual", "from", "to", "step", "most")
           .merge({ "type" => ask.type, "choices" => choices&.map { |choice| { "only" => nil }.merge(choice) } }.compact)
       end

@@ -6,6 +6,7 @@ module Kippen
     class RenderBench
       def initialize(fitting)
         @fitting = fitting
+        @catalogue = CATALOGUE.of(fitting)
         @telling = Press::Telling.new(fitting, CATALOGUE)
       end
 
@@ -71,12 +72,12 @@ module Kippen
 
         own = KINDS.button(@fitting.device(story.button.device), story.button)&.fetch("builtin_action", nil)
         action = outcome.action.nil? || outcome.action["kind"] == "builtin" ? own : outcome.action
-        action && { "host" => story.button.host, "app" => action["app"], "action" => CATALOGUE.whole(action) }
+        action && { "host" => story.button.host, "app" => action["app"], "action" => @catalogue.whole(action) }
       end
 
       def effect(outcome)
         return unless %w[fire start].include?(outcome.phase)
-        return CATALOGUE.effect(outcome.action) unless outcome.action.nil? || outcome.action["kind"] == "builtin"
+        return @catalogue.effect(outcome.action) unless outcome.action.nil? || outcome.action["kind"] == "builtin"
 
         @fitting.button(outcome.button).builtin&.then { |builtin| "#{builtin}: the button's own doing." }
       end

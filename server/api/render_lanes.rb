@@ -6,7 +6,8 @@ module Kippen
     class RenderLanes
       def initialize(fitting)
         @fitting = fitting
-        @cautions = Cautions.new(fitting, KINDS, CATALOGUE)
+        @catalogue = CATALOGUE.of(fitting)
+        @cautions = Cautions.new(fitting, KINDS, @catalogue)
       end
 
       def lane(lane)
@@ -34,8 +35,8 @@ module Kippen
       def chip(lane, chip)
         { "gesture" => chip.gesture, "gesture_name" => Words::GESTURES.fetch(chip.gesture), "stretch" => chip.stretch,
           "origin" => chip.origin, "place" => chip.place, "mode" => chip.mode, "off" => chip.off, "action" => chip.action,
-          "name" => CATALOGUE.name(chip.action, lane.button.builtin), "kept" => chip.action.nil? || chip.action["kind"] == "builtin",
-          "app" => CATALOGUE.app_name(chip.action), "wait" => chip.wait && Words.wait(chip.wait, lane.timing) }
+          "name" => @catalogue.name(chip.action, lane.button.builtin), "kept" => chip.action.nil? || chip.action["kind"] == "builtin",
+          "app" => @catalogue.app_name(chip.action), "wait" => chip.wait && Words.wait(chip.wait, lane.timing) }
       end
 
       # Nothing is offered where nothing can be put.

@@ -145,15 +145,25 @@ module Kippen
     end
 
     def test_a_combination_is_described
-      found = ask("/api/combinations", keys: "KeyC+Control")
+      found = ask("/api/clients/#{@client}/combinations", keys: "KeyC+Control")
       assert_equal [%w[Control KeyC], "Ctrl + C", "Copy", [], nil], found.values_at("keys", "label", "command", "apps", "kept")
-      assert_equal(["packet-mark"], ask("/api/combinations", keys: "Control+KeyM")["apps"].map { |one| one["id"] })
-      ask("/api/combinations", keys: "a+b")
+      assert_equal(["packetry/mark"], ask("/api/clients/#{@client}/combinations", keys: "Control+KeyM")["apps"].map { |one| one["id"] })
+      ask("/api/clients/#{@client}/combinations", keys: "a+b")
       assert_problem 422
     end
 
+    def test_an_app_is_added_and_can_be_opened
+      save("app", app: { name: "Letterbox", hosts: ["computer"], commands: [{ name: "Post it", keys: %w[Control KeyP] }] })
+      app = ask("/api/clients/#{@client}")["apps"].find { |one| one["id"] == "letterbox" }
+      assert_equal({ "id" => "letterbox", "name" => "Letterbox", "hosts" => ["computer"], "written" => true,
+                     "commands" => [{ "id" => "post-it", "name" => "Post it", "keys" => %w[Control KeyP] }] }, app)
+      assert_equal(["letterbox/post-it"], ask("/api/clients/#{@client}/combinations", keys: "Control+KeyP")["apps"].map { |one| one["id"] })
+      save("remove_app", id: "letterbox")
+      refute_includes ask("/api/clients/#{@client}")["apps"].map { |one| one["id"] }, "letterbox"
+    end
+
     def test_the_catalogue_tells_what_an_action_asks_and_does
-      entries = ask("/api/actions")["actions"].to_h { |one| [one["id"], one] }
+      entries = ask("/api/clients/#{@client}/actions")["actions"].to_h { |one| [one["id"], one] }
       assert_equal "On a computer an area must then be drawn with the pointer, or the whole screen chosen.", entries["screenshot"]["after"]
       assert_equal "Quieter", entries["volume-up"]["undo"]
       assert_includes entries["app-open"]["asks"].first["choices"].map { |choice| choice["words"] }, "Rookery"

@@ -7,33 +7,32 @@ require_relative "catalogue/combinations"
 
 module Kippen
   # The actions that can be chosen, with all that must be known before. Data: core/data/actions,
-  # one file a group, and core/data/apps.json.
+  # one file a group. What apps can do by commands of their own comes from the client's fitting.
   class Catalogue
     FORMAT = "actions/1"
-    APPS = "apps/1"
+    APPS_GROUP = "apps"
     EFFECT_CHARACTERS = 300
 
     attr_reader :entries
 
-    # texts – JSON texts, one a group; apps – the JSON text of the apps. Raises Invalid.
-    def self.read(texts, apps)
-      groups = texts.map { |text| document(text, FORMAT) }.sort_by { |group| group.fetch("place") }
-      new(groups, document(apps, APPS).fetch("apps").to_h { |app| [app["id"], app["name"]] })
-    end
+    # texts – JSON texts, one a group. Raises Invalid.
+    def self.read(texts) = new(texts.map { |text| document(text) }.sort_by { |group| group.fetch("place") })
 
-    def self.document(text, format)
+    def self.document(text)
       document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
-      raise Invalid.at("/kippen", "must be #{format}") unless document.is_a?(Hash) && document["kippen"] == format
+      raise Invalid.at("/kippen", "must be #{FORMAT}") unless document.is_a?(Hash) && document["kippen"] == FORMAT
 
       document
     end
     private_class_method :document
 
-    def initialize(groups, apps)
-      @apps = apps.freeze
-      @entries = groups.flat_map do |group|
-        group.fetch("actions").map { |item| Entry.new(item, group.values_at("group", "name"), apps) }
-      end.freeze
+    # groups – JSON objects; apps – [Fitting::App]
+    def initialize(groups, apps = [])
+      @groups = groups
+      @known = apps.to_h { |app| [app.id, app] }.freeze
+      @commands = commands(apps)
+      @apps = @known.transform_values(&:name).freeze
+      @entries = groups.flat_map { |group| entries_of(group) }.freeze
       @by_id = @entries.to_h { |entry| [entry.id, entry] }.freeze
       without, asking = @entries.partition { |entry| entry.asks.empty? }
       @fixed = without.to_h { |entry| [entry.action, entry] }.freeze
@@ -41,11 +40,21 @@ module Kippen
       freeze
     end
 
+    # The same, with the apps of a fitting.
+    def of(fitting) = fitting.recall([:catalogue, @groups.object_id]) { Catalogue.new(@groups, fitting.apps) }
+
+    # { keys => [Entry] } of the apps' own commands.
+    def by_keys
+      with_keys = @commands.select { |_, command| command.keys }
+      by_keys = with_keys.group_by { |_, command| Combination.sorted(command.keys) }
+      by_keys.transform_values { |list| list.map { |app, command| find("#{app.id}/#{command.id}") } }
+    end
+
     # The Entry by its id, or nil.
     def find(id) = @by_id[id]
 
     # The Entry of an action as it stands in an assignment, or nil for one not in the catalogue.
-    def entry(action) = fixed(action) || @asking.fetch(action["kind"], []).find { |entry| entry.of?(action) }
+    def entry(action) = fixed(action) || @asking.fetch(action["kind"], []).find { |entry| entry.of?(action) } || unheard_of(action)
 
     # Only among those that ask nothing.
     def fixed(action) = @fixed[action]
@@ -92,7 +101,26 @@ module Kippen
     # The name of the app an action belongs to, or nil.
     def app_name(action) = action && app(action["app"])
 
-    # The name of an app by its id; an unknown app keeps its id.
-    def app(id) = @apps.fetch(id, id)
+    # The name of an app by its id.
+    def app(id) = id && @apps.fetch(id) { Fitting::Apps.named(id) }
+
+    private
+
+    # [[Fitting::App, Fitting::Command]…]
+    def commands(apps) = apps.flat_map { |app| app.commands.map { |command| [app, command] } }.freeze
+
+    def entries_of(group)
+      items = group["group"] == APPS_GROUP ? group.fetch("actions") + Entry.of_commands(@commands) : group.fetch("actions")
+      items.map { |item| Entry.new(item, group.values_at("group", "name"), @apps) }
+    end
+
+    # A command that the client's apps do not have yet: once it is assigned, they do.
+    def unheard_of(action)
+      return unless action.keys.sort == %w[app command kind] && action["kind"] == "app" && action.values.all? { |value| Fitting::Ids.ok?(value) }
+
+      apps = Fitting::Apps.all(@known.values_at(action["app"]).compact, [], [action])
+      item = Entry.of_commands(commands(apps)).find { |one| one["action"] == action }
+      Entry.new(item, [APPS_GROUP, @groups.find { |group| group["group"] == APPS_GROUP }&.fetch("name")], apps.to_h { |app| [app.id, app.name] })
+    end
   end
 end

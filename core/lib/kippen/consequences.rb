@@ -9,8 +9,8 @@ module Kippen
     def initialize(before, after, knowledge)
       @before = before
       @after = after
-      @knowledge = knowledge
-      @catalogue = knowledge.catalogue
+      @knowledge = knowledge.of(after)
+      @catalogue = @knowledge.catalogue
       @cautions = Cautions.new(after, knowledge.kinds, @catalogue)
     end
 

@@ -11,6 +11,8 @@ require_relative "fitting/wants_reader"
 require_relative "fitting/seats_reader"
 require_relative "fitting/hands_reader"
 require_relative "fitting/extras_reader"
+require_relative "fitting/apps"
+require_relative "fitting/apps_reader"
 require_relative "fitting/own_ids"
 require_relative "fitting/differences"
 
@@ -30,7 +32,7 @@ module Kippen
     # Takes a parsed JSON object. Raises Invalid with every fault in it.
     def self.read(document) = Reader.new(document).fitting
 
-    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants: [], links: [], hands: [])
+    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants: [], links: [], hands: [], declared_apps: [])
       @document = document
       @follow = follow
       @hosts = hosts
@@ -42,6 +44,7 @@ module Kippen
       @wants = wants
       @links = links
       @hands = hands
+      @declared_apps = declared_apps
       @buttons = devices.flat_map(&:buttons).freeze
       @by_ref = @buttons.to_h { |button| [button.ref, button] }.freeze
       @by_id = { host: hosts, device: devices, mode: modes, place: places }.transform_values { |list| list.to_h { |one| [one.id, one] }.freeze }.freeze
@@ -74,6 +77,9 @@ module Kippen
 
     # Nobody's name stands in a log because something went wrong.
     def inspect = "#<#{self.class} #{buttons.size} buttons, #{assignments.size} assignments>"
+
+    # [App] of the client, see Apps.
+    def apps = recall(:apps) { Apps.all(@declared_apps, places, [*assignments.map(&:action), *wants.filter_map(&:action)]) }
 
     # What decides which assignment holds.
     def resolver = recall(:resolver) { Press::Resolver.new(self) }

@@ -8,9 +8,9 @@ module Kippen
     def self.read(folder)
       text = ->(name) { File.read(File.join(folder, name)) }
       texts = ->(pattern) { Dir[File.join(folder, pattern)].map { |file| File.read(file) } }
-      catalogue = Catalogue.read(texts["actions/*.json"], text["apps.json"])
+      catalogue = Catalogue.read(texts["actions/*.json"])
       new(kinds: Kinds.read(texts["kinds/*.json"]), codes: Kinds::Codes.read(text["codes/keys.json"], text["codes/buttons.json"]),
-          catalogue:, combinations: Catalogue::Combinations.read(catalogue, text["apps.json"], text["kept-combinations.json"]),
+          catalogue:, combinations: Catalogue::Combinations.read(catalogue, text["kept-combinations.json"]),
           arrangements: Arrangements.read(text["arrangements.json"]), settings: Settings.read(text["settings.json"]))
     end
 
@@ -18,6 +18,9 @@ module Kippen
       super
       freeze
     end
+
+    # The same, with the apps of a fitting.
+    def of(fitting) = fitting.recall([:knowledge, kinds.object_id]) { self.class.new(**to_h, catalogue: catalogue.of(fitting)) }
 
     # All of it in an error would be a book.
     def inspect = "#<#{self.class}>"

@@ -27,7 +27,7 @@ module Kippen
         when "number" then number_fault(value)
         when "choice" then "is #{Faults.show(value)}, must be one of #{values.join(", ")}" unless values.include?(value)
         when "keys" then Combination.fault(value)
-        when "app" then "unknown app #{Faults.show(value)}" unless @apps.key?(value)
+        when "app" then "is #{Faults.show(value)}, must be #{Fitting::Ids::ALLOWED}" unless Fitting::Ids.ok?(value)
         when "time" then time_fault(value)
         end
       end
@@ -37,7 +37,7 @@ module Kippen
         case type
         when "choice" then choice(value)&.fetch("words") || value.to_s
         when "keys" then Combination.label(value)
-        when "app" then @apps.fetch(value, value)
+        when "app" then @apps.fetch(value) { Fitting::Apps.named(value) }
         else value.to_s
         end
       end

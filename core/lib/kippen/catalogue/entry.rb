@@ -11,6 +11,17 @@ module Kippen
 
       attr_reader :id, :name, :words, :group, :group_name, :app, :action, :asks, :hosts, :locked, :harm, :facts
 
+      NO_HARM = { "cost" => "nothing", "words" => "Nothing worse than a moment lost." }.freeze
+
+      # JSON objects for [Fitting::App, Fitting::Command].
+      def self.of_commands(commands)
+        commands.map do |app, command|
+          { "id" => "#{app.id}/#{command.id}", "name" => command.name, "effect" => "#{app.name}: #{command.name}.", "words" => "", "harm" => NO_HARM,
+            "action" => { "kind" => "app", "app" => app.id, "command" => command.id }, "hosts" => app.hosts, "locked" => command.locked & app.hosts,
+            "needs" => "#{app.name} on that host." }.merge(command.facts.compact)
+        end
+      end
+
       # data – the JSON object; group – [id, name]; apps – { id => name }
       def initialize(data, group, apps)
         @id, @name, @words, @action, @hosts, @locked, @harm = data.values_at("id", "name", "words", "action", "hosts", "locked", "harm")

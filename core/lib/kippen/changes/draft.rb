@@ -6,7 +6,7 @@ module Kippen
     # as it is, members nobody here knows included. Not valid until it is finished.
     class Draft
       # Lists whose items are named by one member, each once.
-      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "links" => "to" }.freeze
+      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id", "links" => "to" }.freeze
 
       # before – the Fitting it was made on; by, at – who changes it and when, in ISO 8601
       # left_out, notes – sentences on what did not go along, and what must be known
@@ -15,7 +15,7 @@ module Kippen
 
       def initialize(fitting, knowledge, by:, at:)
         @before = fitting
-        @knowledge = knowledge
+        @knowledge = knowledge.of(fitting)
         @by = by
         @at = at
         @left_out = []

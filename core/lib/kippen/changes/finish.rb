@@ -20,13 +20,18 @@ module Kippen
       # Raises Invalid.
       def self.of(draft)
         Following.follow(draft) unless draft.whole?
-        fitting = Fitting.read(draft.document)
-        result = Result.new(before: draft.before, fitting:, spots: draft.spots, left_out: draft.left_out.uniq, notes: draft.notes.uniq,
-                            knowledge: draft.knowledge)
+        result = told(draft, Fitting.read(draft.document))
+        fitting = result.fitting
         touched = result.touched.keys.filter_map { |address| Spot.new(*address.drop(1)) if address.first == "assignments" }
         result.spots = (draft.spots | touched).select { |spot| fitting.button(spot.button) && draft.before.button(spot.button) }.first(MOST_SPOTS)
         result
       end
+
+      def self.told(draft, fitting)
+        Result.new(before: draft.before, fitting:, spots: draft.spots, left_out: draft.left_out.uniq, notes: draft.notes.uniq,
+                   knowledge: draft.knowledge.of(fitting))
+      end
+      private_class_method :told
     end
   end
 end

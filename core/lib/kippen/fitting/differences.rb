@@ -6,8 +6,8 @@ module Kippen
     # every place where the documents differ, see Changes::Addresses: what has no sentence of its own
     # is named.
     class Differences
-      ORDER = %w[client wants hosts modes places hands arrangements devices assignments timing button_timing links follow confirm_s].freeze
-      LISTS = { "wants" => "Want", "hosts" => "Host", "modes" => "Mode", "places" => "Place", "hands" => "Stand-in hand",
+      ORDER = %w[client wants hosts apps modes places hands arrangements devices assignments timing button_timing links follow confirm_s].freeze
+      LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place", "hands" => "Stand-in hand",
                 "arrangements" => "Arrangement", "devices" => "Device" }.freeze
       # Members of a device that are told by name.
       DEVICE = { "name" => "name", "host" => "host", "on" => "seat", "version" => "version", "worked_with" => "worked with",

@@ -30,6 +30,13 @@ module Kippen
 
     Place = Struct.new(:id, :name, :app, :part, :off, keyword_init: true)
 
+    # hosts – systems on which it exists; commands – [Command]
+    App = Struct.new(:id, :name, :hosts, :commands, keyword_init: true)
+
+    # Something an app can be told to do. keys – the combination for it, or nil; locked – systems on
+    # which it works with the screen locked; facts – { "effect", "words", "after", "undo", "harm" } where told
+    Command = Struct.new(:id, :name, :keys, :locked, :facts, keyword_init: true)
+
     # what        – in the client's words; place – an id of a place, or everywhere
     # hosts       – ids, empty for any; times_a_day – Integer or nil
     # wrong       – what a wrong press costs, one of WRONG; importance – one of IMPORTANCE

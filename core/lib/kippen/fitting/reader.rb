@@ -20,17 +20,16 @@ module Kippen
         modes = lists.modes
         places = lists.places
         buttons = devices.flat_map(&:buttons).to_h { |button| [button.ref, button] }
-        timings = read_timings(buttons)
         assignments = AssignmentReader.new(@document, @faults, buttons, modes, places).assignments
         seats = SeatsReader.new(@document, @faults, devices)
         seats.check_seats
         links = seats.links
-        wants = WantsReader.new(@document, @faults, hosts, places).wants
-        hands = HandsReader.new(@document, @faults).hands
+        others = { timings: read_timings(buttons), wants: WantsReader.new(@document, @faults, hosts, places).wants,
+                   hands: HandsReader.new(@document, @faults).hands, declared_apps: AppsReader.new(@document, @faults).apps,
+                   follow: choice(@document, "follow", FOLLOW, "pointer", "") }
         ExtrasReader.new(@document, @faults).check
-        follow = choice(@document, "follow", FOLLOW, "pointer", "")
         @faults.raise_any
-        Fitting.new(document: deep_freeze(@document), follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants:, links:, hands:)
+        Fitting.new(document: deep_freeze(@document), hosts:, devices:, modes:, places:, assignments:, links:, **others)
       end
 
       private

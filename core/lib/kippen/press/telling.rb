@@ -6,7 +6,7 @@ module Kippen
     class Telling
       def initialize(fitting, catalogue)
         @fitting = fitting
-        @catalogue = catalogue
+        @catalogue = catalogue.of(fitting)
       end
 
       # Takes a Stories::Story; returns an Array of sentences.

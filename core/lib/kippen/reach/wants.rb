@@ -8,7 +8,7 @@ module Kippen
       # button's own doing
       Way = Struct.new(:button, :gesture, :place, :mode, :builtin, keyword_init: true)
 
-      def self.of(fitting, knowledge) = fitting.recall([:wants, knowledge.object_id]) { new(fitting, knowledge) }
+      def self.of(fitting, knowledge) = fitting.recall([:wants, knowledge.kinds.object_id]) { new(fitting, knowledge.of(fitting)) }
 
       def initialize(fitting, knowledge)
         @fitting = fitting

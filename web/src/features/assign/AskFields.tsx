@@ -1,6 +1,7 @@
 import { Input, InputNumber, Select } from 'antd'
 import type { Ask, CatalogueAction } from '../../shared/api'
 import { Field } from '../../shared/ui'
+import { AppField } from './AppField'
 import { KeysField } from './KeysField'
 import styles from './assign.module.css'
 
@@ -49,8 +50,9 @@ function control(ask: Ask, value: unknown, onChange: (value: unknown) => void) {
           onChange={onChange}
         />
       )
-    case 'choice':
     case 'app':
+      return <AppField value={value as string | undefined} apps={ask.choices ?? []} onChange={onChange} />
+    case 'choice':
       return (
         <Select
           value={value as string}

@@ -129,7 +129,8 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
 
 function sheetFor(sheet: DevicesSheetOf): SheetAddress {
   if (sheet.of === 'new-device') return { of: 'new-device' }
-  return sheet.id === undefined ? { of: 'new-host' } : { of: sheet.of, id: sheet.id }
+  if (sheet.id !== undefined) return { of: sheet.of, id: sheet.id }
+  return { of: sheet.of === 'app' ? 'new-app' : 'new-host' }
 }
 
 /** The place and mode of the address, as far as they are there. */

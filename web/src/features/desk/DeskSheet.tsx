@@ -48,6 +48,9 @@ export function DeskSheet({ desk, sheet, chosen, spot, buttons, onClose, onCarry
       return <DevicesSheet desk={desk} sheet={{ of: 'new-device' }} onClose={onClose} />
     case 'new-host':
       return <DevicesSheet desk={desk} sheet={{ of: 'host', id: undefined }} onClose={onClose} />
+    case 'new-app':
+      return <DevicesSheet desk={desk} sheet={{ of: 'app', id: undefined }} onClose={onClose} />
+    case 'app':
     case 'device':
     case 'copy':
     case 'reset':

@@ -1,5 +1,6 @@
 import type { Desk } from '../../shared/api'
 import { AddDeviceSheet } from './AddDeviceSheet'
+import { AppSheet } from './AppSheet'
 import { CopySheet } from './CopySheet'
 import { DeviceSheet } from './DeviceSheet'
 import type { DevicesSheetOf } from './DevicesStep'
@@ -23,6 +24,8 @@ export function DevicesSheet({ desk, sheet, onClose }: Props) {
       return <CopySheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'reset':
       return <ResetSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
+    case 'app':
+      return <AppSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'host':
       return <HostSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
   }

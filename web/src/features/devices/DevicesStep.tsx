@@ -5,6 +5,7 @@ import { useMayChange } from '../../shared/session'
 import { Nothing } from '../../shared/ui'
 import { FindView } from '../find'
 import type { SettingsOf } from '../settings'
+import { AppsPart } from './AppsPart'
 import { DeviceCard } from './DeviceCard'
 import { TakenOut } from './TakenOut'
 import styles from './devices.module.css'
@@ -13,7 +14,7 @@ import styles from './devices.module.css'
 export type DevicesSheetOf =
   | { of: 'new-device' }
   | { of: 'device' | 'copy' | 'reset'; id: string }
-  | { of: 'host'; id: string | undefined }
+  | { of: 'host' | 'app'; id: string | undefined }
 
 interface Props {
   desk: Desk
@@ -86,6 +87,7 @@ export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, 
               Begin with a host: the computer, tablet, phone or television that the devices are connected to.
             </Nothing>
           )}
+          <AppsPart apps={desk.apps} onSheet={onSheet} />
           <TakenOut items={answer.data.taken_out} />
         </>
       )}

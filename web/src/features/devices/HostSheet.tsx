@@ -3,13 +3,7 @@ import { useState, type FormEvent } from 'react'
 import type { Desk, Host } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
-
-const SYSTEMS: { value: Host['system']; label: string }[] = [
-  { value: 'computer', label: 'Computer' },
-  { value: 'tablet', label: 'Tablet' },
-  { value: 'phone', label: 'Phone' },
-  { value: 'television', label: 'Television' },
-]
+import { SYSTEMS } from './systems'
 
 /** A host: new, or an old one changed. */
 export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: () => void }) {

@@ -177,40 +177,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/actions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The actions that can be chosen */
-        get: operations["listActions"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/combinations": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What a combination of keys is called, which command it is, and who keeps it for itself */
-        get: operations["describeCombination"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -681,6 +647,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/actions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** The actions that can be chosen, those of the client's apps among them */
+        get: operations["listActions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/combinations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What a combination of keys is called, which command it is, and who keeps it for itself */
+        get: operations["describeCombination"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/arrangements": {
         parameters: {
             query?: never;
@@ -929,6 +933,7 @@ export interface components {
         CatalogueAction: {
             id: string;
             name: string;
+            /** @description Its name */
             app: string | null;
             words: string;
             action: components["schemas"]["Action"];
@@ -1038,6 +1043,19 @@ export interface components {
             }[];
             places: components["schemas"]["Named"][];
             modes: components["schemas"]["Named"][];
+            /** @description The client's apps, those that are only spoken of too */
+            apps: {
+                id: string;
+                name: string;
+                hosts: components["schemas"]["System"][];
+                /** @description It stands in the fitting and is not only spoken of */
+                written: boolean;
+                commands: {
+                    id: string;
+                    name: string;
+                    keys: string[];
+                }[];
+            }[];
             /** @description So many seconds one has to confirm */
             confirm_s: number;
             /** @description What is to be confirmed by a press, or null */
@@ -1218,6 +1236,24 @@ export interface components {
         } | {
             /** @constant */
             kind: "remove_want";
+            id: string;
+        } | {
+            /** @constant */
+            kind: "app";
+            app: {
+                id?: string;
+                name: components["schemas"]["Words"];
+                hosts?: components["schemas"]["System"][];
+                commands?: {
+                    id?: string;
+                    name: components["schemas"]["Words"];
+                    /** @description In W3C terms */
+                    keys?: string[] | null;
+                }[];
+            };
+        } | {
+            /** @constant */
+            kind: "remove_app";
             id: string;
         } | {
             /** @constant */
@@ -1997,76 +2033,6 @@ export interface operations {
                 content: {
                     "application/json": {
                         entries: components["schemas"]["AuditEntry"][];
-                    };
-                };
-            };
-            default: components["responses"]["Problem"];
-        };
-    };
-    listActions: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The catalogue */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        actions: components["schemas"]["CatalogueAction"][];
-                        /** @description What a combination can be made of, in W3C terms */
-                        keys: {
-                            key: string;
-                            name: string;
-                            modifier: boolean;
-                        }[];
-                    };
-                };
-            };
-            default: components["responses"]["Problem"];
-        };
-    };
-    describeCombination: {
-        parameters: {
-            query: {
-                /** @description In W3C terms, joined by +: Control+KeyC */
-                keys: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description What is known of it */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        keys: string[];
-                        label: string;
-                        /** @description The command it is in most apps */
-                        command: string | null;
-                        /** @description Apps in which it is a command of their own */
-                        apps: {
-                            /** @description In the catalogue */
-                            id: string;
-                            name: string;
-                            app: string;
-                        }[];
-                        kept: null | {
-                            why: string;
-                            /** @enum {unknown} */
-                            by: "system" | "browser";
-                        };
                     };
                 };
             };
@@ -2911,6 +2877,80 @@ export interface operations {
                 };
             };
             409: components["responses"]["Conflict"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listActions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The catalogue */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        actions: components["schemas"]["CatalogueAction"][];
+                        /** @description What a combination can be made of, in W3C terms */
+                        keys: {
+                            key: string;
+                            name: string;
+                            modifier: boolean;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    describeCombination: {
+        parameters: {
+            query: {
+                /** @description In W3C terms, joined by +: Control+KeyC */
+                keys: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is known of it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        keys: string[];
+                        label: string;
+                        /** @description The command it is in most apps */
+                        command: string | null;
+                        /** @description Apps in which it is a command of their own */
+                        apps: {
+                            /** @description In the catalogue */
+                            id: string;
+                            name: string;
+                            app: string;
+                        }[];
+                        kept: null | {
+                            why: string;
+                            /** @enum {unknown} */
+                            by: "system" | "browser";
+                        };
+                    };
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };

@@ -4,8 +4,8 @@ import type { Gesture } from '../api'
 export type SheetAddress =
   | { of: 'gesture'; button: string; gesture: Gesture; also: string[] }
   | { of: 'rename'; button: string }
-  | { of: 'arrange' | 'join' | 'hand' | 'history' | 'new-device' | 'new-host' }
-  | { of: 'device' | 'copy' | 'reset' | 'host' | 'want'; id: string }
+  | { of: 'arrange' | 'join' | 'hand' | 'history' | 'new-device' | 'new-host' | 'new-app' }
+  | { of: 'device' | 'copy' | 'reset' | 'host' | 'app' | 'want'; id: string }
   | { of: 'settings'; about: 'host' | 'device'; id: string }
 
 /** Where one is at a desk, as far as it can be told to somebody else; the step stands in the path. */
@@ -64,8 +64,8 @@ export const sameSheet = (one: SheetAddress | undefined, other: SheetAddress | u
   one === other || (one !== undefined && other !== undefined && wordsOf(one) === wordsOf(other))
 
 const GESTURES: readonly string[] = ['tap', 'double_tap', 'triple_tap', 'long_press', 'hold']
-const ALONE: readonly string[] = ['arrange', 'join', 'hand', 'history', 'new-device', 'new-host']
-const WITH_ID: readonly string[] = ['device', 'copy', 'reset', 'host', 'want']
+const ALONE: readonly string[] = ['arrange', 'join', 'hand', 'history', 'new-device', 'new-host', 'new-app']
+const WITH_ID: readonly string[] = ['device', 'copy', 'reset', 'host', 'app', 'want']
 
 /** A sheet as it stands in the address: “gesture:mouse/left:tap”. */
 function wordsOf(sheet: SheetAddress): string {
@@ -80,6 +80,7 @@ function wordsOf(sheet: SheetAddress): string {
     case 'copy':
     case 'reset':
     case 'host':
+    case 'app':
     case 'want':
       return `${sheet.of}:${sheet.id}`
     default:

@@ -14,6 +14,8 @@ const WITH_THE_FITTING = [
   'history',
   'arrangements',
   'settings',
+  'actions',
+  'combination',
 ]
 
 /** What is asked anew when a fitting has changed. */

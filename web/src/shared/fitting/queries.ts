@@ -29,9 +29,10 @@ export function useLanes(client: string, spot: Spot, revision?: number) {
 }
 
 function useCatalogue() {
+  const { client } = useSaving()
   return useQuery({
-    queryKey: ['actions'],
-    queryFn: () => must(api.GET('/api/actions')),
+    queryKey: ['actions', client],
+    queryFn: () => must(api.GET('/api/clients/{client}/actions', { params: { path: { client } } })),
     staleTime: Infinity,
   }).data
 }
@@ -52,10 +53,16 @@ export function useKeys() {
 
 /** What a combination of keys is; nothing is asked while there is none. */
 export function useCombination(keys: string[]) {
+  const { client } = useSaving()
   return useQuery({
-    queryKey: ['combination', keys],
+    queryKey: ['combination', client, keys],
     enabled: keys.length > 0,
-    queryFn: () => must(api.GET('/api/combinations', { params: { query: { keys: keys.join('+') } } })),
+    queryFn: () =>
+      must(
+        api.GET('/api/clients/{client}/combinations', {
+          params: { path: { client }, query: { keys: keys.join('+') } },
+        }),
+      ),
     staleTime: Infinity,
   }).data
 }

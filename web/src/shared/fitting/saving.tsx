@@ -14,6 +14,7 @@ import { SaveQueue, type Order, type QueueState, type Saved } from './queue'
 
 interface Saving extends QueueState {
   queue: SaveQueue
+  client: string
   /** The revision that is shown. */
   revision: number
 }
@@ -39,7 +40,7 @@ export function SavingProvider(props: { client: string; revision: number; childr
     return made
   }, [client, queries])
   const state = useSyncExternalStore(queue.subscribe, queue.snapshot)
-  const value = useMemo(() => ({ ...state, queue, revision }), [state, queue, revision])
+  const value = useMemo(() => ({ ...state, queue, client, revision }), [state, queue, client, revision])
   useStayWhileSaving(state)
   return <SavingContext.Provider value={value}>{children}</SavingContext.Provider>
 }

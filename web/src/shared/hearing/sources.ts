@@ -6,7 +6,13 @@ const POINTER: Record<string, string> = {
   4: 'forward',
   5: 'eraser',
 }
-const PEN: Record<string, string> = { ...POINTER, 0: 'tip', 2: 'side button' }
+const PEN: Record<string, string> = {
+  ...POINTER,
+  0: 'tip',
+  1: 'upper side button',
+  2: 'lower side button',
+  5: 'tail',
+}
 
 /** A heard source in words. Unknown numbers are kept as they are. */
 export function sourceName(source: string): string {

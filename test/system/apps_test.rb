@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # The client's own apps, written down and named.
+  class AppsTest < SystemTest
+    def lane_of(name, &) = within("section[aria-label='#{name}']", &)
+
+    def test_an_app_of_the_clients_own_is_written_down_and_another_opened_by_name
+      demo("ottoline")
+      open_step("devices")
+      click_button "Add an app"
+      fill_in "Name", with: "Letterbox"
+      click_button "Add a command"
+      fill_in "What it does", with: "Post it"
+      find_field("Keys for it, if there are any").send_keys("F6", :enter, :tab)
+      assert_accessible
+      click_button "Add it"
+      saved(2)
+      assert_text "Letterbox 1 command · computer, tablet, phone, television"
+      open_step("assign")
+      put_on_forward("long-press", "post it", "Post it")
+      saved(3)
+      put_on_forward("double-tap", "open an app", "Open an app") { fill_in "Which app", with: "Tin whistle" }
+      saved(4)
+      lane_of("Forward side button") { assert_button(/Open Tin whistle/) }
+    end
+
+    def put_on_forward(gesture, words, action)
+      lane_of("Forward side button") { click_button "Add a #{gesture}" }
+      fill_in "Find an action", with: words
+      find("aside label", text: action).click
+      yield if block_given?
+      click_button "Put it on the #{gesture}"
+    end
+  end
+end

@@ -1,0 +1,121 @@
+import { Button, Checkbox, Input, Select } from 'antd'
+import { useState, type FormEvent } from 'react'
+import type { App, Desk, Host } from '../../shared/api'
+import { useFormChange, useKeys } from '../../shared/fitting'
+import { Field, SideSheet } from '../../shared/ui'
+import { SYSTEMS } from './systems'
+import styles from './devices.module.css'
+
+interface Command {
+  /** Of the row, for as long as the sheet is open. */
+  row: number
+  id?: string
+  name: string
+  keys: string[]
+}
+
+const EVERYWHERE = SYSTEMS.map((one) => one.value)
+
+/** An app of the client: new, or an old one changed. */
+export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: () => void }) {
+  const { desk, id, onClose } = props
+  const app = desk.apps.find((one) => one.id === id)
+  const { change, busy } = useFormChange()
+  const [name, setName] = useState(app?.name ?? '')
+  const [hosts, setHosts] = useState<Host['system'][]>(app?.hosts ?? EVERYWHERE)
+  const [commands, setCommands] = useState<Command[]>(() =>
+    (app?.commands ?? []).map((command, row) => ({ row, ...command })),
+  )
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault()
+    const said = commands
+      .filter((command) => command.name.trim())
+      .map(({ id: of, name: called, keys }) => ({
+        ...(of ? { id: of } : {}),
+        name: called,
+        keys: keys.length > 0 ? keys : null,
+      }))
+    const put = { ...(app ? { id: app.id } : {}), name, hosts, commands: said }
+    if (await change({ kind: 'app', app: put }, `${name} is ${app ? 'changed' : 'added'}.`)) onClose()
+  }
+  const remove = async (gone: App) => {
+    if (await change({ kind: 'remove_app', id: gone.id }, `${gone.name} is removed.`)) onClose()
+  }
+  const put = (changed: Command) =>
+    setCommands(commands.map((one) => (one.row === changed.row ? changed : one)))
+  return (
+    <SideSheet title={app ? app.name : 'Add an app'} onClose={onClose}>
+      <form onSubmit={(event) => void onSubmit(event)}>
+        <Field label="Name">
+          <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
+        </Field>
+        <fieldset className={styles.plain}>
+          <legend>Exists on a</legend>
+          <Checkbox.Group options={SYSTEMS} value={hosts} onChange={setHosts} />
+        </fieldset>
+        {commands.map((command, index) => (
+          <CommandFields
+            key={command.row}
+            command={command}
+            number={index + 1}
+            onChange={put}
+            onRemove={() => setCommands(commands.filter((one) => one !== command))}
+          />
+        ))}
+        <Button
+          onClick={() =>
+            setCommands([
+              ...commands,
+              { row: Math.max(-1, ...commands.map((one) => one.row)) + 1, name: '', keys: [] },
+            ])
+          }
+        >
+          Add a command
+        </Button>
+        <Button type="primary" htmlType="submit" loading={busy} disabled={!name.trim() || hosts.length === 0}>
+          {app ? 'Save' : 'Add it'}
+        </Button>
+        {app?.written && (
+          <Button danger onClick={() => void remove(app)}>
+            Remove the app
+          </Button>
+        )}
+      </form>
+    </SideSheet>
+  )
+}
+
+function CommandFields(props: {
+  command: Command
+  number: number
+  onChange: (command: Command) => void
+  onRemove: () => void
+}) {
+  const { command, number, onChange, onRemove } = props
+  const keys = useKeys()
+  return (
+    <fieldset className={styles.plain}>
+      <legend>Command {number}</legend>
+      <Field label="What it does">
+        <Input
+          maxLength={120}
+          value={command.name}
+          onChange={(event) => onChange({ ...command, name: event.target.value })}
+        />
+      </Field>
+      <Field label="Keys for it, if there are any">
+        <Select
+          mode="multiple"
+          maxCount={5}
+          value={command.keys}
+          optionFilterProp="label"
+          options={keys.map((key) => ({ value: key.key, label: key.name }))}
+          onChange={(chosen: string[]) => onChange({ ...command, keys: chosen })}
+        />
+      </Field>
+      <Button aria-label={`Take away command ${String(number)}`} onClick={onRemove}>
+        Take away
+      </Button>
+    </fieldset>
+  )
+}
