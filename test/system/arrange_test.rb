@@ -8,8 +8,6 @@ module Kippen
   class ArrangeTest < SystemTest
     include ByKeyboard
 
-    def saved(number) = assert_text("Revision #{number}, saved")
-
     def swap_the_mouse(seconds: nil)
       demo("ottoline")
       open_step("assign")

@@ -28,8 +28,6 @@ module Kippen
       press("louder", :tab, :space)
     end
 
-    def saved(number) = assert_text("Revision #{number}, saved")
-
     def test_a_tap_is_kept_and_a_long_press_added_on_a_remote
       louder_on_the_remotes("long-press")
       within("section[aria-label='What this changes']") do

@@ -68,6 +68,8 @@ module Kippen
 
     def add_client(fitting) = Server::Store::Save.new(DATABASE).first(@service, fitting, author: "Saltmarsh Row", note: "Demo")
 
+    def saved(revision) = assert_text("Revision #{revision}, saved")
+
     # A fitting of the demo, in place of the one with a phone alone.
     def demo(name) = @client = add_client(Formats::FittingJson.read(File.read(File.join(Server::ROOT, "demo", "#{name}.fitting.json"))))
 

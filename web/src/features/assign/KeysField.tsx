@@ -9,7 +9,8 @@ import styles from './assign.module.css'
 interface Props {
   value: string[]
   onChange: (keys: string[]) => void
-  onInstead: (action: CatalogueAction) => void
+  /** Where an app’s own command on it can be taken instead. */
+  onInstead?: (action: CatalogueAction) => void
 }
 
 /** A key or combination: pressed, or put together from lists. */
@@ -50,12 +51,12 @@ export function KeysField({ value, onChange, onInstead }: Props) {
           options={keys.filter((key) => !key.modifier).map(({ key, name }) => ({ value: key, label: name }))}
         />
       </Field>
-      <WhatItIs keys={value} onInstead={onInstead} />
+      <WhatItIs keys={value} {...(onInstead && { onInstead })} />
     </div>
   )
 }
 
-function WhatItIs({ keys, onInstead }: { keys: string[]; onInstead: Props['onInstead'] }) {
+function WhatItIs({ keys, onInstead }: { keys: string[]; onInstead?: Props['onInstead'] }) {
   const known = useCombination(keys)
   const actions = useActions()
   if (!known) return null
@@ -68,14 +69,16 @@ function WhatItIs({ keys, onInstead }: { keys: string[]; onInstead: Props['onIns
       {known.apps.map((app) => (
         <p key={app.id}>
           In {app.app} it is “{app.name}”.{' '}
-          <Button
-            onClick={() => {
-              const action = actions.find((one) => one.id === app.id)
-              if (action) onInstead(action)
-            }}
-          >
-            Use “{app.name}” itself
-          </Button>
+          {onInstead && (
+            <Button
+              onClick={() => {
+                const action = actions.find((one) => one.id === app.id)
+                if (action) onInstead(action)
+              }}
+            >
+              Use “{app.name}” itself
+            </Button>
+          )}
         </p>
       ))}
       {known.kept && <p className={styles.kept}>{known.kept.why}</p>}

@@ -1,8 +1,9 @@
-import { Button, Checkbox, Input, Select } from 'antd'
+import { Button, Checkbox, Input } from 'antd'
 import { useState, type FormEvent } from 'react'
 import type { App, Desk, Host } from '../../shared/api'
-import { useFormChange, useKeys } from '../../shared/fitting'
+import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
+import { KeysField } from '../assign'
 import { SYSTEMS } from './systems'
 import styles from './devices.module.css'
 
@@ -92,7 +93,6 @@ function CommandFields(props: {
   onRemove: () => void
 }) {
   const { command, number, onChange, onRemove } = props
-  const keys = useKeys()
   return (
     <fieldset className={styles.plain}>
       <legend>Command {number}</legend>
@@ -103,16 +103,7 @@ function CommandFields(props: {
           onChange={(event) => onChange({ ...command, name: event.target.value })}
         />
       </Field>
-      <Field label="Keys for it, if there are any">
-        <Select
-          mode="multiple"
-          maxCount={5}
-          value={command.keys}
-          optionFilterProp="label"
-          options={keys.map((key) => ({ value: key.key, label: key.name }))}
-          onChange={(chosen: string[]) => onChange({ ...command, keys: chosen })}
-        />
-      </Field>
+      <KeysField value={command.keys} onChange={(chosen) => onChange({ ...command, keys: chosen })} />
       <Button aria-label={`Take away command ${String(number)}`} onClick={onRemove}>
         Take away
       </Button>

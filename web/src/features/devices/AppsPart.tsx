@@ -9,10 +9,10 @@ import styles from './devices.module.css'
 export function AppsPart({ apps, onSheet }: { apps: App[]; onSheet: (sheet: DevicesSheetOf) => void }) {
   const mayChange = useMayChange()
   return (
-    <section aria-labelledby="apps" className={styles.out}>
+    <section aria-labelledby="apps" className={`${styles.out} ${styles.apps}`}>
       <div className={styles.hostHead}>
         <h3 id="apps">Apps</h3>
-        <p>what buttons can open, and work by commands of its own</p>
+        <p>what buttons can open, and work by commands of their own</p>
         {mayChange && <Button onClick={() => onSheet({ of: 'app', id: undefined })}>Add an app</Button>}
       </div>
       {apps.length === 0 && <p className={styles.quiet}>None yet.</p>}
