@@ -69,10 +69,6 @@ module Kippen
 
         @faults.add("#{pointer}/harm", "must be an object with cost, one of #{WantsReader::WRONG.join(", ")}, and words")
       end
-
-      def unique(pointer, found)
-        found.group_by(&:id).each { |id, same| @faults.add(pointer, "id #{id.inspect} is used #{same.size} times") if same.size > 1 }
-      end
     end
   end
 end

@@ -143,12 +143,6 @@ module Kippen
         right ? list.freeze : @faults.add("#{pointer}/codes", "must be an array of at most #{Limits::CODES} sources") || []
       end
 
-      def unique(pointer, found)
-        found.group_by(&:id).each do |id, same|
-          @faults.add(pointer, "id #{id.inspect} is used #{same.size} times") if same.size > 1
-        end
-      end
-
       def same_spot(places)
         places.group_by { |place| [place.app, place.part] }.each_value do |same|
           next if same.size == 1 || same.first.app.nil?

@@ -38,6 +38,13 @@ module Kippen
         @faults.add("#{pointer}/#{key}", "must be text of #{needed ? 1 : 0} to #{Limits::NAME_CHARACTERS} characters")
       end
 
+      # Tells ids that are used more than once among what was read.
+      def unique(pointer, found)
+        found.group_by(&:id).each do |id, same|
+          @faults.add(pointer, "id #{id.inspect} is used #{same.size} times") if same.size > 1
+        end
+      end
+
       # The objects of a list with their pointers: [[object, "/list/0"]…]
       def objects(holder, list, most, faults, pointer = "")
         items = holder.fetch(list, [])

@@ -56,10 +56,6 @@ module Kippen
 
         @faults.add("#{pointer}/action", "must be an object with a kind")
       end
-
-      def unique(pointer, found)
-        found.group_by(&:id).each { |id, same| @faults.add(pointer, "id #{id.inspect} is used #{same.size} times") if same.size > 1 }
-      end
     end
   end
 end
