@@ -7,6 +7,8 @@ module Kippen
     # A page elsewhere must not reach Kippen by a name of its own that leads to this machine.
     HOSTS = %w[localhost 127.0.0.1 [::1]].freeze
 
+    # What fits into one packet anyway isn't packed.
+    PACKED_FROM = 1_200
     PACKED = %w[application/json application/problem+json text/html text/css text/javascript application/javascript].freeze
 
     # The whole application for Rack: limits, sign-in, contract, API, pages.
@@ -21,7 +23,7 @@ module Kippen
       api = api(database, secret, check_responses)
       Rack::Builder.new do
         # What is long and is text; live notices and files that are packed already go as they are.
-        use Rack::Deflater, include: PACKED
+        use Rack::Deflater, include: PACKED, if: ->(_, _, headers, _) { headers["content-length"].to_i > PACKED_FROM }
         use Rack::Protection::HostAuthorization, permitted_hosts: [*HOSTS, *listen&.then { |address| address[/\A.+(?=:\d+\z)/] }], logging: false
         use Rack::Protection::HttpOrigin, logging: false
         use Rack::Attack
@@ -38,6 +40,7 @@ module Kippen
         use Rack::Session::Cookie, **SessionCookie.options(secret)
         use SessionCookie
         use Csrf, allow_if: Csrf::WITHOUT_SESSION
+        use OneConnection, database
         use SignIn.for(database, secret)
         use Guard, definition, database
         use LiveBranch, Live.new(database)

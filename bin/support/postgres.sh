@@ -32,13 +32,16 @@ pg_create() {
   mv "$PG_HOME/data.new" "$PG_HOME/data"
 }
 
-# pg_start [further server options]. After a hard stop the old process may linger a moment.
+# pg_start [further server options]. After a hard stop the old process may linger a moment; where
+# somebody else has taken the port since it was free, PG_PORT becomes the next.
 pg_start() {
-  local options="-c listen_addresses=127.0.0.1 -p $PG_PORT -c unix_socket_directories=$PG_HOME/socket $*" try
+  local try
   as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" status >/dev/null && pg_stop
   for try in 1 2 3; do
-    as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -l "$PG_HOME/server.log" -w -t 30 -o "$options" start && return 0
+    as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -l "$PG_HOME/server.log" -w -t 30 \
+      -o "-c listen_addresses=127.0.0.1 -p $PG_PORT -c unix_socket_directories=$PG_HOME/socket $*" start && return 0
     sleep "$try"
+    PG_PORT=$(free_port "$PG_PORT")
   done
   tail -n 3 "$PG_HOME/server.log" 2>/dev/null
   return 1

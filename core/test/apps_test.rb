@@ -31,6 +31,29 @@ module Kippen
       assert_equal(["/change/action/app"], faults { assign(client, LETTERBOX.merge("app" => "Letter box")) }.map(&:first))
     end
 
+    # As it is typed: what the client has is found however it is written, another is written down.
+    def test_an_app_is_named_as_people_call_it
+      open = ->(fitting, name) { assign(fitting, { "kind" => "open", "app" => { "name" => name } }) }
+      action = ->(fitting) { fitting.list("assignments").last["action"] }
+      assert_equal [{ "kind" => "open", "app" => "rookery" }, client.apps], [action.(open.(client, " rooKERY ")), open.(client, "rookery").apps]
+      named = open.(client, "Wenna’s E\u0301cho")
+      assert_equal [{ "kind" => "open", "app" => "wennas-echo" }, "Open Wenna’s E\u0301cho"], [action.(named), catalogue(named).name(action.(named))]
+      assert_equal "wennas-echo", action.(open.(named, "wenna’s \u00e9cho"))["app"], "the same, written otherwise"
+      foreign = open.(open.(client, "Почта"), "書店")
+      assert_equal [%w[rookery app app-2], "書店"], [foreign.apps.map(&:id), foreign.apps.last.name]
+      both = %w[tap long_press].map { |gesture| { "kind" => "assign", "button" => BACK, "gesture" => gesture, "action" => { "kind" => "open", "app" => { "name" => "Tin whistle" } } } }
+      assert_equal %w[rookery tin-whistle], made(client, "several", changes: both).apps.map(&:id)
+      [{ "name" => " " }, { "name" => 7 }, 7].each { |odd| assert_equal(["/change/action/app"], faults { assign(client, { "kind" => "open", "app" => odd }) }.map(&:first)) }
+    end
+
+    def test_where_an_app_is_no_longer_is_told_of_what_uses_it
+      used = assign(client, { "kind" => "app", "app" => "rookery", "command" => "next-page" })
+      told = ->(fitting, hosts) { result(fitting, "app", app: { "id" => "rookery", "name" => "Rookery", "hosts" => hosts, "commands" => ROOKERY["commands"] }).notes }
+      assert_equal ["Rookery is not on Computer any more: what is assigned with it there does nothing (Back side button)."], told.(used, %w[phone])
+      assert_empty told.(used, %w[computer phone])
+      assert_empty told.(client, %w[phone])
+    end
+
     def test_commands_are_actions_with_their_combination_and_host
       next_page = { "kind" => "app", "app" => "rookery", "command" => "next-page" }
       assert_equal ["Next page", "Rookery: Next page."], [catalogue(client).name(next_page), catalogue(client).effect(next_page)]
@@ -52,7 +75,7 @@ module Kippen
 
     def test_one_is_added_changed_and_removed
       added = made(client, "app", app: { "name" => "Letter Bo\u0301x", "hosts" => %w[phone], "commands" => [{ "name" => "Post it" }, { "name" => "Post it" }] })
-      assert_equal ["letter-bo-x", %w[post-it post-it-2]], [added.apps.last.id, added.apps.last.commands.map(&:id)]
+      assert_equal ["letter-box", %w[post-it post-it-2]], [added.apps.last.id, added.apps.last.commands.map(&:id)]
       renamed = made(client, "app", app: { "id" => "rookery", "name" => "Rookery Two", "commands" => [{ "id" => "next-page", "name" => "Page on" }] })
       assert_equal [ROOKERY.merge("name" => "Rookery Two", "commands" => [ROOKERY["commands"].first.merge("name" => "Page on")])], renamed.list("apps")
       assert_equal ["App changed: Rookery Two."], Fitting::Differences.new(client, renamed, CATALOGUE).words

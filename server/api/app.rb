@@ -96,9 +96,8 @@ module Kippen
         problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved", newest: Render.revision(e.newest), mine: e.mine, theirs: e.theirs)
       end
       error(Invalid) { |e| problem(422, "#{e.faults.size} thing#{"s" if e.faults.size > 1} to put right; nothing was changed", faults: e.faults) }
-      error(Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError) do
-        problem(503, "Nothing was changed; try again in a moment")
-      end
+      # Told by OneConnection, which drops the connection.
+      error(*OneConnection::LOST) { |e| raise e }
       error(Sinatra::NotFound) { problem(404, "There is nothing at #{request.path_info.slice(0, 120)}") }
       error do |e|
         warn "#{e.class}: #{e.message}\n  #{e.backtrace&.first(8)&.join("\n  ")}"

@@ -34,14 +34,13 @@ module Kippen
       # confirmed in time is taken back before.
       def self.take(app, stream)
         app.confirmations.settle(stream[:client_id])
-        fitting = app.revisions.head(stream[:client_id]).fitting
-        keep(app, stream, read(app.sent["messages"], fitting, raw: stream[:raw]))
+        keep(app, stream) { |fitting| read(app.sent["messages"], fitting, raw: stream[:raw]) }
       end
 
-      # Keeps Press::Bench::Messages, whoever sent them. A press may confirm a change: where what it
-      # came to does the main job. ahead – see Store::Benches#take
-      def self.keep(app, stream, messages, **ahead)
-        seen = app.benches.take(stream, messages, **ahead)
+      # Keeps the Press::Bench::Messages that the block reads by a Fitting, whoever sent them. A press may
+      # confirm a change: where what it came to does the main job. ahead – see Store::Benches#take
+      def self.keep(app, stream, **ahead, &)
+        seen = app.benches.take(stream, **ahead, &)
         job = Reach::MainJob.new(KNOWLEDGE)
         app.confirmations.confirm(stream[:client_id], seen.decided.select { |outcome| job.done?(seen.fitting, outcome) }.map(&:button))
         RenderBench.view(stream, seen)

@@ -13,12 +13,13 @@ module Kippen
         end
 
         app.post("/api/clients/:client/hands/presses") do
-          messages = StandinRoutes.messages(revisions.head(params["client"]).fitting, sent)
-          listener = listeners.standing_in(params["client"], LISTENER)
-          stream = streams.find(streams.add(listener))
-          clients.seen(params["client"])
-          status 201
-          json(BenchRoutes.keep(self, stream, messages, ahead: nil))
+          # All of it or, where a press can't be, nothing.
+          database.transaction do
+            stream = streams.find(streams.add(listeners.standing_in(params["client"], LISTENER)))
+            clients.seen(params["client"])
+            status 201
+            json(BenchRoutes.keep(self, stream, ahead: nil) { |fitting| StandinRoutes.messages(fitting, sent) })
+          end
         end
       end
 

@@ -130,8 +130,15 @@ module Kippen
           last = fresh.reject { |message| message.source.empty? }.to_h { |message| [message.source, [*message.place, message.kind]] }
           heard = readable(@row[:heard].to_hash).merge(last) { |_, known, new| [known, new].max }
           @row[:heard] = heard.sort_by { |_, place| place }.last(Benches::MOST_HEARD).to_h
-          @row[:received] = @new ? count : @row[:received] + fresh.size
-          @row[:heard_through] = through(@row[:heard_through]) if fresh.any? || @new
+          count_in(fresh.map(&:number).sort) if fresh.any? || @new
+        end
+
+        # Mostly nothing is missing and the next ones come: then they need not be looked for.
+        def count_in(numbers)
+          through = @row[:heard_through]
+          in_turn = !@new && @row[:received] == through && numbers == [*through + 1..through + numbers.size]
+          @row[:received] = @new ? count : @row[:received] + numbers.size
+          @row[:heard_through] = in_turn ? @row[:received] : through(through)
         end
 
         def readable(heard) = heard.select { |_, place| place.is_a?(Array) && place.map(&:class) == [Integer, Integer, String] }

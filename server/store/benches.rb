@@ -28,13 +28,16 @@ module Kippen
           @render = render
         end
 
-        # Keeps Press::Bench::Messages that are new, passes over those it has. ahead – how many seconds
-        # past the server's time a message may be; nil: any. Returns a Seen of what they changed.
-        def take(stream, messages, ahead: Streams::AHEAD_S)
-          held(stream) do |streams|
-            fresh = streams.keep(stream, messages, ahead)
+        # Yields the Fitting in force and takes Press::Bench::Messages read by it; keeps those that are new,
+        # passes over those it has. ahead – how many seconds past the server's time a message may be;
+        # nil: any. Returns a Seen of what they changed.
+        def take(stream, ahead: Streams::AHEAD_S)
+          held(stream) do |clock|
+            head = head(stream)
+            messages = yield head.fitting
+            fresh = Streams.new(@database).keep(clock, messages, ahead)
             News.tell(@database, stream[:client_id], "heard", stream: stream[:id]) if fresh.any?
-            seen = work(stream, fresh)
+            seen = work(stream, head, fresh)
             # What is sent again had no answer: then all is told.
             fresh.size == messages.size ? seen : whole(stream, seen)
           end
@@ -42,7 +45,7 @@ module Kippen
 
         # A Seen of the last tiles, decided by the fitting as it is now.
         def look(stream)
-          held(stream) { whole(stream, work(stream, [])) }
+          held(stream) { whole(stream, work(stream, head(stream), [])) }
         end
 
         private
@@ -56,16 +59,16 @@ module Kippen
           seen
         end
 
-        # One at a time for a stream, so that no answer misses what another brought.
+        # One at a time for a stream, so that no answer misses what another brought. Yields its clock.
         def held(stream)
           @database.transaction(savepoint: true) do
-            @database[:streams].where(id: stream[:id]).for_update.first || raise(Missing, "no stream #{stream[:id]}")
-            yield Streams.new(@database)
+            yield Streams.new(@database).lock(stream[:id]) || raise(Missing, "no stream #{stream[:id]}")
           end
         end
 
-        def work(stream, fresh)
-          head = Revisions.new(@database).head(stream[:client_id])
+        def head(stream) = Revisions.new(@database).head(stream[:client_id])
+
+        def work(stream, head, fresh)
           bindings = stream[:raw] ? Listeners.new(@database).bindings(stream[:listener_id]) : {}
           desk = BenchDesk.new(@database, stream, head, bindings, @render.call(head.fitting))
           desk.work(fresh)

@@ -44,10 +44,12 @@ module Kippen
         # The Head of a client. Raises Missing for an unknown one.
         def head(client)
           unreadable = []
-          of(client).reverse(:number).select(*ABOUT).each do |row|
-            return Head.new(fitting: at(client, row[:number]), row:, newest: unreadable.first || row[:number], unreadable:)
-          rescue Invalid
-            unreadable << row[:number]
+          while (row = newest(client, below: unreadable.last))
+            begin
+              return Head.new(fitting: at(client, row[:number]), row:, newest: unreadable.first || row[:number], unreadable:)
+            rescue Invalid
+              unreadable << row[:number]
+            end
           end
           raise(Missing, "no client #{client}") if unreadable.empty?
 
@@ -98,6 +100,11 @@ module Kippen
         def standing(client, fitting) = Standing.open(fitting, KNOWLEDGE, Streams.new(@database).contacts(client, fitting))
 
         private
+
+        def newest(client, below:)
+          rows = of(client).reverse(:number).select(*ABOUT)
+          (below ? rows.where { number < below } : rows).first
+        end
 
         def of(client) = @database[:revisions].where(client_id: Store.uuid(client, "client"))
       end

@@ -10,6 +10,7 @@ module Kippen
         # Of this many latest streams, and messages of them, it is asked what was pressed.
         LOOKED_AT = 30
         MOST_LOOKED_AT = 5_000
+        PASSED = Sequel.extract(:epoch, Sequel.function(:clock_timestamp) - Sequel[:first_at])
         # host – of a joined listener, the one for whose buttons it speaks
         SHOWN = [Sequel[:streams][:id], Sequel[:listeners][:client_id], :listener_id, :raw, Sequel[:listeners][:name], Sequel[:joins][:host]].freeze
 
@@ -39,17 +40,20 @@ module Kippen
           Contacts.new(of_buttons(rows.reverse.limit(MOST_LOOKED_AT).all.reverse, fitting)).by_device
         end
 
+        # Holds a stream for the transaction. Returns what its time is known by, { id:, first_us:, passed: }:
+        # passed – seconds since the first message came; or nil where there is no such stream.
+        def lock(id) = @database[:streams].where(id:).for_update.select(:id, :first_us, PASSED.as(:passed)).first
+
         # Keeps messages that are new, passes over those it has; returns the new ones by their place.
-        # ahead – seconds, see AHEAD_S; nil: any. The stream is held by whoever asks.
-        def keep(stream, messages, ahead)
+        # clock – of #lock; ahead – seconds, see AHEAD_S; nil: any
+        def keep(clock, messages, ahead)
           return [] if messages.empty?
 
-          known = @database[:messages].where(stream_id: stream[:id], number: messages.map(&:number)).select_map(:number)
-          most = latest_us(stream[:id], messages, ahead)
-          fresh = messages.uniq(&:number).reject { |message| known.include?(message.number) }
-          fresh = fresh.map { |message| most && message.time_us > most ? message.dup.tap { |one| one.time_us = most } : message }
-          @database[:messages].multi_insert(fresh.map { |message| message.to_h.merge(stream_id: stream[:id]) })
-          fresh.sort_by(&:place)
+          most = latest_us(clock, messages, ahead)
+          sent = messages.uniq(&:number).map { |message| most && message.time_us > most ? message.dup.tap { |one| one.time_us = most } : message }
+          rows = sent.map { |message| message.to_h.merge(stream_id: clock[:id]) }
+          kept = @database[:messages].insert_conflict.returning(:number).multi_insert(rows)
+          sent.select { |message| kept.include?(message.number) }.sort_by(&:place)
         end
 
         # What turns a listener's sources into the buttons they stand for.
@@ -69,13 +73,14 @@ module Kippen
         end
 
         # On the listener's clock, where the first message came at its time: how late it can be now.
-        def latest_us(id, messages, ahead)
-          @database[:streams].where(id:, first_us: nil).update(first_us: messages.map(&:time_us).min, first_at: Sequel.function(:clock_timestamp))
-          return unless ahead
+        def latest_us(clock, messages, ahead)
+          first = clock[:first_us] || begin_clock(clock[:id], messages.map(&:time_us).min)
+          first + (((clock[:passed] || 0) + ahead) * 1_000_000).ceil if ahead
+        end
 
-          passed = Sequel.extract(:epoch, Sequel.function(:clock_timestamp) - Sequel[:first_at])
-          first, seconds = @database[:streams].where(id:).get([:first_us, passed.as(:passed)])
-          first + ((seconds + ahead) * 1_000_000).ceil
+        def begin_clock(id, first_us)
+          @database[:streams].where(id:).update(first_us:, first_at: Sequel.function(:clock_timestamp))
+          first_us
         end
 
         def all = @database[:streams].join(:listeners, id: :listener_id).left_join(:joins, id: :join_id)

@@ -124,7 +124,7 @@ module Kippen
       threads = halves.map do |half|
         Thread.new(other) do |database|
           benches = Server::Store::Benches.new(database) { |fitting| Server::RenderBench.new(fitting) }
-          half.each_slice(2) { |some| benches.take(stream, some, ahead: nil) }
+          half.each_slice(2) { |some| benches.take(stream, ahead: nil) { some } }
         end
       end
       threads.each(&:join)

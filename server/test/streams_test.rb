@@ -34,7 +34,7 @@ module Kippen
     # The messages of one short press, the index-th.
     def press(index) = [["down", 0], ["up", 100_000]].each_with_index.map { |(kind, us), edge| heard((index * 2) + edge + 1, (index * STRIKES_US) + us, kind) }
 
-    def take(*messages) = benches.take(stream, messages, ahead: nil)
+    def take(*messages) = benches.take(stream, ahead: nil) { messages }
     def words(tiles) = tiles.map { |tile| [tile["began_us"], tile["results"].map { |result| result["action_name"] }] }
     def gestures(tiles) = tiles.map { |tile| tile["results"].map { |result| result["gesture"] } }
 
@@ -110,8 +110,8 @@ module Kippen
     end
 
     def test_one_told_far_ahead_makes_no_work
-      benches.take(stream, press(0))
-      seen = benches.take(stream, [heard(3, 2**52, "told")])
+      benches.take(stream) { press(0) }
+      seen = benches.take(stream) { [heard(3, 2**52, "told")] }
       assert_operator seen.bench.now_us, :<, 12_000_000
       assert_operator DATABASE[:messages].where(stream_id: stream[:id]).max(:time_us), :<, 12_000_000
     end

@@ -25,9 +25,9 @@ module Kippen
       open_step("assign")
       put_on_forward("long-press", "post it", "Post it")
       saved(3)
-      put_on_forward("double-tap", "open an app", "Open an app") { fill_in "Which app", with: "Tin whistle" }
+      put_on_forward("double-tap", "open an app", "Open an app") { fill_in "Which app", with: "Wenna’s écho" }
       saved(4)
-      lane_of("Forward side button") { assert_text "Open Tin whistle" }
+      lane_of("Forward side button") { assert_text "Open Wenna’s écho" }
     end
 
     def put_on_forward(gesture, words, action)

@@ -39,7 +39,7 @@ module Kippen
       demo("ottoline")
       open_step("assign")
       4.times { press(:f6) }
-      assert_equal "Bench", focused_name
+      assert_focused "Bench"
       go("Bind Mouse, Right button")
       assert_text "Press what shall stand for"
       press_key("F8", 0.05)

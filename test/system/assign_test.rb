@@ -42,7 +42,7 @@ module Kippen
         assert_button "long-press: Louder, at 500 ms. Change"
         assert_button "tap: Left, now · built-in. Change"
       end
-      assert_match(/long-press: Louder/, focused_name, "the focus is back where it was")
+      assert_focused(/long-press: Louder/, "the focus is back where it was")
     end
 
     def test_a_tap_at_once_and_its_price
@@ -114,7 +114,7 @@ module Kippen
       assert_text "Carrying “Answer the call” from Edge key, long-press"
       assert_accessible
       press(:arrow_down)
-      assert_match(/Add a long-press/, focused_name)
+      assert_focused(/Add a long-press/)
       press([:control, "v"])
       saved(4)
       within("[data-button='pocket-phone/volume-up']") { assert_button "long-press: Answer the call, at 500 ms. Change" }

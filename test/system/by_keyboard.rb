@@ -23,6 +23,13 @@ module Kippen
       JS
     end
 
+    # The focus comes to what has this name; it may follow what is seen by a moment.
+    def assert_focused(name, message = nil)
+      patience = Time.now + Capybara.default_max_wait_time
+      sleep 0.05 until name === focused_name || Time.now > patience # rubocop:disable Style/CaseEquality -- a name or a pattern
+      assert_operator name, :===, focused_name, message
+    end
+
     def assert_focus_shows
       style = page.evaluate_script("(() => { const s = getComputedStyle(document.activeElement); return s.outlineStyle + ' ' + s.outlineWidth })()")
       assert_equal "solid 3px", style, "the focus on #{focused_name.inspect} can't be seen"

@@ -12,7 +12,7 @@ module Kippen
       open_desk
       assign_by_keys("Add a double-tap", "packet mark")
       assert_text "Revision 2, saved"
-      assert_equal "double-tap: Mark the packet, now. Change", focused_name
+      assert_focused "double-tap: Mark the packet, now. Change"
       assign_by_keys("Add a long-press", "answer", back: true)
       assert_text "Revision 3, saved"
 
@@ -41,7 +41,7 @@ module Kippen
       tab_to(add, back:)
       press(:enter)
       assert_selector "aside"
-      assert_equal "Find an action", focused_name
+      assert_focused "Find an action"
       press(words)
       press(:tab)
       press(:space)
@@ -74,7 +74,7 @@ module Kippen
       assert_selector "aside"
       press(:escape)
       assert_no_selector "aside"
-      assert_equal "Add a long-press; tap acts when let go", focused_name
+      assert_focused "Add a long-press; tap acts when let go"
       assert_text "Revision 1, saved"
     end
 

@@ -132,7 +132,7 @@ module Kippen
       tab_to "Write it down"
       press(:enter)
       assert_text "answer phone"
-      assert_equal "What do they want to do?", focused_name, "the line is free again"
+      assert_focused "What do they want to do?", "the line is free again"
       assert_text "no button does it yet"
       assert_text "meant: Answer the call"
       press("louder", :enter)
@@ -142,7 +142,7 @@ module Kippen
       go "Change the want answer phone"
       assert_selector "aside h2", text: "A want"
       press(:escape)
-      assert_equal "Change the want answer phone", focused_name
+      assert_focused "Change the want answer phone"
     end
   end
 end

@@ -4,6 +4,7 @@ module Kippen
   module Changes
     # Puts an action on a gesture of a button. What else is known of the assignment that stood
     # there stays with it; that it was switched off does not, for what is chosen anew is meant to happen.
+    # action – its app may be named as people call it, see NamedApp
     # repeat – { "after_ms", "every_ms" } or nil
     # at_once – does the tap of this spot wait for a count (false) or not (true); nil: as it was
     # keep – an untouched button keeps its tap beside another gesture
@@ -11,7 +12,7 @@ module Kippen
       def make(draft)
         draft.own_button(button)
         spot = draft.speak_of(Spot.new(button, place, mode))
-        item = (draft.rows.find(spot, gesture) || {}).except("off", "repeat").merge({ "gesture" => gesture, "action" => action, "repeat" => repeat }.compact)
+        item = (draft.rows.find(spot, gesture) || {}).except("off", "repeat").merge({ "gesture" => gesture, "action" => NamedApp.settle(draft, action), "repeat" => repeat }.compact)
         Placing.put(draft, spot, item, keep:, at_once:)
       end
     end

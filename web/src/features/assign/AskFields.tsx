@@ -1,7 +1,7 @@
 import { Input, InputNumber, Select } from 'antd'
 import type { Ask, CatalogueAction } from '../../shared/api'
 import { Field } from '../../shared/ui'
-import { AppField } from './AppField'
+import { AppField, type Named } from './AppField'
 import { KeysField } from './KeysField'
 import styles from './assign.module.css'
 
@@ -51,7 +51,7 @@ function control(ask: Ask, value: unknown, onChange: (value: unknown) => void) {
         />
       )
     case 'app':
-      return <AppField value={value as string | undefined} apps={ask.choices ?? []} onChange={onChange} />
+      return <AppField value={value as Named | undefined} apps={ask.choices ?? []} onChange={onChange} />
     case 'choice':
       return (
         <Select
