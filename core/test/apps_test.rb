@@ -31,28 +31,41 @@ module Kippen
       assert_equal(["/change/action/app"], faults { assign(client, LETTERBOX.merge("app" => "Letter box")) }.map(&:first))
     end
 
+    def named_app(name) = { "kind" => "open", "app" => { "name" => name } }
+    def opening(fitting, name) = assign(fitting, named_app(name))
+    def last_action(fitting) = fitting.list("assignments").last["action"]
+
     # As it is typed: what the client has is found however it is written, another is written down.
     def test_an_app_is_named_as_people_call_it
-      open = ->(fitting, name) { assign(fitting, { "kind" => "open", "app" => { "name" => name } }) }
-      action = ->(fitting) { fitting.list("assignments").last["action"] }
-      assert_equal [{ "kind" => "open", "app" => "rookery" }, client.apps], [action.(open.(client, " rooKERY ")), open.(client, "rookery").apps]
-      named = open.(client, "Wenna’s E\u0301cho")
-      assert_equal [{ "kind" => "open", "app" => "wennas-echo" }, "Open Wenna’s E\u0301cho"], [action.(named), catalogue(named).name(action.(named))]
-      assert_equal "wennas-echo", action.(open.(named, "wenna’s \u00e9cho"))["app"], "the same, written otherwise"
-      foreign = open.(open.(client, "Почта"), "書店")
+      assert_equal({ "kind" => "open", "app" => "rookery" }, last_action(opening(client, " rooKERY ")))
+      assert_equal client.apps, opening(client, "rookery").apps
+      named = opening(client, "Wenna’s E\u0301cho")
+      assert_equal [{ "kind" => "open", "app" => "wennas-echo" }, "Open Wenna’s E\u0301cho"], [last_action(named), catalogue(named).name(last_action(named))]
+      assert_equal "wennas-echo", last_action(opening(named, "wenna’s \u00e9cho"))["app"], "the same, written otherwise"
+      foreign = opening(opening(client, "Почта"), "書店")
       assert_equal [%w[rookery app app-2], "書店"], [foreign.apps.map(&:id), foreign.apps.last.name]
-      both = %w[tap long_press].map { |gesture| { "kind" => "assign", "button" => BACK, "gesture" => gesture, "action" => { "kind" => "open", "app" => { "name" => "Tin whistle" } } } }
+    end
+
+    def test_an_app_named_twice_in_one_change_is_one
+      both = %w[tap long_press].map { |gesture| { "kind" => "assign", "button" => BACK, "gesture" => gesture, "action" => named_app("Tin whistle") } }
       assert_equal %w[rookery tin-whistle], made(client, "several", changes: both).apps.map(&:id)
-      [{ "name" => " " }, { "name" => 7 }, 7].each { |odd| assert_equal(["/change/action/app"], faults { assign(client, { "kind" => "open", "app" => odd }) }.map(&:first)) }
+    end
+
+    def test_what_is_no_name_of_an_app_is_refused
+      [{ "name" => " " }, { "name" => 7 }, {}, 7].each do |odd|
+        assert_equal(["/change/action/app"], faults { assign(client, { "kind" => "open", "app" => odd }) }.map(&:first))
+      end
     end
 
     def test_where_an_app_is_no_longer_is_told_of_what_uses_it
       used = assign(client, { "kind" => "app", "app" => "rookery", "command" => "next-page" })
-      told = ->(fitting, hosts) { result(fitting, "app", app: { "id" => "rookery", "name" => "Rookery", "hosts" => hosts, "commands" => ROOKERY["commands"] }).notes }
-      assert_equal ["Rookery is not on Computer any more: what is assigned with it there does nothing (Back side button)."], told.(used, %w[phone])
-      assert_empty told.(used, %w[computer phone])
-      assert_empty told.(client, %w[phone])
+      gone = "Rookery is not on Computer any more: what is assigned with it there does nothing (Back side button)."
+      assert_equal [gone], narrowed(used, %w[phone])
+      assert_empty narrowed(used, %w[computer phone])
+      assert_empty narrowed(client, %w[phone])
     end
+
+    def narrowed(fitting, hosts) = result(fitting, "app", app: ROOKERY.slice("id", "name", "commands").merge("hosts" => hosts)).notes
 
     def test_commands_are_actions_with_their_combination_and_host
       next_page = { "kind" => "app", "app" => "rookery", "command" => "next-page" }

@@ -136,7 +136,7 @@ module Kippen
         # Mostly nothing is missing and the next ones come: then they need not be looked for.
         def count_in(numbers)
           through = @row[:heard_through]
-          in_turn = !@new && @row[:received] == through && numbers == [*through + 1..through + numbers.size]
+          in_turn = !@new && @row[:received] == through && numbers == [*(through + 1)..(through + numbers.size)]
           @row[:received] = @new ? count : @row[:received] + numbers.size
           @row[:heard_through] = in_turn ? @row[:received] : through(through)
         end

@@ -35,8 +35,9 @@ module Kippen
       assert_equal "solid 3px", style, "the focus on #{focused_name.inspect} can't be seen"
     end
 
-    # Goes to a button or link and works it.
+    # Goes to a button or link and works it, once it can be worked.
     def go(name, back: false)
+      page.has_selector?(:link_or_button, name, wait: 3)
       tab_to(name, back:)
       press(:enter)
     end

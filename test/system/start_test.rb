@@ -25,7 +25,15 @@ module Kippen
       FileUtils.rm_rf(@data)
     end
 
-    def free_port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+    # Not one of those that are given to connections as they are made, and so may be taken at any time.
+    PORTS = 20_000..29_999
+
+    def free_port
+      port = rand(PORTS)
+      TCPServer.open("127.0.0.1", port) { port }
+    rescue Errno::EADDRINUSE
+      retry
+    end
 
     # Without what bin/test has set for its own database and gems.
     def environment

@@ -19,12 +19,15 @@ module Kippen
       # Sentences on hosts where it was, and where it still is assigned.
       def gone_from(fitting, id)
         was = fitting.apps.find { |one| one.id == id }&.hosts || []
-        used = fitting.list("assignments").select { |item| item["action"].is_a?(Hash) && item["action"]["app"] == id }.filter_map { |item| fitting.button(item["button"]) }
-        used.uniq.group_by { |button| fitting.host(button.host) }.filter_map do |host, buttons|
-          next if host.nil? || !was.include?(host.system) || app["hosts"].include?(host.system)
-
+        gone = using(fitting, id).group_by { |button| fitting.host(button.host) }.select { |host, _| host && (was - app["hosts"]).include?(host.system) }
+        gone.map do |host, buttons|
           Words.say(:app_gone_from, app: app["name"], host: host.name || host.id, where: buttons.map { |button| button.name || button.id }.join(", "))
         end
+      end
+
+      # Buttons on which something of an app is assigned.
+      def using(fitting, id)
+        fitting.assignments.select { |one| one.action && one.action["app"] == id }.map { |one| fitting.button(one.button) }.uniq
       end
 
       def commands(old)

@@ -12,7 +12,8 @@ module Kippen
       def make(draft)
         draft.own_button(button)
         spot = draft.speak_of(Spot.new(button, place, mode))
-        item = (draft.rows.find(spot, gesture) || {}).except("off", "repeat").merge({ "gesture" => gesture, "action" => NamedApp.settle(draft, action), "repeat" => repeat }.compact)
+        said = { "gesture" => gesture, "action" => NamedApp.settle(draft, action), "repeat" => repeat }.compact
+        item = (draft.rows.find(spot, gesture) || {}).except("off", "repeat").merge(said)
         Placing.put(draft, spot, item, keep:, at_once:)
       end
     end
