@@ -5,27 +5,40 @@ require "open3"
 require "tmpdir"
 
 module Kippen
-  # One token of one file is made another, in a copy of the tree; a run of the tests that cover it must fail.
+  # One token of one file is made another, in a copy of the tree; a run of the tests must fail.
   class MutantSiege
-    SWAPS = { "==" => "!=", "!=" => "==", "<" => "<=", "<=" => "<", ">" => ">=", ">=" => ">", "&&" => "||", "||" => "&&", "true" => "false",
-              "false" => "true", "unless" => "if", "+" => "-", "any?" => "none?", "none?" => "any?", "all?" => "any?", "first" => "last",
-              "select" => "reject", "reject" => "select", "nil" => "0", "min" => "max", "max" => "min" }.freeze
-    WORDS = /(?<![\w.:"])(?:any\?|none\?|all\?|true|false|unless|nil)(?![\w?])/
-    CALLS = /(?<=\.)(?:any\?|none\?|all\?|first|select|reject|min|max)(?![\w?])/
-    SIGNS = / (?:==|!=|<=|>=|<|>|&&|\|\||\+) /
-    TOKEN = Regexp.union(WORDS, CALLS, SIGNS)
-    FILES = "{core/lib,server/{api,auth,jobs,store}}/**/*.rb"
+    # What is broken: files – a glob; token – what is made another; areas – of bin/test, in the order asked
+    # comment – what begins one
+    Target = Struct.new(:files, :token, :areas, :comment, keyword_init: true)
 
-    def initialize(root)
+    SWAPS = { "==" => "!=", "!=" => "==", "===" => "!==", "!==" => "===", "<" => "<=", "<=" => "<", ">" => ">=", ">=" => ">", "&&" => "||",
+              "||" => "&&", "??" => "&&", "true" => "false", "false" => "true", "unless" => "if", "+" => "-", "any?" => "none?",
+              "none?" => "any?", "all?" => "any?", "first" => "last", "select" => "reject", "reject" => "select", "nil" => "0", "min" => "max",
+              "max" => "min", "some" => "every", "every" => "some", "undefined" => "0", "null" => "0" }.freeze
+    SIGNS = / (?:===|!==|==|!=|<=|>=|<|>|&&|\|\||\?\?|\+) /
+    RUBY = Regexp.union(/(?<![\w.:"])(?:any\?|none\?|all\?|true|false|unless|nil)(?![\w?])/,
+                        /(?<=\.)(?:any\?|none\?|all\?|first|select|reject|min|max)(?![\w?])/, SIGNS)
+    TYPESCRIPT = Regexp.union(/(?<![\w.:'"|] )(?<![\w.'"|])(?:true|false|undefined|null)(?=[\s;,)])/, /(?<=\.)(?:some|every|min|max)(?=\()/, SIGNS)
+    TARGETS = {
+      "core" => Target.new(files: "core/lib/**/*.rb", token: RUBY, areas: %w[core server system], comment: "#"),
+      "server" => Target.new(files: "server/{api,auth,jobs,store}/**/*.rb", token: RUBY, areas: %w[server system], comment: "#"),
+      "web" => Target.new(files: "web/src/**/*.{ts,tsx}", token: TYPESCRIPT, areas: %w[web system], comment: "//")
+    }.freeze
+
+    # targets – names of TARGETS
+    def initialize(root, targets)
       @root = root
+      @targets = TARGETS.fetch_values(*targets)
     end
 
     # Says which break was noticed and which not; true if at most one in ten was not.
     def run(count, seed)
       Dir.mktmpdir do |copy|
-        FileUtils.cp_r(Open3.capture2("git", "ls-files", chdir: @root)[0].lines(chomp: true).map { |name| name.split("/").first }.uniq
-          .map { |name| File.join(@root, name) } - [File.join(@root, "web")], copy)
-        missed = places(copy).sample(count, random: Random.new(seed)).reject { |file, offset| noticed?(copy, file, offset) }
+        Open3.capture2("git", "ls-files", chdir: @root)[0].lines(chomp: true).each do |name|
+          FileUtils.mkdir_p(File.dirname(File.join(copy, name)))
+          FileUtils.cp(File.join(@root, name), File.join(copy, name))
+        end
+        missed = places(copy).sample(count, random: Random.new(seed)).reject { |target, file, offset| noticed?(copy, target, file, offset) }
         puts "mutants: #{count} from seed #{seed}, #{missed.size} not noticed"
         missed.size * 10 <= count
       end
@@ -33,28 +46,30 @@ module Kippen
 
     private
 
-    # [[file, offset]…] of all that could be broken; what is a comment or words is left alone.
+    # [[Target, file, offset]…] of all that could be broken; what is a comment, a test or words is left alone.
     def places(copy)
-      Dir[FILES, base: copy].sort.grep_v(/migrations/).flat_map do |file|
-        text = File.read(File.join(copy, file))
-        text.to_enum(:scan, TOKEN).map { Regexp.last_match.begin(0) }.reject { |offset| passive?(text, offset) }.map { |offset| [file, offset] }
+      @targets.flat_map do |target|
+        Dir[target.files, base: copy].sort.grep_v(/migrations|schema|test/).flat_map do |file|
+          text = File.read(File.join(copy, file))
+          text.to_enum(:scan, target.token).map { Regexp.last_match.begin(0) }.reject { |offset| passive?(text, offset, target.comment) }
+            .map { |offset| [target, file, offset] }
+        end
       end
     end
 
-    def passive?(text, offset)
+    def passive?(text, offset, comment)
       line = text[(text.rindex("\n", offset) || 0)..offset]
-      line.include?("#") || line.count('"').odd? || line.match?(/\A\s*(def|class|module) [^=(]*\z/)
+      line.include?(comment) || line.count('"').odd? || line.count("'").odd? || line.match?(%r{\A\s*(def|class|module|import|/?\*) ?[^=(]*\z})
     end
 
-    def noticed?(copy, file, offset)
+    def noticed?(copy, target, file, offset)
       path = File.join(copy, file)
       text = File.read(path)
-      token = text[offset..][TOKEN]
+      token = text.match(target.token, offset)[0]
       File.write(path, text[0, offset] + token.sub(token.strip) { |one| SWAPS.fetch(one) } + text[(offset + token.length)..])
-      areas = file.start_with?("core/") ? %w[core server] : %w[server]
-      noticed = areas.any? { |area| !Open3.capture2e(File.join(copy, "bin", "test"), area)[1].success? }
-      puts "#{noticed ? "noticed" : "MISSED "} #{file}:#{text[0, offset].count("\n") + 1} #{token.strip}"
-      noticed
+      by = target.areas.find { |area| !Open3.capture2e({ "FIRST" => "yes" }, File.join(copy, "bin", "test"), area)[1].success? }
+      puts "#{by ? "noticed by #{by}" : "MISSED"}: #{file}:#{text[0, offset].count("\n") + 1} #{token.strip}"
+      by
     ensure
       File.write(path, text)
     end

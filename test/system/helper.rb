@@ -49,6 +49,19 @@ module Kippen
       "long_press" => { "kind" => "app", "app" => "hearthcall", "command" => "answer" }
     }.freeze
 
+    # Where it is named, the first story that fails leaves it behind, and no other begins.
+    FIRST = ENV.fetch("KIPPEN_FIRST", nil)
+
+    def before_setup
+      super
+      raise Interrupt if FIRST && File.exist?(FIRST)
+    end
+
+    def after_teardown
+      super
+      FileUtils.touch(FIRST) unless FIRST.nil? || passed?
+    end
+
     def setup
       Server::Rates::COUNTERS.clear
       accounts = Server::Store::Accounts.new(DATABASE)
