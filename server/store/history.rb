@@ -63,13 +63,12 @@ module Kippen
         # Which revision's state a revision is: its own, but for undo and redo.
         def position(row) = row[:state_of] || row[:number]
 
-        # Since the last change of its own kind: the latest undo that led to where we are now.
+        # Of the latest undo that led to where we are now. After a change of any other kind there is none,
+        # and no way leads back to an undo from before it.
         def redo_target(head)
           return unless head[:state_of]
 
-          last_change = all.exclude(how: %w[undo redo]).where { number < head[:number] }.max(:number)
-          undone = all.where(how: "undo", state_of: head[:state_of]).where { number > last_change }
-          undone.reverse(:number).get(:took_back)
+          all.where(how: "undo", state_of: head[:state_of]).reverse(:number).get(:took_back)
         end
 
         def state(number, note:, **about) = Save::Made.new(fitting: become(number), note:, about: { state_of: number, **about })

@@ -22,6 +22,22 @@ module Kippen
       assert_equal ["Single switch comes without its place (#{BOX}, 1): that is gone or taken."], came.left_out
     end
 
+    def test_what_it_sat_on_is_at_another_host_meanwhile
+      start = add(add(bare("hosts" => [*HOSTS, { "id" => "spare", "system" => "computer" }]), "switch-box", host: "desk"),
+                  "switch", host: "desk", on: { "device" => BOX, "place" => "1" })
+      moved = made(out(start, "single-switch"), "device", device: BOX, set: { "host" => "spare" })
+      came = back(moved, "single-switch")
+      assert_equal [nil, "desk"], came.fitting.device("single-switch").then { |device| [device.seat, device.host] }
+      assert_equal ["Single switch comes without its place (#{BOX}, 1): that is gone or taken."], came.left_out
+    end
+
+    # In whatever order they stand.
+    def test_what_was_taken_out_together_sits_together_again
+      turned = amended(box, "devices" => box.list("devices").reverse)
+      came = back(out(turned, BOX), BOX)
+      assert_equal [BOX, []], [came.fitting.device("single-switch").seat&.device, came.left_out]
+    end
+
     # It leads again, or follows again, where nothing of its own was put on the follower meanwhile.
     def test_a_link_comes_back_where_nothing_stands_against_it
       grips = add(add(bare, "grip", variant: "left", host: "desk"), "grip", variant: "right", host: "desk")

@@ -165,6 +165,20 @@ describe('gamepad', () => {
     ])
   })
 
+  it('takes the time of the pad itself where that is told and fresh', () => {
+    const heard = listenToPad(['gamepad:0:button:0'])
+    const now = performance.now()
+    const press = (pressed: boolean, timestamp: number) => {
+      pad = { index: 0, timestamp, buttons: [{ pressed, value: Number(pressed) }], axes: [] }
+      frames.pop()?.(0)
+    }
+    press(true, now - 7)
+    press(false, now - 5000)
+    press(true, 0)
+    expect(heard[0]?.timeMs).toBe(now - 7)
+    for (const late of heard.slice(1)) expect(late.timeMs).toBeGreaterThanOrEqual(now)
+  })
+
   it('hears a stick as two levels an axis, and not its trembling at rest', () => {
     const heard = listenToPad(['gamepad:0:axis:0:-', 'gamepad:0:axis:0:+'])
     look([], [0.1])

@@ -128,6 +128,15 @@ describe('StreamSender', () => {
     expect([begun(), ends]).toEqual([2, []])
   })
 
+  it('takes the first answers of the new stream, though they count fewer than the old', async () => {
+    const { sender, views } = bench({ received: 7 }, refused(404), { received: 1 })
+    sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
+    await settle()
+    sender.hear('phone/edge', { edge: 'up', timeMs: 2 })
+    await settle(600)
+    expect(views.map((one) => one.received)).toEqual([7, 1])
+  })
+
   it('takes an answer of the stream that was left for nothing: no press of the new one is eaten', async () => {
     let answerLate: (view: BenchView) => void = () => undefined
     const { sender, sent, views } = bench(
