@@ -33,8 +33,9 @@ module Kippen
 
     # In whatever order they stand.
     def test_what_was_taken_out_together_sits_together_again
-      turned = amended(box, "devices" => box.list("devices").reverse)
-      came = back(out(turned, BOX), BOX)
+      aside = out(box, BOX)
+      turned = aside.list("taken_out").map { |bundle| bundle.merge("devices" => bundle["devices"].reverse) }
+      came = back(amended(aside, "taken_out" => turned), BOX)
       assert_equal [BOX, []], [came.fitting.device("single-switch").seat&.device, came.left_out]
     end
 
