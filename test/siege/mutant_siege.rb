@@ -25,6 +25,9 @@ module Kippen
       "web" => Target.new(files: "web/src/**/*.{ts,tsx}", token: TYPESCRIPT, areas: %w[web system], comment: "//")
     }.freeze
 
+    # A break may go round in a circle for ever: that is noticed too.
+    PATIENCE_S = 900
+
     # targets – names of TARGETS
     def initialize(root, targets)
       @root = root
@@ -67,7 +70,7 @@ module Kippen
       text = File.read(path)
       token = text.match(target.token, offset)[0]
       File.write(path, text[0, offset] + token.sub(token.strip) { |one| SWAPS.fetch(one) } + text[(offset + token.length)..])
-      by = target.areas.find { |area| !Open3.capture2e({ "FIRST" => "yes" }, File.join(copy, "bin", "test"), area)[1].success? }
+      by = target.areas.find { |area| !Open3.capture2e({ "FIRST" => "yes" }, "timeout", PATIENCE_S.to_s, File.join(copy, "bin", "test"), area)[1].success? }
       puts "#{by ? "noticed by #{by}" : "MISSED"}: #{file}:#{text[0, offset].count("\n") + 1} #{token.strip}"
       by
     ensure

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } fro
 import { api, must, type BenchView, type Button } from '../../shared/api'
 import { useNews } from '../../shared/fitting'
 import { useAnnounce } from '../../shared/ui'
-import { BenchContext, type BenchMode } from './benchContext'
+import { BenchContext, LiveContext, type BenchMode } from './benchContext'
 import { hearFound, type FoundSource } from './found'
 import {
   type Heard,
@@ -211,7 +211,6 @@ export function BenchProvider({ client, buttons, children }: Props) {
       mode,
       buttons,
       bindings,
-      live,
       tiles,
       waiting,
       found,
@@ -230,7 +229,6 @@ export function BenchProvider({ client, buttons, children }: Props) {
       mode,
       buttons,
       bindings,
-      live,
       tiles,
       waiting,
       found,
@@ -249,5 +247,9 @@ export function BenchProvider({ client, buttons, children }: Props) {
       pressAside,
     ],
   )
-  return <BenchContext.Provider value={state}>{children}</BenchContext.Provider>
+  return (
+    <LiveContext.Provider value={live}>
+      <BenchContext.Provider value={state}>{children}</BenchContext.Provider>
+    </LiveContext.Provider>
+  )
 }

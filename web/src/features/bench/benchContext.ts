@@ -18,7 +18,6 @@ export interface BenchState {
   buttons: Button[]
   /** Source → button. */
   bindings: ReadonlyMap<string, string>
-  live: LiveStore
   tiles: ShownTile[]
   waiting: BenchView['waiting']
   /** While a button is looked for, what was heard here; the latest first. */
@@ -46,11 +45,20 @@ export function useBench(): BenchState {
   return bench
 }
 
+/** Beside the bench's state, which is another after every press: a lane is drawn anew by its own only. */
+export const LiveContext = createContext<LiveStore | undefined>(undefined)
+
+function useLiveStore(): LiveStore {
+  const live = useContext(LiveContext)
+  if (!live) throw new Error('useLive stands outside BenchProvider')
+  return live
+}
+
 export function useLive(button: string): Live {
-  return useLiveOf(useBench().live, button)
+  return useLiveOf(useLiveStore(), button)
 }
 
 /** Which of some buttons are down just now. */
 export function useDown(buttons: readonly string[]): string[] {
-  return useDownOf(useBench().live, buttons)
+  return useDownOf(useLiveStore(), buttons)
 }

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import type { Button, Desk as DeskData } from '../../shared/api'
+import type { Button, Desk as DeskData, Device } from '../../shared/api'
 import { alongTo, useDeskAddress, type DeskAddress, type SheetAddress } from '../../shared/desk'
 import { SavingProvider } from '../../shared/fitting'
 import { spotName, type Carried, type Chosen } from '../assign'
@@ -22,7 +22,7 @@ const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assig
 export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
   const [address, go] = useDeskAddress()
   const [carried, setCarried] = useState<Carried>()
-  const devices = desk.hosts.flatMap((host) => host.devices)
+  const devices = useMemo(() => desk.hosts.flatMap((host) => host.devices), [desk])
   const spot = useSpot(desk, address)
   const { sheet } = address
   const chosen = useChosen(desk, sheet)
@@ -49,7 +49,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
     go({ do: 'open', sheet: { of: 'gesture', button: button.ref, gesture: 'tap', also: [] } }, 'assign')
   }
 
-  const shown = devices.filter((device) => !address.without.includes(device.id))
+  const shown = useShown(devices, address.without)
   const buttons = devices.flatMap((device) =>
     device.buttons.map((button) =>
       // Of several devices a button's own name may not be enough.
@@ -131,6 +131,12 @@ function sheetFor(sheet: DevicesSheetOf): SheetAddress {
   if (sheet.of === 'new-device') return { of: 'new-device' }
   if (sheet.id !== undefined) return { of: sheet.of, id: sheet.id }
   return { of: sheet.of === 'app' ? 'new-app' : 'new-host' }
+}
+
+/** The same for as long as it is the same: a hundred lanes hang on it. */
+function useShown(devices: Device[], without: string[]): Device[] {
+  const hidden = without.join(',')
+  return useMemo(() => devices.filter((device) => !hidden.split(',').includes(device.id)), [devices, hidden])
 }
 
 /** The place and mode of the address, as far as they are there. */

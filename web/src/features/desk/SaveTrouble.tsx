@@ -1,6 +1,6 @@
 import { Alert, Button } from 'antd'
 import type { Desk } from '../../shared/api'
-import { useChange, useSaving, type Refusal } from '../../shared/fitting'
+import { useChange, useSaving, useSavingState, type Refusal } from '../../shared/fitting'
 import { BothSides } from '../../shared/ui'
 import styles from './desk.module.css'
 
@@ -9,7 +9,7 @@ import styles from './desk.module.css'
  * more than could be seen before. It stays in sight wherever one has scrolled.
  */
 export function SaveTrouble({ desk }: { desk: Desk }) {
-  const { refused, done } = useSaving()
+  const { refused, done } = useSavingState()
   if (refused.length === 0 && !done) return null
   return (
     <div className={styles.trouble}>
@@ -51,7 +51,8 @@ function NotSaved({ desk, refusal }: { desk: Desk; refusal: Refusal }) {
 
 /** What somebody did in one go, without a look at it before, and the way back. */
 function Done() {
-  const { done, queue } = useSaving()
+  const { queue } = useSaving()
+  const { done } = useSavingState()
   const { change } = useChange()
   if (!done) return null
   const { number } = done.revision

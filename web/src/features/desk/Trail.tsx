@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react'
 import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
 import { keysOf } from '../../shared/desk'
-import { useSaving, type QueueState } from '../../shared/fitting'
+import { useSavingState, type QueueState } from '../../shared/fitting'
 import { useAccount, useMayChange } from '../../shared/session'
 import { useAnnounce } from '../../shared/ui'
 import { useSteps } from '../history'
@@ -47,7 +47,7 @@ function OpenCount({ count }: { count: number }) {
 /** Whose desk it is, the steps in the order of the work, and whether all is saved. */
 export function Trail(props: { desk: Desk; along: string; onHistory: () => void }) {
   const { desk, along, onHistory } = props
-  const saving = useSaving()
+  const saving = useSavingState()
   const state = stateOf(saving)
   const { undo, redo } = useSteps(desk.id)
   const mayChange = useMayChange()

@@ -1,12 +1,13 @@
 import { useCommands } from '../../shared/desk'
-import { useChange, useHistory, useSaving } from '../../shared/fitting'
+import { useChange, useHistory, useSaving, useSavingState } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 
 /** Undo and redo of everything that is saved: by their buttons, Ctrl+Z and Ctrl+Shift+Z; undefined where there is nothing. */
 export function useSteps(client: string) {
   const history = useHistory(client).data?.pages[0]
   const { change } = useChange()
-  const { sending, queue } = useSaving()
+  const { queue } = useSaving()
+  const { sending } = useSavingState()
   const mayChange = useMayChange()
   const back = history?.undo
   const again = history?.redo

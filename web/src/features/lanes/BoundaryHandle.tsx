@@ -37,7 +37,7 @@ interface Props {
   fixed?: boolean
   draft: BoundaryDraft | undefined
   onDraft: (draft: BoundaryDraft | undefined) => void
-  onCommit: (draft: BoundaryDraft) => void
+  onCommit: (draft: BoundaryDraft) => unknown
 }
 
 /** A boundary that can be dragged, moved with arrow keys, or typed. */

@@ -1,4 +1,4 @@
-import { memo, useState } from 'react'
+import { memo, useCallback, useEffect, useRef, useState } from 'react'
 import type { Lane, LaneGesture } from '../../shared/api'
 import { useChange, usePreview } from '../../shared/fitting'
 import type { Chosen } from '../assign'
@@ -42,11 +42,18 @@ export const LaneRow = memo(function LaneRow(props: Props) {
   const preview = usePreview(client, draft && timing(ref, draft), revision)
   const shown = (draft && preview.last?.buttons[0]?.lane) ?? lane
 
-  const commit = async (done: BoundaryDraft) => {
-    // A refusal stays with the desk, which says why it was not saved.
-    await save(timing(ref, done), '', { tell: true })
-    setDraft((now) => (now === done ? undefined : now))
-  }
+  const saving = useRef(save)
+  useEffect(() => {
+    saving.current = save
+  })
+  const commit = useCallback(
+    async (done: BoundaryDraft) => {
+      // A refusal stays with the desk, which says why it was not saved.
+      await saving.current(timing(ref, done), '', { tell: true })
+      setDraft((now) => (now === done ? undefined : now))
+    },
+    [ref],
+  )
 
   return (
     <section
@@ -92,7 +99,7 @@ export const LaneRow = memo(function LaneRow(props: Props) {
           live={live}
           draft={draft}
           onDraft={setDraft}
-          onCommit={(done) => void commit(done)}
+          onCommit={commit}
           onChoose={onChoose}
         />
       ))}

@@ -1,4 +1,4 @@
-import type { CSSProperties } from 'react'
+import { memo, type CSSProperties } from 'react'
 import type { Boundary, Gesture, Lane, LaneGesture, Region, Stretch } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import type { Chosen } from '../assign'
@@ -37,7 +37,7 @@ interface Props {
   live: Live
   draft: BoundaryDraft | undefined
   onDraft: (draft: BoundaryDraft | undefined) => void
-  onCommit: (draft: BoundaryDraft) => void
+  onCommit: (draft: BoundaryDraft) => unknown
   onChoose: (chosen: Chosen) => void
 }
 
@@ -51,7 +51,8 @@ function span(scale: StretchScale, region: Region) {
 /** Tags closer than this, in percent of the width, would cover each other. */
 const CLOSE: Record<Stretch, number> = { held: 17, apart: 29 }
 
-export function StretchStrip(props: Props) {
+/** Drawn anew only where something of its own lane is another. */
+export const StretchStrip = memo(function StretchStrip(props: Props) {
   const { stretch, lane, boundaries, scale, chosen, live, draft, onDraft, onCommit, onChoose } = props
   const fixed = !useMayChange()
   const regions = lane.regions.filter((region) => region.stretch === stretch)
@@ -133,4 +134,4 @@ export function StretchStrip(props: Props) {
       ))}
     </div>
   )
-}
+})

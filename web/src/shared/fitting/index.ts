@@ -19,4 +19,4 @@ export {
 export { type QueueState, type Refusal, type SaveOptions } from './queue'
 export { useChange, useFormChange } from './useChange'
 export { ofTheFitting, useNews } from './news'
-export { SavingProvider, useSaving } from './saving'
+export { SavingProvider, useSaving, useSavingState } from './saving'

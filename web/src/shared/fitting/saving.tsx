@@ -12,7 +12,7 @@ import { api, must, PAGE, Refused, type Change, type HistoryStep } from '../api'
 import { ofTheFitting } from './news'
 import { SaveQueue, type Order, type QueueState, type Saved } from './queue'
 
-interface Saving extends QueueState {
+interface Saving {
   queue: SaveQueue
   client: string
   /** The revision that is shown. */
@@ -25,6 +25,12 @@ export function useSaving(): Saving {
   const saving = useContext(SavingContext)
   if (!saving) throw new Error('useSaving stands outside SavingProvider')
   return saving
+}
+
+/** What is on its way; beside the rest, for that is another at every save, and a hundred lanes hang on it. */
+export function useSavingState(): QueueState {
+  const { queue } = useSaving()
+  return useSyncExternalStore(queue.subscribe, queue.snapshot)
 }
 
 const isStep = (made: Order['made']): made is HistoryStep => 'step' in made && !('kind' in made)
@@ -40,7 +46,7 @@ export function SavingProvider(props: { client: string; revision: number; childr
     return made
   }, [client, queries])
   const state = useSyncExternalStore(queue.subscribe, queue.snapshot)
-  const value = useMemo(() => ({ ...state, queue, client, revision }), [state, queue, client, revision])
+  const value = useMemo(() => ({ queue, client, revision }), [queue, client, revision])
   useStayWhileSaving(state)
   return <SavingContext.Provider value={value}>{children}</SavingContext.Provider>
 }
