@@ -45,6 +45,22 @@ module Kippen
       assert_equal ["Mouse with five buttons 2 no longer follows Mouse with five buttons."], words(linked, two)
     end
 
+    def test_left_and_right_are_exchanged
+      two = with_devices("mouse-five", "mouse-five")
+      linked = made(two, "copy", from: MOUSE, to: "#{MOUSE}-2", mirror: true, lasting: true)
+      assert_equal ["Mouse with five buttons 2 follows Mouse with five buttons, left and right exchanged."], words(two, linked)
+    end
+
+    # Also what nobody here knows is told, as far as it can be.
+    def test_what_counts_how_long_is_asked_and_what_is_not_known
+      told = { "follow" => "focus", "confirm_s" => 45, "shelf" => { "a" => 1 }, "hosts" => HOSTS.map { |host| host.merge("settings" => { "wind" => 3 }) } }
+      {
+        "follow" => ["What counts is what has the focus."], "confirm_s" => ["Time to confirm: 45 seconds."], "shelf" => ["“shelf” has changed."]
+      }.each { |member, sentences| assert_equal sentences, words(mouse, amended(mouse, member => told[member])) }
+      assert_equal ["What counts is what the pointer is over.", "Time to confirm: as usual."], words(amended(mouse, told.slice("follow", "confirm_s")), mouse)
+      assert_equal HOSTS.map { |host| "#{host["name"] || host["id"]}, wind: 3." }, words(mouse, amended(mouse, told.slice("hosts")))
+    end
+
     def test_the_same_differs_in_nothing
       assert_empty words(mouse, mouse)
     end
