@@ -36,6 +36,21 @@ module Kippen
       assert_equal 200, status, answer
     end
 
+    # What one confirms with is needed where it is, until another button does it.
+    def needed(button)
+      lane = ask("/api/clients/#{@client}/lanes")["lanes"].find { |one| one["button"]["ref"] == button }
+      lane["cautions"].select { |one| one["kind"] == "needed" }.map { |one| one["stands"] }
+    end
+
+    def test_that_it_is_needed_stands_until_another_has_it
+      change = { "kind" => "assign", "button" => "mouse/left", "gesture" => "tap", "action" => { "kind" => "help" }, "keep" => false }
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "change" => change)
+      assert_equal [true], needed("mouse/left")
+      click = change.merge("button" => "mouse/back", "action" => { "kind" => "click", "button" => "left" })
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "change" => click)
+      assert_equal [false], needed("mouse/left")
+    end
+
     def test_the_other_button_confirms
       swap(confirm_s: 60, page: "mine")
       assert_equal [2, "mine", ["Mouse, Right button"], ["Mouse, Left button"], ["mouse right"], [{ "source" => "pointer:2", "button" => "mouse/right" }]],
