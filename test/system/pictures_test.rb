@@ -125,6 +125,10 @@ module Kippen
       click_button "Settings of Mouse"
       assert_text "It costs"
       picture "settings"
+      click_button "Change Rookery"
+      assert_selector "aside h2", text: "Rookery"
+      page.execute_script("const main = document.querySelector('main'); main.scrollTop = main.scrollHeight")
+      picture "apps"
     end
 
     def make_a_double_tap_impossible

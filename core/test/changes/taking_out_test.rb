@@ -27,7 +27,7 @@ module Kippen
                   "switch", host: "desk", on: { "device" => BOX, "place" => "1" })
       moved = made(out(start, "single-switch"), "device", device: BOX, set: { "host" => "spare" })
       came = back(moved, "single-switch")
-      assert_equal [nil, "desk"], came.fitting.device("single-switch").then { |device| [device.seat, device.host] }
+      assert_equal([nil, "desk"], came.fitting.device("single-switch").then { |device| [device.seat, device.host] })
       assert_equal ["Single switch comes without its place (#{BOX}, 1): that is gone or taken."], came.left_out
     end
 
