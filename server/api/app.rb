@@ -101,7 +101,11 @@ module Kippen
       error(Sinatra::NotFound) { problem(404, "There is nothing at #{request.path_info.slice(0, 120)}") }
       error do |e|
         warn "#{e.class}: #{e.message}\n  #{e.backtrace&.first(8)&.join("\n  ")}"
-        problem(500, "It has been written to the server's log; nothing was changed")
+        if Problem.may_have_saved?(env)
+          problem(500, "It has been written to the server's log; it is not known whether it was saved. Look, then try again", saved: "unknown")
+        else
+          problem(500, "It has been written to the server's log; nothing was changed")
+        end
       end
     end
   end

@@ -12,10 +12,17 @@ module Kippen
         @database = database
       end
 
+      # Where it never came to a connection, nothing can have been saved.
       def call(env)
-        @database.synchronize { @app.call(env) }
+        had = false
+        @database.synchronize do
+          had = true
+          @app.call(env)
+        end
       rescue *LOST
-        Problem.response(503, "Nothing was changed; try again in a moment")
+        return Problem.response(503, "Nothing was changed; try again in a moment") unless had && Problem.may_have_saved?(env)
+
+        Problem.response(503, "The way to the database was lost: it is not known whether it was saved. Look, then try again", saved: "unknown")
       end
     end
   end

@@ -19,6 +19,9 @@ module Kippen
         problem.merge(more.transform_keys(&:to_s))
       end
 
+      # Can a request have saved something, whatever became of its answer?
+      def self.may_have_saved?(env) = !%w[GET HEAD].include?(env["REQUEST_METHOD"])
+
       # As a Rack response.
       def self.response(status, detail, **more)
         [status, { "content-type" => TYPE, "cache-control" => "no-store" }, [JSON.generate(of(status, detail, **more))]]

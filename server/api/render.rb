@@ -8,7 +8,7 @@ module Kippen
 
       def revision(row)
         { "number" => row[:number], "parent" => row[:parent], "author" => row[:author], "note" => row[:note],
-          "created_at" => time(row[:created_at]) }
+          "created_at" => time(row[:created_at]), "page" => row[:page] }
       end
 
       def time(time) = time.utc.strftime("%Y-%m-%dT%H:%M:%S.%LZ")

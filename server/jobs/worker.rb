@@ -12,7 +12,6 @@ module Kippen
       POLL_SECONDS = 5.0
 
       def initialize(database)
-        database.pool.connection_validation_timeout = -1
         Jobs.connect(database)
       end
 

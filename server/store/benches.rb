@@ -61,7 +61,7 @@ module Kippen
 
         # One at a time for a stream, so that no answer misses what another brought. Yields its clock.
         def held(stream)
-          @database.transaction(savepoint: true) do
+          Store.transaction(@database) do
             yield Streams.new(@database).lock(stream[:id]) || raise(Missing, "no stream #{stream[:id]}")
           end
         end

@@ -51,7 +51,7 @@ module Kippen
         def confirm(client, refs)
           return if refs.empty? || row(client).empty?
 
-          @database.transaction(savepoint: true) do
+          Store.transaction(@database) do
             Save.lock(@database, client)
             waiting = row(client).where { self.until > NOW }.first&.then { |found| Pending.new(**found) }
             next unless waiting&.now&.intersect?(refs)
@@ -64,7 +64,7 @@ module Kippen
 
         # More time for what is waiting. Returns the Pending, or nil where there is none (any more).
         def more_time(client, seconds)
-          @database.transaction(savepoint: true) do
+          Store.transaction(@database) do
             Save.lock(@database, client)
             row(client).where { self.until > NOW }.update(until: NOW + Sequel.lit("interval '#{Integer(seconds)} seconds'"))
             pending(client)
@@ -76,7 +76,7 @@ module Kippen
         def settle(client, asked: false, author: AUTHOR, account: nil)
           return unless due(client, asked).any?
 
-          @database.transaction(savepoint: true) do
+          Store.transaction(@database) do
             Save.lock(@database, client)
             waiting = due(client, asked).first&.then { |found| Pending.new(**found) } or next
             row(client).delete

@@ -28,7 +28,8 @@ module Kippen
         database = Sequel.connect(url, max_connections: 10, preconnect: false)
         (@connected ||= []) << database
         database.extension(:pg_array, :pg_json, :connection_validator)
-        database.pool.connection_validation_timeout = 60
+        # Looked at whenever one is taken, once a request: one that broke meanwhile is nobody's trouble.
+        database.pool.connection_validation_timeout = -1
         database
       end
 
@@ -38,6 +39,14 @@ module Kippen
       def self.migrate(database)
         Sequel.extension(:migration)
         Sequel::Migrator.run(database, MIGRATIONS)
+      end
+
+      # All of a block or nothing; within another, part of that. Where two stand in each other's way it is
+      # done again, so the block must not do anything else than ask and write.
+      def self.transaction(database, &)
+        return database.transaction(savepoint: true, &) if database.in_transaction?
+
+        database.transaction(retry_on: Sequel::SerializationFailure, num_retries: 5, &)
       end
 
       def self.uuid(id, what)

@@ -6,7 +6,7 @@ module Kippen
       # Saved states of a client's fitting: unchangeable, numbered from 1, each on its parent. Written
       # by Save alone.
       class Revisions
-        ABOUT = %i[number parent author note created_at].freeze
+        ABOUT = %i[number parent author note created_at page].freeze
 
         # The state in force. fitting, row – of the newest revision that can be read; newest – the
         # number of the newest of all; unreadable – numbers of those after it, which stay as they are

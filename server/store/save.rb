@@ -19,7 +19,7 @@ module Kippen
         # lock, and takes a Made. what, detail – for the audit trail. Returns the new revision without its document.
         # Raises Missing, and what the block raises; then nothing was saved.
         def on(client, author:, account: nil, page: nil, what: "changed the fitting", **detail)
-          @database.transaction(savepoint: true) do
+          Store.transaction(@database) do
             Save.lock(@database, client)
             head = revisions.head(client)
             made = yield head
@@ -32,7 +32,7 @@ module Kippen
 
         # A new client with its first revision. Returns its id. Raises nothing of its own.
         def first(service, fitting, author:, note:, account: nil)
-          @database.transaction(savepoint: true) do
+          Store.transaction(@database) do
             client = @database[:clients].returning(:id).insert(service_id: service).first.fetch(:id)
             insert(client, nil, Made.new(fitting:, note:), author:, page: nil)
             Audit.new(@database).note(account, "took in a client", client:) if account

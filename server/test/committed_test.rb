@@ -1,44 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "helper"
+require_relative "committed"
 
 module Kippen
-  # What several connections do to each other, really written: nothing here is rolled back, all of it
-  # is taken away afterwards.
-  class CommittedTest < ServerTest
-    SWAP = { "kind" => "arrange", "arrangement" => "left-handed-mouse", "device" => "mouse" }.freeze
-    MOUSE = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
-
-    def run = Minitest::Test.instance_method(:run).bind_call(self)
-
-    def setup
-      super
-      add_client(MOUSE)
-      @others = []
-    end
-
-    def teardown
-      @others.each(&:disconnect)
-      DATABASE[:clients].where(service_id: @service).delete
-      %i[audit accounts].each { |table| DATABASE[table].where(service_id: @service).delete }
-      DATABASE[:services].where(id: @service).delete
-    end
-
-    # Another process, as far as the database can tell.
-    def other = Server::Store.connect(ENV.fetch("DATABASE_URL")).tap { |database| @others << database }
-
-    def save(database, change, author: "Somebody", &before)
-      Server::Store::Save.new(database).on(@client, author:) do |head|
-        before&.call
-        made = Changes.make(head.fitting, Changes.read(change), knowledge: Server::KNOWLEDGE, by: author, at: "2026-11-26T12:00:00Z")
-        Server::Store::Save::Made.new(fitting: made.fitting)
-      end
-    end
-
+  # What several connections do to each other.
+  class CommittedTest < CommittedCase
     def timing(value) = { "kind" => "timing", "button" => "mouse/back", "setting" => "long_press_ms", "value" => value }
-    def numbers = DATABASE[:revisions].where(client_id: @client).order(:number).select_map(:number)
-    def head = Server::Store::Revisions.new(DATABASE).head(@client)
-    def wait_until = 200.times { yield ? break : sleep(0.01) }
 
     # Connections of the database that wait for somebody else's lock.
     def waiting = DATABASE[:pg_stat_activity].where(datname: Sequel.function(:current_database), wait_event_type: "Lock").count

@@ -32,7 +32,7 @@ function NotSaved({ desk, refusal }: { desk: Desk; refusal: Refusal }) {
       title={
         newest
           ? `${newest.author} saved revision ${String(newest.number)} in between. It is shown now; your change is kept here.`
-          : `Not saved. ${refusal.error.message || detail}`
+          : `${refusal.error.mayBeSaved ? 'It is not known whether this was saved.' : 'Not saved.'} ${refusal.error.message || detail}`
       }
       description={
         newest && theirs.length > 0 && <BothSides author={newest.author} theirs={theirs} mine={mine} />

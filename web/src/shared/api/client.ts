@@ -47,6 +47,11 @@ export class Refused extends Error {
   get status(): number {
     return this.problem.status
   }
+
+  /** There was no answer, or one that doesn’t know: what was sent may have been saved. */
+  get mayBeSaved(): boolean {
+    return this.problem.status === 0 || this.problem.saved === 'unknown'
+  }
 }
 
 interface Answer<T> {

@@ -872,6 +872,11 @@ export interface components {
             title: string;
             status: number;
             detail: string;
+            /**
+             * @description Where it is not known whether what was sent has been saved: look
+             * @enum {unknown}
+             */
+            saved?: "unknown";
             faults?: {
                 /** @description JSON pointer into what was sent */
                 where: string;
@@ -1003,6 +1008,8 @@ export interface components {
             note: string;
             /** Format: date-time */
             created_at: string;
+            /** @description Which open page saved it, so that one that got no answer can look whether it did */
+            page?: string | null;
         };
         Button: {
             ref: string;

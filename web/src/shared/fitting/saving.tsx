@@ -8,9 +8,9 @@ import {
   useSyncExternalStore,
   type ReactNode,
 } from 'react'
-import { api, must, PAGE, Refused, type Change, type HistoryStep } from '../api'
 import { ofTheFitting } from './news'
-import { SaveQueue, type Order, type QueueState, type Saved } from './queue'
+import { SaveQueue, type QueueState } from './queue'
+import { send } from './send'
 
 interface Saving {
   queue: SaveQueue
@@ -32,8 +32,6 @@ export function useSavingState(): QueueState {
   const { queue } = useSaving()
   return useSyncExternalStore(queue.subscribe, queue.snapshot)
 }
-
-const isStep = (made: Order['made']): made is HistoryStep => 'step' in made && !('kind' in made)
 
 export function SavingProvider(props: { client: string; revision: number; children: ReactNode }) {
   const { client, revision, children } = props
@@ -62,49 +60,4 @@ function useStayWhileSaving({ sending, refused }: QueueState) {
     window.addEventListener('beforeunload', ask)
     return () => window.removeEventListener('beforeunload', ask)
   }, [unsaved])
-}
-
-async function send(client: string, order: Order, lastSaved: () => number): Promise<Saved> {
-  const { made, openedOn, options } = order
-  const params = { path: { client } }
-  if (isStep(made)) {
-    const revision = made.revision ?? (await latest(client, made.step, lastSaved()))
-    const body = { step: made.step, revision, page: PAGE }
-    const answer = await must(api.POST('/api/clients/{client}/steps', { params, body }))
-    return { revision: answer.revision, told: [] }
-  }
-  const answer = await must(
-    api.POST('/api/clients/{client}/revisions', {
-      params,
-      body: {
-        opened_on: openedOn,
-        page: PAGE,
-        change: made as Change,
-        ...(options.note ? { note: options.note } : {}),
-        ...(options.confirmS ? { confirm_s: options.confirmS } : {}),
-      },
-    }),
-  )
-  return { revision: answer.revision, told: answer.told }
-}
-
-/**
- * Which revision an undo means that was asked for while others of this page were on their way: the
- * last one, where that is this page's own.
- */
-async function latest(client: string, step: HistoryStep['step'], own: number): Promise<number> {
-  const history = await must(
-    api.GET('/api/clients/{client}/revisions', { params: { path: { client }, query: {} } }),
-  )
-  const found = step === 'redo' ? history.redo : history.undo
-  const newest = history.revisions[0]
-  if (found !== null && newest?.number === own) return found
-  throw new Refused({
-    type: 'about:blank',
-    title: 'Not as it was',
-    status: 409,
-    detail: newest
-      ? `${newest.author} saved revision ${String(newest.number)} in between; nothing was taken back.`
-      : 'Nothing was taken back.',
-  })
 }
