@@ -32,14 +32,23 @@ pg_create() {
   mv "$PG_HOME/data.new" "$PG_HOME/data"
 }
 
+# What clients are told of must not come into the log: no statements, no values. A file a weekday, so that
+# nothing is kept longer than seven days.
+PG_LOGS="-c logging_collector=on -c log_directory=../log -c log_filename=%a.log -c log_truncate_on_rotation=on
+  -c log_rotation_age=1d -c log_rotation_size=0 -c log_error_verbosity=terse -c log_min_error_statement=panic
+  -c log_statement=none -c log_min_duration_statement=-1 -c log_parameter_max_length=0 -c log_parameter_max_length_on_error=0"
+
 # pg_start [further server options]. After a hard stop the old process may linger a moment; where
 # somebody else has taken the port since it was free, PG_PORT becomes the next.
 pg_start() {
   local try
   as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" status >/dev/null && pg_stop
+  as_pg_user mkdir -p "$PG_HOME/log"
+  # Only of this start: what an earlier Kippen wrote there may tell of clients.
+  as_pg_user truncate -s 0 "$PG_HOME/server.log"
   for try in 1 2 3; do
     as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -l "$PG_HOME/server.log" -w -t 30 \
-      -o "-c listen_addresses=127.0.0.1 -p $PG_PORT -c unix_socket_directories=$PG_HOME/socket $*" start && return 0
+      -o "-c listen_addresses=127.0.0.1 -p $PG_PORT -c unix_socket_directories=$PG_HOME/socket ${PG_LOGS//$'\n'/ } $*" start && return 0
     sleep "$try"
     PG_PORT=$(free_port "$PG_PORT")
   done

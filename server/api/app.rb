@@ -100,7 +100,7 @@ module Kippen
       error(*OneConnection::LOST) { |e| raise e }
       error(Sinatra::NotFound) { problem(404, "There is nothing at #{request.path_info.slice(0, 120)}") }
       error do |e|
-        warn "#{e.class}: #{e.message}\n  #{e.backtrace&.first(8)&.join("\n  ")}"
+        Problem.log(e)
         if Problem.may_have_saved?(env)
           problem(500, "It has been written to the server's log; it is not known whether it was saved. Look, then try again", saved: "unknown")
         else

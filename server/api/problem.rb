@@ -19,6 +19,12 @@ module Kippen
         problem.merge(more.transform_keys(&:to_s))
       end
 
+      # Writes down what broke and where; not what it was about, for messages show the values they stumbled over.
+      def self.log(error)
+        what = error.is_a?(NameError) ? "#{error.class} (#{error.name})" : error.class
+        warn "#{Time.now.utc.strftime("%FT%TZ")} #{what}\n  #{error.backtrace&.first(8)&.join("\n  ")}"
+      end
+
       # Can a request have saved something, whatever became of its answer?
       def self.may_have_saved?(env) = !%w[GET HEAD].include?(env["REQUEST_METHOD"])
 

@@ -44,13 +44,15 @@ module Kippen
             presses: @database[:messages].where(stream_id: streams.select(:id)).count, viewers: @database[:viewings].where(client_id: id).count }
         end
 
-        # Erases a client with everything; what the audit trail says of it loses its details.
+        # Erases a client with everything. That it was is remembered by its id alone: what is restored from
+        # a back-up is erased again by it.
         def erase(id)
-          @database.transaction do
-            @database[:audit].where(client_id: id).update(detail: Sequel.pg_jsonb({}))
+          @database.transaction(savepoint: true) do
+            @database[:erasures].insert_conflict.insert(client_id: id)
+            @database[:audit].where(client_id: id).delete
             @database[:clients].where(id:).delete
+            @database.after_commit { Revisions::READ.forget(id) }
           end
-          Revisions::READ.forget(id)
         end
       end
     end

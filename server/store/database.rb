@@ -23,9 +23,12 @@ module Kippen
       MIGRATIONS = File.join(__dir__, "migrations")
       UUID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
 
+      # What went wrong is told without what was to be written: that is a client's.
+      TERSE = ->(connection) { connection.set_error_verbosity(PG::PQERRORS_TERSE) }
+
       # url – postgres://…; returns a Sequel::Database
       def self.connect(url)
-        database = Sequel.connect(url, max_connections: 10, preconnect: false)
+        database = Sequel.connect(url, max_connections: 10, preconnect: false, after_connect: TERSE)
         (@connected ||= []) << database
         database.extension(:pg_array, :pg_json, :connection_validator)
         # Looked at whenever one is taken, once a request: one that broke meanwhile is nobody's trouble.

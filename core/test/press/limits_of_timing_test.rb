@@ -29,7 +29,14 @@ module Kippen
       [{ "bounce_guard_ms" => 300, "bounce_guard_from" => "release", "gap_bridge_ms" => 300 }, %w[tap double_tap],
        [["double_tap", "impossible", %w[bounce_guard gap_bridge]]]],
       [{ "tap_gap_from" => "press", "bounce_guard_ms" => 300 }, %w[double_tap], [["double_tap", "impossible", %w[bounce_guard]]]],
-      [{ "tap_gap_from" => "press", "tap_gap_ms" => 100, "gap_bridge_ms" => 40 }, %w[double_tap], [["double_tap", "hardly", %w[gap_bridge]]]]
+      [{ "tap_gap_from" => "press", "tap_gap_ms" => 100, "gap_bridge_ms" => 40 }, %w[double_tap], [["double_tap", "hardly", %w[gap_bridge]]]],
+      # Just enough: 100 ms of room, a first press of 300 ms.
+      [{ "tap_gap_ms" => 300, "bounce_guard_ms" => 200, "bounce_guard_from" => "release" }, %w[double_tap], []],
+      [{ "tap_gap_ms" => 300, "bounce_guard_ms" => 201, "bounce_guard_from" => "release" }, %w[double_tap], [["double_tap", "hardly", %w[bounce_guard]]]],
+      [{ "brush_guard_ms" => 400 }, %w[tap long_press], []],
+      [{ "brush_guard_ms" => 401 }, %w[tap long_press], [["tap", "hardly", %w[brush_guard long_press]]]],
+      [{ "tap_gap_ms" => 400, "brush_guard_ms" => 300 }, %w[tap double_tap], []],
+      [{ "tap_gap_ms" => 400, "brush_guard_ms" => 301 }, %w[tap double_tap], [["double_tap", "hardly", %w[brush_guard]]]]
     ].freeze
 
     def test_what_is_told

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require_relative "../../server/boot"
+require_relative "../../bin/support/visitor"
+require "minitest/autorun"
+require "open3"
+require "socket"
+require "tmpdir"
+
+module Kippen
+  # For stories that run bin/start, on a data folder and a port of their own.
+  module Starting
+    ROOT = Server::ROOT
+    START = File.join(ROOT, "bin", "start")
+
+    def setup
+      @data = Dir.mktmpdir("kippen-start", "/var/tmp")
+      File.chmod(0o755, @data)
+      @port = free_port
+      @running = []
+    end
+
+    def teardown
+      @running.each { |process| stop(process) }
+      FileUtils.rm_rf(@data)
+    end
+
+    # Not one of those that are given to connections as they are made, and so may be taken at any time.
+    PORTS = 20_000..29_999
+
+    def free_port
+      port = rand(PORTS)
+      TCPServer.open("127.0.0.1", port) { port }
+    rescue Errno::EADDRINUSE
+      retry
+    end
+
+    # Without what bin/test has set for its own database and gems.
+    def environment
+      { "KIPPEN_DATA" => @data, "DATABASE_URL" => nil, "BUNDLE_WITHOUT" => nil, "RUBYOPT" => nil, "RUBYLIB" => nil }
+    end
+
+    # Starts Kippen and waits until it says that it is ready.
+    def start(*options, input: nil)
+      reader, writer = IO.pipe
+      stdin, answer = IO.pipe
+      answer.puts(input) if input
+      answer.close
+      process = Process.spawn(environment, START, "--port", @port.to_s, *options, in: stdin, out: writer, err: writer, pgroup: true)
+      writer.close
+      @running << process
+      said = +""
+      said << reader.readpartial(4096) until said.include?("Kippen is ready")
+      [process, said]
+    rescue EOFError
+      flunk "it ended without being ready:\n#{said}"
+    end
+
+    # As Ctrl+C does: the signal goes to everything in the foreground.
+    def stop(process, signal = "INT")
+      Process.kill(signal, -process)
+      wait(process)
+    rescue Errno::ESRCH, Errno::ECHILD
+      @running.delete(process)
+    end
+
+    def wait(process)
+      _, status = Process.wait2(process)
+      @running.delete(process)
+      status.exitstatus
+    end
+
+    # Runs to its end; returns [status, what it said].
+    def refused(*options, input: "", env: {})
+      output, status = Open3.capture2e(environment.merge(env), START, *options, stdin_data: input)
+      [status.exitstatus, output]
+    end
+
+    def visitor = Visitor.new("http://127.0.0.1:#{@port}")
+  end
+end
