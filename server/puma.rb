@@ -6,6 +6,10 @@ bind "tcp://127.0.0.1:#{ENV.fetch("PORT")}"
 # Besides, on purpose: an address of this machine at which a client's own device may join.
 bind "tcp://#{ENV.fetch("KIPPEN_LISTEN", nil)}" if ENV["KIPPEN_LISTEN"].to_s != ""
 threads 1, 5
+environment ENV.fetch("RACK_ENV", "production")
+# What is too large is refused before it is written anywhere.
+http_content_length_limit 2_000_000
+lowlevel_error_handler { |error, env, status| Kippen::Server::Outermost.broken(error, env, status || 500) }
 if (count = Integer(ENV.fetch("KIPPEN_WORKERS", "0"), 10)).positive?
   workers count
   preload_app!

@@ -22,6 +22,7 @@ module Kippen
       pages = Pages.new
       api = api(database, secret, check_responses)
       Rack::Builder.new do
+        use Outermost
         # What is long and is text; live notices and files that are packed already go as they are.
         use Rack::Deflater, include: PACKED, if: ->(_, _, headers, _) { headers["content-length"].to_i > PACKED_FROM }
         use Rack::Protection::HostAuthorization, permitted_hosts: [*HOSTS, *listen&.then { |address| address[/\A.+(?=:\d+\z)/] }], logging: false

@@ -101,11 +101,7 @@ module Kippen
       error(Sinatra::NotFound) { problem(404, "There is nothing at #{request.path_info.slice(0, 120)}") }
       error do |e|
         Problem.log(e)
-        if Problem.may_have_saved?(env)
-          problem(500, "It has been written to the server's log; it is not known whether it was saved. Look, then try again", saved: "unknown")
-        else
-          problem(500, "It has been written to the server's log; nothing was changed")
-        end
+        halt Problem.of_our_own(env)
       end
     end
   end

@@ -25,6 +25,13 @@ module Kippen
         warn "#{Time.now.utc.strftime("%FT%TZ")} #{what}\n  #{error.backtrace&.first(8)&.join("\n  ")}"
       end
 
+      # For a fault of Kippen's own, as a Rack response.
+      def self.of_our_own(env)
+        return response(500, "It has been written to the server's log; nothing was changed") unless may_have_saved?(env)
+
+        response(500, "It has been written to the server's log; it is not known whether it was saved. Look, then try again", saved: "unknown")
+      end
+
       # Can a request have saved something, whatever became of its answer?
       def self.may_have_saved?(env) = !%w[GET HEAD].include?(env["REQUEST_METHOD"])
 

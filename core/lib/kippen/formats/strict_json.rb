@@ -4,8 +4,8 @@ require "json"
 
 module Kippen
   module Formats
-    # JSON (RFC 8259) read strictly: UTF-8 only, no key twice, numbers finite,
-    # size and depth limited. Raises Invalid naming the place.
+    # JSON (RFC 8259) read strictly: UTF-8 only, no key twice, numbers finite, no halves of characters
+    # and no NUL, which can't be kept; size and depth limited. Raises Invalid naming the place.
     module StrictJson
       # A Hash that won't take a key twice while it is read: the json that Ruby 3.1 ships
       # fills it key by key. Newer ones look for doubles themselves (allow_duplicate_key).
@@ -39,10 +39,11 @@ module Kippen
         raise Invalid.at("file", "is not JSON: #{first_line(e.message)}")
       end
 
-      # Ordinary Hashes again; refuses numbers too large to hold.
+      # Ordinary Hashes again; refuses what can't be held.
       def self.plain(value)
         case value
-        when Hash then value.to_h { |key, item| [key, plain(item)] }
+        when Hash then value.to_h { |key, item| [plain(key), plain(item)] }
+        when String then value.valid_encoding? && !value.include?("\0") ? value : raise(Invalid.at("file", "has a character that can't be kept"))
         when Array then value.map { |item| plain(item) }
         when Float then value.finite? ? value : raise(Invalid.at("file", "has a number too large to hold"))
         else value

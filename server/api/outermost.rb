@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Stands before everything else: answers what can't be understood, adds what every answer carries,
+    # and lets out no fault of Kippen's own but as a problem.
+    class Outermost
+      METHODS = %w[GET HEAD POST PUT PATCH DELETE].freeze
+      WITH_BODY = %w[POST PUT PATCH].freeze
+      JSON_TYPE = %r{\Aapplication/json\s*(;|\z)}i
+      HEADERS = {
+        "x-content-type-options" => "nosniff", "referrer-policy" => "same-origin", "x-frame-options" => "DENY",
+        "cross-origin-opener-policy" => "same-origin", "cross-origin-resource-policy" => "same-origin",
+        "content-security-policy" => "default-src 'none'; frame-ancestors 'none'"
+      }.freeze
+
+      def initialize(app) = @app = app
+
+      def call(env)
+        carrying(refusal(env) || @app.call(env))
+      rescue StandardError => e
+        Problem.log(e)
+        carrying(Problem.of_our_own(env))
+      end
+
+      # What goes wrong before a request is whole, for Puma: status – as it thinks
+      def self.broken(error, _env, status = 500)
+        known = Problem::TITLES.key?(status) && status != 500
+        Problem.log(error) unless known
+        code, headers, body = Problem.response(known ? status : 500, known ? BROKEN.fetch(status, "It can't be read") : "It has been written to the server's log")
+        [code, HEADERS.merge(headers), body]
+      end
+
+      BROKEN = { 413 => "A request may have #{Limits::FITTING_BYTES} bytes; nothing was changed." }.freeze
+
+      private
+
+      def carrying((status, headers, body)) = [status, HEADERS.merge(headers), body]
+
+      def refusal(env)
+        method = env["REQUEST_METHOD"]
+        return allowed unless METHODS.include?(method)
+        return Problem.response(400, "The address can't be read") unless readable?(env["PATH_INFO"]) && query?(env["QUERY_STRING"].to_s)
+
+        Problem.response(415, "What is sent must be application/json") if WITH_BODY.include?(method) && body?(env) && !JSON_TYPE.match?(env["CONTENT_TYPE"].to_s)
+      end
+
+      def allowed
+        status, headers, body = Problem.response(405, "It must be one of #{METHODS.join(", ")}")
+        [status, headers.merge("allow" => METHODS.join(", ")), body]
+      end
+
+      def body?(env) = env["CONTENT_LENGTH"].to_i.positive? || env.key?("HTTP_TRANSFER_ENCODING")
+
+      def readable?(text)
+        plain = URI.decode_www_form_component(text)
+        plain.valid_encoding? && !plain.include?("\0")
+      rescue ArgumentError
+        false
+      end
+
+      def query?(text)
+        readable?(text) && Rack::Utils.parse_nested_query(text)
+      rescue Rack::QueryParser::QueryLimitError, Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError
+        false
+      end
+    end
+  end
+end
