@@ -36,10 +36,10 @@ module Kippen
     def self.api(database, secret, check_responses)
       definition = OpenapiFirst.load(CONTRACT)
       Rack::Builder.new do
-        use BodyLimit
         use OpenapiFirst::Middlewares::ResponseValidation, spec: definition if check_responses
         use Rack::Session::Cookie, **SessionCookie.options(secret)
         use SessionCookie
+        use BodyLimit
         use Csrf, allow_if: Csrf::WITHOUT_SESSION
         use OneConnection, database
         use SignIn.for(database, secret)

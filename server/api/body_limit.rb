@@ -5,9 +5,11 @@ require "stringio"
 module Kippen
   module Server
     # Reads a request's body once, up to a limit, so that everything behind it may read it again: less of
-    # whoever shows no session and no token. What is no JSON object that can be kept is refused here.
+    # whoever is not signed in. What is no JSON object that can be kept is refused here. Behind the session.
     class BodyLimit
       MOST_BYTES = Limits::FITTING_BYTES
+      # What a joined listener sends in one go, and what anybody may.
+      MOST_JOINED_BYTES = 131_072
       MOST_UNKNOWN_BYTES = 16_384
       # A fitting's file says itself, and at which place, what is wrong with it.
       FITTING = %w[POST /api/clients].freeze
@@ -15,7 +17,7 @@ module Kippen
       def initialize(app) = @app = app
 
       def call(env)
-        most = known?(env) ? MOST_BYTES : MOST_UNKNOWN_BYTES
+        most = most(env)
         return too_large(most) if Integer(env["CONTENT_LENGTH"] || "0", 10, exception: false).to_i > most
 
         input = env["rack.input"]
@@ -28,7 +30,11 @@ module Kippen
 
       private
 
-      def known?(env) = env["HTTP_COOKIE"].to_s.include?("#{SessionCookie::NAME}=") || env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ")
+      def most(env)
+        return MOST_BYTES if env["rack.session"]["account_id"]
+
+        env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ") ? MOST_JOINED_BYTES : MOST_UNKNOWN_BYTES
+      end
 
       def refusal(env, body)
         return if body.empty? || [env["REQUEST_METHOD"], env["PATH_INFO"]] == FITTING

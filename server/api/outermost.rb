@@ -27,11 +27,9 @@ module Kippen
       def self.broken(error, _env, status = 500)
         known = Problem::TITLES.key?(status) && status != 500
         Problem.log(error) unless known
-        code, headers, body = Problem.response(known ? status : 500, known ? BROKEN.fetch(status, "It can't be read") : "It has been written to the server's log")
+        code, headers, body = known ? Problem.response(status, "It can't be read") : Problem.response(500, "It has been written to the server's log")
         [code, HEADERS.merge(headers), body]
       end
-
-      BROKEN = { 413 => "A request may have #{Limits::FITTING_BYTES} bytes; nothing was changed." }.freeze
 
       private
 
@@ -42,7 +40,7 @@ module Kippen
         return allowed unless METHODS.include?(method)
         return Problem.response(400, "The address can't be read") unless readable?(env["PATH_INFO"]) && query?(env["QUERY_STRING"].to_s)
 
-        Problem.response(415, "What is sent must be application/json") if WITH_BODY.include?(method) && body?(env) && !JSON_TYPE.match?(env["CONTENT_TYPE"].to_s)
+        Problem.response(415, "What is sent must be application/json") if WITH_BODY.include?(method) && body?(env) && !json?(env)
       end
 
       def allowed
@@ -50,6 +48,7 @@ module Kippen
         [status, headers.merge("allow" => METHODS.join(", ")), body]
       end
 
+      def json?(env) = JSON_TYPE.match?(env["CONTENT_TYPE"].to_s)
       def body?(env) = env["CONTENT_LENGTH"].to_i.positive? || env.key?("HTTP_TRANSFER_ENCODING")
 
       def readable?(text)

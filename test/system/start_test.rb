@@ -18,6 +18,19 @@ module Kippen
       inside.post("/api/clients/#{client["id"]}/revisions", "opened_on" => parent, "change" => change)
     end
 
+    def raw(text)
+      TCPSocket.open("127.0.0.1", @port) do |socket|
+        socket.write(text)
+        socket.read
+      end
+    end
+
+    def assert_what_is_no_http_is_answered
+      assert_match(%r{\AHTTP/1.[01] 400 .*application/problem\+json.*"status":400}m, raw("GARBAGE\r\n\r\n"))
+      # By what it says of itself, before any of it has come.
+      assert_match(%r{\AHTTP/1.1 413 }, raw("POST /api/clients HTTP/1.1\r\nHost: localhost\r\nContent-Length: 3000000\r\n\r\n"))
+    end
+
     def processes_on_data = `pgrep -f #{@data}`.split.size
 
     def test_first_start_second_start_and_fresh
@@ -26,6 +39,7 @@ module Kippen
       assert_match(/<title>Kippen/, visitor.get("/"))
       assert_equal ["Bram Oduya-Lisle", 1], client.values_at("name", "revision")
       assert_equal "201", long_press(1, 700).code
+      assert_what_is_no_http_is_answered
       assert_match(/start: Kippen is already running on #{@data} \(http:/, refused("--port", free_port.to_s)[1])
       assert_equal 0, stop(process)
       assert_equal 0, processes_on_data

@@ -66,7 +66,7 @@ function problemOf(error: unknown, status: number): Problem {
     type: 'about:blank',
     title: 'Not possible',
     status,
-    detail: `The server answered ${String(status)}.`,
+    detail: status === 413 ? 'That is too much at once.' : `The server answered ${String(status)}.`,
   }
 }
 
