@@ -42,6 +42,7 @@ module Kippen
         use BodyLimit
         use Csrf, allow_if: Csrf::WITHOUT_SESSION
         use OneConnection, database
+        use Secrets, database
         use SignIn.for(database, secret)
         use Guard, definition, database
         use LiveBranch, Live.new(database)

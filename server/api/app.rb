@@ -90,7 +90,7 @@ module Kippen
 
       error(Store::Missing) { |e| problem(404, e.message) }
       error(Store::Joins::Wrong) { |e| problem(404, e.message) }
-      error(Store::Joins::TooMany) { |e| problem(429, e.message) }
+      error(Store::Joins::TooMany, Store::Streams::TooMany) { |e| problem(429, e.message) }
       error(Store::Accounts::Taken, Store::Accounts::LastLead) { |e| problem(409, "#{e.message}; nothing was changed") }
       error(Store::Conflict) do |e|
         problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved", newest: Render.revision(e.newest), mine: e.mine, theirs: e.theirs)

@@ -9,7 +9,7 @@ module Kippen
     module Rates
       # What one address may ask in a minute, all told: a bench in full use sends a few a second.
       ALL = 12_000
-      # Trying passwords and codes; the accounts and codes count their own wrong tries besides.
+      # Trying passwords and codes, right or wrong; wrong ones are counted in the database besides, see Secrets.
       SECRETS = 30
       MINUTE = 60
       SECRET_PATHS = ["/api/session/sign-in", "/api/session/password", "/api/joined"].freeze
@@ -51,9 +51,9 @@ module Kippen
       COUNTERS = Counters.new
 
       Rack::Attack.cache.store = COUNTERS
-      Rack::Attack.throttle("all", limit: ALL, period: MINUTE, &:ip)
+      Rack::Attack.throttle("all", limit: ALL, period: MINUTE) { |request| Address.of(request.env) }
       Rack::Attack.throttle("secrets", limit: SECRETS, period: MINUTE) do |request|
-        request.ip if request.post? && SECRET_PATHS.include?(request.path)
+        Address.of(request.env) if request.post? && SECRET_PATHS.include?(request.path)
       end
       Rack::Attack.throttled_responder = lambda do |request|
         left = MINUTE - (Time.now.to_i % MINUTE)

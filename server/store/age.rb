@@ -11,7 +11,7 @@ module Kippen
         LISTENERS_DAYS = 180
         JOINS_DAYS = 1
         SESSIONS_DAYS = 30
-        FAILURES_DAYS = 1
+        TRIES_DAYS = 1
         # So many of a kind at once, so that nobody waits for it.
         AT_ONCE = 500
 
@@ -20,7 +20,7 @@ module Kippen
         # Takes away what is older; returns { what => how many }.
         def prune(database)
           { streams: streams(database), listeners: listeners(database), joins: joins(database), sessions: sessions(database),
-            failures: batches(database[:join_failures].where(Sequel[:at] < ago(FAILURES_DAYS)), :id) }
+            tries: batches(database[:tries].where(Sequel[:at] < ago(TRIES_DAYS)), :id) }
         end
 
         def streams(database) = batches(database[:streams].where(Sequel[:started_at] < ago(STREAMS_DAYS)), :id)

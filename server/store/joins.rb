@@ -14,19 +14,25 @@ module Kippen
         LENGTH = 6
         CODE_SECONDS = 15 * 60
         JOINED_SECONDS = 8 * 3600
-        MOST_FAILURES = 60
-        FAILURES_SECONDS = 600
+        # Of one client: codes that wait to be used, and devices that have joined.
+        MOST_OPEN = 5
+        MOST_JOINED = 10
         SHOWN = %i[id client_id host code created_at expires_at joined_at ended_at].freeze
 
         # A code that leads nowhere (any more).
         class Wrong < Kippen::Error; end
 
-        # Too many wrong codes lately, by whomever.
+        # As many as there may be at once are there.
         class TooMany < Kippen::Error; end
 
         def initialize(database) = @database = database
 
+        # Raises TooMany.
         def add(client, host, account)
+          open, joined = current(client).partition { |row| row[:joined_at].nil? }.map(&:size)
+          raise TooMany, "#{MOST_OPEN} codes wait to be used already; end one of them" if open >= MOST_OPEN
+          raise TooMany, "#{MOST_JOINED} devices have joined already; end one of them" if joined >= MOST_JOINED
+
           @database[:joins].returning(*SHOWN).insert(client_id: client, host:, account_id: account, code: free_code, expires_at: from_now(CODE_SECONDS)).first
         end
 
@@ -38,22 +44,17 @@ module Kippen
         end
 
         # Takes a code; returns [token, join]. name – what the joining browser calls itself.
-        # Raises Wrong, TooMany.
+        # Raises Wrong.
         def join(code, name)
-          raise TooMany, "too many wrong codes lately; wait ten minutes" if failures >= MOST_FAILURES
-
           token = SecureRandom.urlsafe_base64(32)
           @database.transaction do
             join = waiting(code).returning(*SHOWN).with_sql(:update_sql, joined_at: Sequel::CURRENT_TIMESTAMP, expires_at: from_now(JOINED_SECONDS),
                                                                          token_digest: Joins.digest(token)).first
-            unless join
-              @database[:join_failures].insert
-              next
-            end
+            raise Wrong, "this code is not known, has lapsed or was used already; ask for a new one" unless join
+
             @database[:listeners].insert(client_id: join[:client_id], name:, join_id: join[:id])
-            return [token, join]
+            [token, join]
           end
-          raise Wrong, "this code is not known, has lapsed or was used already; ask for a new one"
         end
 
         # The join and its listener of whoever shows this token, or nil.
@@ -76,12 +77,6 @@ module Kippen
         def free_code
           code = Array.new(LENGTH) { LETTERS[SecureRandom.random_number(LETTERS.length)] }.join
           @database[:joins].where(code:, joined_at: nil, ended_at: nil).empty? ? code : free_code
-        end
-
-        def failures
-          old = @database[:join_failures].where { at < Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{FAILURES_SECONDS} seconds'") }
-          old.delete
-          @database[:join_failures].count
         end
 
         def from_now(seconds) = Sequel::CURRENT_TIMESTAMP + Sequel.lit("interval '#{seconds} seconds'")

@@ -16,8 +16,21 @@ module Kippen
 
         def initialize(database) = @database = database
 
+        # So many streams of one listener are kept at once: of a joined one, which lasts a working day, fewer.
+        MOST = 2_000
+        MOST_JOINED = 200
+
+        # More than that.
+        class TooMany < Kippen::Error; end
+
+        # Raises TooMany.
         # raw – its sources will be what was heard, not yet buttons
-        def add(listener, raw: false) = @database[:streams].returning(:id).insert(listener_id: listener, raw:).first.fetch(:id)
+        def add(listener, raw: false)
+          most = @database[:listeners].where(id: listener).exclude(join_id: nil).any? ? MOST_JOINED : MOST
+          raise TooMany, "this listener has begun #{most} times already; join anew" if @database[:streams].where(listener_id: listener).limit(most).count >= most
+
+          @database[:streams].returning(:id).insert(listener_id: listener, raw:).first.fetch(:id)
+        end
 
         # { id:, client_id:, listener_id:, raw:, name:, host: }, name – the listener's. Raises Missing.
         def find(id)

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
-require_relative "helper"
+require_relative "committed"
 require "yaml"
 
 module Kippen
   # Every operation of the contract is sent what nobody means well by, in every parameter and member. Made
   # from the contract: what is added to it is walked. Of all that can be sent, a part by chance; all with
   # bin/siege hostile.
-  class HostileWalkTest < ServerTest
+  class HostileWalkTest < CommittedCase
     SHARE = Float(ENV.fetch("KIPPEN_SHARE", "0.03"))
     SEED = Integer(ENV.fetch("KIPPEN_SEED", "1"), 10)
     CONTRACT = YAML.safe_load_file(Server::CONTRACT)
@@ -29,7 +29,7 @@ module Kippen
       super
       @fell = []
       sign_in_as("lead")
-      add_client
+      add_client(DEMO)
       listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
       stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
       join = send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone")["id"]
@@ -124,7 +124,7 @@ module Kippen
       path = path.gsub(MARK) { escaped(plain) }
       query = query.map { |name, one| "#{name}=#{one == MARK ? escaped(plain) : one}" }.join("&")
       sent = body&.sub("\"#{MARK}\"") { value }
-      DATABASE.transaction(rollback: :always, savepoint: true) do
+      DATABASE.transaction(rollback: :always) do
         public_send(method, query.empty? ? path : "#{path}?#{query}", body ? sent : {}, "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => @token)
       end
       look_at(method, path, sent)

@@ -11,7 +11,13 @@ module Kippen
       @join = send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone")
     end
 
-    def join(code = @join["code"], name = "Her phone") = send_json(:post, "/api/joined", "code" => code, "name" => name)
+    # from – the address of the connection
+    def join(code = @join["code"], name: "Her phone", from: "127.0.0.1", anew: false)
+      Server::Rates::COUNTERS.clear
+      code = (@join = send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone"))["code"] if anew
+      post("/api/joined", JSON.generate("code" => code, "name" => name), "CONTENT_TYPE" => "application/json", "REMOTE_ADDR" => from)
+      answer
+    end
 
     # As the joined browser asks: without a session, with its token.
     def as_joined(method, path, body = nil)
@@ -97,19 +103,34 @@ module Kippen
       refute_includes DATABASE[:joins].all.to_s, @token
     end
 
-    def test_trying_codes_is_stopped
-      60.times do
-        Server::Rates::COUNTERS.clear
-        join("AAAAAA")
+    # What this address has tried hinders nobody else; what it says of itself is not believed.
+    def test_trying_codes_is_stopped_for_who_tries
+      20.times { join("AAAAAA", from: "192.168.1.66") }
+      ["", "10.0.0.1", "127.0.0.1"].each do |said|
+        header "X-Forwarded-For", said
+        join(from: "192.168.1.66")
+        assert_problem 429
       end
-      Server::Rates::COUNTERS.clear
-      join
-      assert_problem 429
-      assert_match(/too many wrong codes/, answer["detail"])
-      DATABASE[:join_failures].update(at: Time.now - 3600)
-      Server::Rates::COUNTERS.clear
-      join
+      header "X-Forwarded-For", nil
+      assert_match(/wait 10 minutes/, answer["detail"])
+      join(from: "192.168.1.20")
+      assert_equal 201, status, last_response.body
+      DATABASE[:tries].update(at: Time.now - 3600)
+      join(from: "192.168.1.66", anew: true)
       assert_equal 201, status
+    end
+
+    def test_codes_that_wait_are_few_and_so_are_streams
+      5.times { send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone") }
+      send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone")
+      assert_problem 429
+      assert_match(/5 codes wait to be used already/, answer["detail"])
+      DATABASE[:joins].exclude(code: @join["code"]).delete
+      joined
+      listener = DATABASE[:listeners].exclude(join_id: nil).get(:id)
+      DATABASE[:streams].multi_insert(Array.new(Server::Store::Streams::MOST_JOINED) { { listener_id: listener } })
+      as_joined(:post, "/api/joined/streams", {})
+      assert_problem 429
     end
 
     def test_for_a_host_that_is_not_there

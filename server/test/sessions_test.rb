@@ -89,6 +89,36 @@ module Kippen
       assert_equal 200, status
     end
 
+    def test_trying_old_passwords_is_stopped_and_short_new_ones_are_no_tries
+      sign_in(EMAIL)
+      change = ->(old, new) { send_json(:post, "/api/session/password", "password" => old, "new_password" => new) }
+      9.times { change.call(PASSWORD, "short") }
+      8.times { change.call("not the one", "an-entirely-new-one") }
+      assert_equal 8, DATABASE[:tries].where(kind: "old password").count
+      Server::Rates::COUNTERS.clear
+      change.call(PASSWORD, "an-entirely-new-one")
+      assert_problem(429)
+    end
+
+    def test_trying_passwords_is_stopped_for_the_address_in_all_processes
+      40.times do |index|
+        Server::Rates::COUNTERS.clear
+        sign_in("nobody#{index}@reedbank.example")
+      end
+      Server::Rates::COUNTERS.clear
+      sign_in(EMAIL)
+      assert_problem(429)
+      assert_match(/wait 10 minutes/, answer["detail"])
+    end
+
+    def test_only_a_proxy_that_is_configured_says_for_whom_it_asks
+      env = { "REMOTE_ADDR" => "10.0.0.5", "HTTP_X_FORWARDED_FOR" => "1.2.3.4, 192.168.1.66" }
+      assert_equal "10.0.0.5", Server::Address.of(env)
+      assert_equal "192.168.1.66", Server::Address.of(env, proxy: "10.0.0.5")
+      assert_equal "10.0.0.5", Server::Address.of(env, proxy: "10.0.0.6")
+      assert_equal "10.0.0.5", Server::Address.of(env.except("HTTP_X_FORWARDED_FOR"), proxy: "10.0.0.5")
+    end
+
     def test_a_change_without_the_pages_token_is_refused
       sign_in(EMAIL)
       post("/api/clients", JSON.generate(DEMO), "CONTENT_TYPE" => "application/json")
