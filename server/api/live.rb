@@ -22,9 +22,10 @@ module Kippen
       MOST_WAITING = 64_000
       RETRY_MS = 1000
       HERE = "event: here\ndata: {}\n\n"
+      ENDED = "event: ended\ndata: {}\n\n"
 
-      # One browser that listens to one client's news.
-      Listener = Struct.new(:io, :client, :waiting)
+      # One browser that listens to one client's news; watcher – says whether it still may.
+      Listener = Struct.new(:io, :client, :watcher, :waiting)
 
       def initialize(database)
         @database = database
@@ -37,7 +38,8 @@ module Kippen
       def call(env)
         client = PATH.match(env["PATH_INFO"])[:client]
         start
-        [200, HEADERS.merge("rack.hijack" => ->(io) { @work << [:add, io, client] }), []]
+        watcher = Watcher.new(@database, env["kippen.account"], env["kippen.rodauth"].session_digests, client)
+        [200, HEADERS.merge("rack.hijack" => ->(io) { @work << [:add, io, client, watcher] }), []]
       end
 
       private
@@ -70,15 +72,17 @@ module Kippen
           when :add then add(*with)
           when :listening then listening
           when :lost then lost
-          when :beat then tell_all(": here\n\n")
-          when :notice then hand_on(*with)
+          when :beat
+            let_go
+            tell_all(": here\n\n")
+          when :notice then with[0]["what"] == "rights" ? let_go : hand_on(*with)
           end
         end
       end
 
       # That it is here is said only once nothing can be missed.
-      def add(io, client)
-        listener = Listener.new(io, client, "retry: #{RETRY_MS}\n\n")
+      def add(io, client, watcher)
+        listener = Listener.new(io, client, watcher, "retry: #{RETRY_MS}\n\n")
         @listeners << listener
         @listening ? send(listener, HERE) : flush(listener)
       end
@@ -86,6 +90,17 @@ module Kippen
       def listening
         @listening = true
         tell_all(HERE)
+      end
+
+      # Those whose session has ended, or who may not see the client any more.
+      def let_go
+        @listeners.reject { |listener| listener.watcher.still? }.each do |listener|
+          send(listener, ENDED)
+          drop(listener)
+        end
+      rescue Sequel::Error
+        # Nothing is known just now; the next beat looks again.
+        nil
       end
 
       def lost

@@ -21,9 +21,17 @@ module Kippen
 
       # Writes down what broke and where; not what it was about, for messages show the values they stumbled over.
       def self.log(error)
-        what = error.is_a?(NameError) ? "#{error.class} (#{error.name})" : error.class
+        known = error.is_a?(NameError) ? error.name : sqlstate(error)
+        what = [error.class, *("(#{known})" if known)].join(" ")
         warn "#{Time.now.utc.strftime("%FT%TZ")} #{what}\n  #{error.backtrace&.first(8)&.join("\n  ")}"
       end
+
+      # PostgreSQL's own five letters for what went wrong, or nil.
+      def self.sqlstate(error)
+        result = error.wrapped_exception.result if error.is_a?(Sequel::Error) && error.wrapped_exception.respond_to?(:result)
+        result&.error_field(PG::Result::PG_DIAG_SQLSTATE)
+      end
+      private_class_method :sqlstate
 
       # For a fault of Kippen's own, as a Rack response.
       def self.of_our_own(env)

@@ -18,9 +18,11 @@ module Kippen
 
         # Only while no service but the demo is there: whoever starts Kippen is its first lead.
         app.post("/api/services") do
-          problem(403, "There is a service here already; its lead makes accounts") if accounts.own_service?
           email = sent["email"]
           database.transaction do
+            # Of several at once, one is the first.
+            database.get(Sequel.function(:pg_advisory_xact_lock, 4311))
+            problem(403, "There is a service here already; its lead makes accounts") if accounts.own_service?
             service = accounts.add_service(sent["service"])
             accounts.add(service, email:, name: sent["name"], role: "lead", password: sent["password"])
           end

@@ -24,8 +24,13 @@ module Kippen
 
       plugin :middleware
 
-      # Of Rodauth's answer, a problem where it tells an error.
-      def self.problem(hash, status)
+      # What a password is held against where there is no account: it takes as long.
+      NOBODY = Store::Accounts.hash_of("nobody has this one")
+
+      # Of Rodauth's answer, a problem where it tells an error. Of a sign-in it says nothing of which was wrong.
+      def self.problem(hash, status, path)
+        return Problem.of(status, [hash["error"], *(WRONG if status == 401)].join(". ")) if path.end_with?("/sign-in")
+
         field, message = hash["field-error"]
         faults = field ? [Fault.new("/#{field}", message)] : []
         Problem.of(status, hash["error"], faults:)
@@ -91,21 +96,37 @@ module Kippen
             logout_notice_flash "Signed out"
             change_password_notice_flash "The password was changed"
             # Whoever was signed in with the old password elsewhere no longer is.
-            after_change_password { remove_all_active_sessions_except_current }
+            after_change_password do
+              remove_all_active_sessions_except_current
+              Store::News.rights(db)
+            end
             after_login { Store::Audit.sign_in(db, account, "signed in") }
+            # Whether there is an account is told by nothing: not by time, by words, or by being locked.
+            after_no_matching_login do
+              tries = Store::Tries.new(db)
+              login = param(login_param).strip.downcase
+              show_lockout_page if tries.locked?(login, most: FAILED_TRIES, minutes: LOCKED_MINUTES)
+              Argon2::Password.verify_password(param(password_param), NOBODY)
+              tries.tried(login)
+            end
             after_account_lockout { Store::Audit.sign_in(db, account, "locked out after #{FAILED_TRIES} wrong passwords") }
 
             json_response_body do |hash|
               if hash.key?("error")
                 status = response.status || 400
                 response["content-type"] = Problem::TYPE
-                JSON.generate(SignIn.problem(hash, status))
+                JSON.generate(SignIn.problem(hash, status, request.path))
               else
                 JSON.generate("done" => hash["success"])
               end
             end
 
+            after_logout { Store::News.rights(db) }
+
             auth_class_eval do
+              # Under what this session is kept, as long as it lasts.
+              def session_digests = compute_hmacs(session[session_id_session_key].to_s)
+
               # A use is noted once a minute at most: every press on the bench asks.
               def currently_active_session?
                 key = session[session_id_session_key]

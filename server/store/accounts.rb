@@ -63,6 +63,8 @@ module Kippen
             unlock(id) if changes[:unlocked] || changes[:password]
             @database[:account_active_session_keys].where(account_id: id).delete if changes.key?(:open) || changes[:password]
             raise LastLead, "a service needs a lead" if leads(service).empty?
+
+            News.rights(@database)
           end
         end
 

@@ -51,6 +51,7 @@ module Kippen
             @database[:erasures].insert_conflict.insert(client_id: id)
             @database[:audit].where(client_id: id).delete
             @database[:clients].where(id:).delete
+            News.rights(@database)
             @database.after_commit { Revisions::READ.forget(id) }
           end
         end

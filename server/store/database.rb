@@ -30,7 +30,7 @@ module Kippen
       def self.connect(url)
         database = Sequel.connect(url, max_connections: 10, preconnect: false, after_connect: TERSE)
         (@connected ||= []) << database
-        database.extension(:pg_array, :pg_json, :connection_validator)
+        database.extension(:pg_array, :pg_json, :date_arithmetic, :connection_validator)
         # Looked at whenever one is taken, once a request: one that broke meanwhile is nobody's trouble.
         database.pool.connection_validation_timeout = -1
         database

@@ -13,6 +13,9 @@ module Kippen
           database.notify(CHANNEL, payload: JSON.generate({ "client" => client, "what" => what, **more.transform_keys(&:to_s) }))
         end
 
+        # Somebody may no longer see what they saw: whoever shows something looks again.
+        def self.rights(database) = tell(database, nil, "rights")
+
         # Yields each notice, for ever. ready – called once it listens
         def self.listen(database, ready:)
           database.listen(CHANNEL, loop: true, after_listen: ->(_) { ready.call }) { |_, _, payload| yield JSON.parse(payload) }

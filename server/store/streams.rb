@@ -27,7 +27,8 @@ module Kippen
         # raw – its sources will be what was heard, not yet buttons
         def add(listener, raw: false)
           most = @database[:listeners].where(id: listener).exclude(join_id: nil).any? ? MOST_JOINED : MOST
-          raise TooMany, "this listener has begun #{most} times already; join anew" if @database[:streams].where(listener_id: listener).limit(most).count >= most
+          begun = @database[:streams].where(listener_id: listener).limit(most).count
+          raise TooMany, "this listener has begun #{most} times already; join anew" if begun >= most
 
           @database[:streams].returning(:id).insert(listener_id: listener, raw:).first.fetch(:id)
         end

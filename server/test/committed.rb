@@ -19,6 +19,7 @@ module Kippen
     def teardown
       @others.each(&:disconnect)
       DATABASE[:clients].where(service_id: @service).delete
+      %i[tries erasures].each { |table| DATABASE[table].delete }
       %i[audit accounts].each { |table| DATABASE[table].where(service_id: @service).delete }
       DATABASE[:services].where(id: @service).delete
     end

@@ -102,10 +102,20 @@ module Kippen
 
     # --- live notices -----------------------------------------------------------
 
+    # Somebody who is signed in.
+    def account
+      @account ||= store.open(DATABASE[:accounts].where(service_id: @service).get(:id)).tap do |one|
+        sessions(one).insert(account_id: one.id, session_id: "mine")
+      end
+    end
+
+    def sessions(of = @account) = DATABASE[:account_active_session_keys].where(account_id: of.id)
+
     # A browser that has opened a client's live notices: the text it got so far.
     def listen(live, client)
       ours, theirs = Socket.pair(:UNIX, :STREAM)
-      live.call("PATH_INFO" => "/api/clients/#{client}/live")[1]["rack.hijack"].call(theirs)
+      mine = { "kippen.account" => account, "kippen.rodauth" => Struct.new(:session_digests).new(["mine"]) }
+      live.call({ "PATH_INFO" => "/api/clients/#{client}/live" }.merge(mine))[1]["rack.hijack"].call(theirs)
       text = +""
       Thread.new { loop { text << ours.readpartial(4096) } rescue EOFError } # rubocop:disable Style/RescueModifier
       text
@@ -121,6 +131,31 @@ module Kippen
       save(other, timing(530))
       wait_until { texts[0].include?("event: revision") }
       assert_equal([%w[here revision], ["here"]], texts.map { |text| text.scan(/^event: (\w+)/).flatten })
+    end
+
+    # The session, the right to the client, the client: with each of them the notices end, and nobody else's do.
+    def test_they_end_with_the_session_the_right_and_the_client
+      live = Server::Live.new(other)
+      account
+      store.add(@service, email: "lead@#{@service}.example", name: "L", role: "lead", password: PASSWORD)
+      ends = { "signed out" => -> { sessions.delete && Server::Store::News.rights(other) },
+               "a viewer who may not look any more" => -> { store.change(@service, account.id, role: "viewer") },
+               "closed" => -> { store.change(@service, account.id, open: false) },
+               "erased" => -> { Server::Store::Clients.new(other).erase(@client) } }
+      ends.each do |what, happens|
+        DATABASE[:accounts].where(id: account.id).update(role: "specialist", status: Server::Store::Accounts::OPEN)
+        sessions.delete
+        sessions.insert(account_id: account.id, session_id: "mine")
+        @client = Server::Store::Save.new(DATABASE).first(@service, Fitting.read(MOUSE), author: "L", note: "")
+        text = listen(live, @client)
+        wait_until { text.include?("event: here") }
+        Server::Store::News.rights(other)
+        sleep 0.1
+        refute_includes text, "event: ended", what
+        happens.call
+        wait_until { text.include?("event: ended") }
+        assert_includes text, "event: ended", what
+      end
     end
 
     def test_when_the_way_to_the_database_breaks_all_are_let_go

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "helper"
+require "minitest/mock"
 
 module Kippen
   # Signing in, its limits and its end.
@@ -32,13 +33,36 @@ module Kippen
       assert_problem(401)
     end
 
-    def test_a_wrong_password_and_an_unknown_address_sound_the_same
-      wrong = [sign_in(EMAIL, "not-the-password"), status]
-      unknown = [sign_in("nobody@reedbank.example", "not-the-password"), status]
-      assert_equal "Not signed in", wrong.dig(0, "detail")
-      assert_equal 401, wrong.last
-      assert_equal(wrong.map { |part| part.is_a?(Hash) ? part["faults"].map { |fault| fault["message"] } : part },
-                   unknown.map { |part| part.is_a?(Hash) ? part["faults"].map { |fault| fault["message"] } : part })
+    # What somebody gets who tries a password ten times: statuses, words, headers, and how often a password was worked out.
+    def tries_of(email)
+      worked = 0
+      verify = Argon2::Password.method(:verify_password)
+      Argon2::Password.stub(:verify_password, ->(*given) { (worked += 1) && verify.call(*given) }) do
+        answers = Array.new(10) do
+          Server::Rates::COUNTERS.clear
+          clear_cookies
+          [sign_in(email, "not-the-password"), status, last_response.headers.keys.sort]
+        end
+        [answers, worked]
+      end
+    end
+
+    def test_whether_there_is_an_account_is_told_by_nothing
+      closed = "closed@reedbank.example"
+      store.add(@service, email: closed, name: "Closed", role: "viewer", password: PASSWORD)
+      DATABASE[:accounts].where(email: closed).update(status: Server::Store::Accounts::CLOSED)
+      known = tries_of(EMAIL)
+      assert_equal([["Not signed in. The address or the password is not right", 401]] * 8, known[0].first(8).map { |answer, code| [answer["detail"], code] })
+      assert_equal([403, 403], known[0].last(2).map { |_, code| code })
+      assert_equal 8, known[1], "once a try, and not where it is locked"
+      [tries_of("nobody@reedbank.example"), tries_of(closed)].each do |unknown|
+        known[0].zip(unknown[0]).each { |one, other| assert_equal one, other }
+        assert_equal known[1], unknown[1]
+      end
+      refute_includes DATABASE[:tries].all.to_s, "nobody"
+      DATABASE[:tries].update(at: Time.now - (16 * 60))
+      DATABASE[:account_lockouts].update(deadline: Time.now - 1)
+      assert_equal([401, 401], [EMAIL, "nobody@reedbank.example"].map { |email| sign_in(email, "not-the-password") && status })
     end
 
     def test_eight_wrong_tries_close_the_account_for_a_while_for_the_right_password_too

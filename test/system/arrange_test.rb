@@ -111,6 +111,7 @@ module Kippen
       tab_to("One button with three jobs")
       press(:space)
       pick_by_typing("Which button", "Edge key")
+      assert_button "Say the rest first", disabled: true
       pick_by_typing("Twice pressed it does", "Mark the packet")
       pick_by_typing("Held it does", "Answer the call")
       assert_text "Pocket phone, Edge key, double-tap: Mark the packet."

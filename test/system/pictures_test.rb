@@ -134,6 +134,10 @@ module Kippen
     def make_a_double_tap_impossible
       save("timing", button: EDGE, setting: "bounce_guard_ms", value: 1000)
       assert_text "can’t happen"
+      find("label", text: "Table").click
+      assert_selector "td:has(button[aria-label='Edge key, double-tap: Mark the packet']) small", text: "can't happen"
+      assert_no_selector "td:has(button[aria-label^='Edge key, long-press']) small", text: "can't happen"
+      find("label", text: "Lanes", exact_text: true).click
       picture "lanes-impossible"
     end
 

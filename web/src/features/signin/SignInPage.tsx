@@ -36,7 +36,7 @@ export function SignInPage({ session }: { session: Session }) {
     event.preventDefault()
     void signIn.run()
   }
-  const wrong = signIn.refused?.problem.faults?.[0]?.message
+  const wrong = signIn.refused?.status === 401 ? signIn.refused.problem.detail : undefined
 
   return (
     <main className={styles.page}>

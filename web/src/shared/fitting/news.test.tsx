@@ -31,7 +31,7 @@ function follow(onHeard = vi.fn()) {
     <QueryClientProvider client={queries}>{children}</QueryClientProvider>
   )
   const hook = renderHook(() => useNews('one', onHeard), { wrapper })
-  return { anew, onHeard, unmount: hook.unmount }
+  return { anew, queries, onHeard, unmount: hook.unmount }
 }
 
 describe('useNews', () => {
@@ -51,6 +51,36 @@ describe('useNews', () => {
     expect(onHeard).toHaveBeenCalledWith('s')
     newest()?.dispatchEvent(new MessageEvent('revision', { data: '{}' }))
     expect(anew).toHaveBeenCalledWith({ queryKey: ['lanes'] })
+  })
+
+  it('asks anew for what it may have missed: the desk at first, everything after a break', async () => {
+    const { anew, queries } = follow()
+    const refetch = vi.spyOn(queries, 'refetchQueries').mockResolvedValue()
+    queries.setQueryData(['desk', 'one'], { revision: { number: 4 } })
+    newest()?.dispatchEvent(new MessageEvent('here', { data: '{}' }))
+    await vi.waitFor(() => expect(anew).toHaveBeenCalledWith({ queryKey: ['bench'] }))
+    expect(refetch).toHaveBeenCalledWith({ queryKey: ['desk', 'one'] })
+    expect(anew).not.toHaveBeenCalledWith({ queryKey: ['lanes'] })
+    newest()?.dispatchEvent(new MessageEvent('here', { data: '{}' }))
+    expect(anew).toHaveBeenCalledWith({ queryKey: ['lanes'] })
+  })
+
+  it('asks for everything where somebody saved before it listened', async () => {
+    const { anew, queries } = follow()
+    queries.setQueryData(['desk', 'one'], { revision: { number: 4 } })
+    vi.spyOn(queries, 'refetchQueries').mockImplementation(() => {
+      queries.setQueryData(['desk', 'one'], { revision: { number: 5 } })
+      return Promise.resolve()
+    })
+    newest()?.dispatchEvent(new MessageEvent('here', { data: '{}' }))
+    await vi.waitFor(() => expect(anew).toHaveBeenCalledWith({ queryKey: ['lanes'] }))
+  })
+
+  it('comes to an end when one may not see it any more, and lets the pages find out why', () => {
+    const { anew } = follow()
+    newest()?.dispatchEvent(new MessageEvent('ended', { data: '{}' }))
+    expect(openOnes()).toEqual([])
+    expect(anew).toHaveBeenCalledWith({ queryKey: ['desk'] })
   })
 
   it('holds no way to the server while the page is hidden, and catches up when it is seen', () => {

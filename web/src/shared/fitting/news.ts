@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
+import type { Desk } from '../api'
 
 const WITH_THE_FITTING = [
   'desk',
@@ -36,11 +37,31 @@ export function useNews(client: string, onHeard: (stream: string) => void) {
     let source: EventSource | undefined
     const anew = (keys: string[]) =>
       keys.forEach((key) => void queries.invalidateQueries({ queryKey: [key] }))
+    const shown = () => queries.getQueryData<Desk>(['desk', client])?.revision.number
+    /** What was saved between asking and listening would be told to nobody: the desk alone is asked whether it was. */
+    const lookOnce = async () => {
+      const before = shown()
+      await queries.refetchQueries({ queryKey: ['desk', client] })
+      anew(['bench'])
+      if (shown() !== before) anew(WITH_THE_FITTING)
+    }
     const open = () => {
+      let first = true
       source = new EventSource(`/api/clients/${client}/live`)
       source.addEventListener('heard', (event: MessageEvent<string>) =>
         handler.current((JSON.parse(event.data) as { stream: string }).stream),
       )
+      // Said whenever it listens, and so after each break too: what was told meanwhile was missed.
+      source.addEventListener('here', () => {
+        if (first) void lookOnce()
+        else anew(WITH_THE_FITTING)
+        first = false
+      })
+      // One may not see it any more; whatever is asked next says why.
+      source.addEventListener('ended', () => {
+        close()
+        anew(WITH_THE_FITTING)
+      })
       source.addEventListener('revision', () => anew(WITH_THE_FITTING))
       source.addEventListener('joins', () => anew(['joins']))
     }
