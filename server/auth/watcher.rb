@@ -19,7 +19,7 @@ module Kippen
 
       def session?
         rows = @database[:account_active_session_keys].where(account_id: @account, session_id: @session)
-        rows.where(younger(:last_use, SignIn::IDLE_SECONDS) & younger(:created_at, SignIn::LIFETIME_SECONDS)).any?
+        rows.where(Sequel[:last_use] > ago(SignIn::IDLE_SECONDS)).where(Sequel[:created_at] > ago(SignIn::LIFETIME_SECONDS)).any?
       end
 
       def in_sight?
@@ -27,7 +27,7 @@ module Kippen
         !account.nil? && Store::Clients.in_sight(@database, account).where(id: @client).any?
       end
 
-      def younger(column, seconds) = Sequel[column] > Sequel.date_sub(Sequel::CURRENT_TIMESTAMP, seconds:)
+      def ago(seconds) = Sequel.date_sub(Sequel::CURRENT_TIMESTAMP, seconds:)
     end
   end
 end
