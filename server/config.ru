@@ -3,5 +3,6 @@
 require_relative "rack"
 
 database = Kippen::Server::Store.connect(ENV.fetch("DATABASE_URL"))
+given = ->(name) { ENV[name].to_s.empty? ? nil : ENV.fetch(name) }
 run Kippen::Server.rack(database, secret: ENV.fetch("KIPPEN_SECRET"), demo: ENV["KIPPEN_DEMO"] == "yes",
-                                  listen: ENV["KIPPEN_LISTEN"].to_s.empty? ? nil : ENV.fetch("KIPPEN_LISTEN", nil))
+                                  listen: given.call("KIPPEN_LISTEN"), host: given.call("KIPPEN_HOST"))

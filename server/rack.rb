@@ -14,8 +14,8 @@ module Kippen
     # The whole application for Rack: limits, sign-in, contract, API, pages.
     # secret – 64 characters or more that only this installation knows; demo – may the demo's
     # accounts be opened by one press; listen – "address:port" besides loopback, for joining
-    # by code; check_responses – hold every response against the contract too
-    def self.rack(database, secret:, demo: false, listen: nil, check_responses: false)
+    # by code; host – a name by which a proxy leads here; check_responses – hold every response against the contract too
+    def self.rack(database, secret:, demo: false, listen: nil, host: nil, check_responses: false)
       App.set :database, database
       App.set :demo, demo
       App.set :join_addresses, Outside.addresses(listen)
@@ -25,7 +25,7 @@ module Kippen
         use Outermost
         # What is long and is text; live notices and files that are packed already go as they are.
         use Rack::Deflater, include: PACKED, if: ->(_, _, headers, _) { headers["content-length"].to_i > PACKED_FROM }
-        use Rack::Protection::HostAuthorization, permitted_hosts: [*HOSTS, *listen&.then { |address| address[/\A.+(?=:\d+\z)/] }], logging: false
+        use Rack::Protection::HostAuthorization, permitted_hosts: [*HOSTS, *host, *listen&.then { |address| address[/\A.+(?=:\d+\z)/] }], logging: false
         use Rack::Protection::HttpOrigin, logging: false
         use Rack::Attack
         use Outside

@@ -38,17 +38,24 @@ PG_LOGS="-c logging_collector=on -c log_directory=../log -c log_filename=%a.log 
   -c log_rotation_age=1d -c log_rotation_size=0 -c log_error_verbosity=terse -c log_min_error_statement=panic
   -c log_statement=none -c log_min_duration_statement=-1 -c log_parameter_max_length=0 -c log_parameter_max_length_on_error=0"
 
+pg_running() { as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" status >/dev/null 2>&1; }
+
+# pg_start_there [further server options]: on PG_PORT, or not at all.
+pg_start_there() {
+  as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -l "$PG_HOME/server.log" -w -t 30 \
+    -o "-c listen_addresses=127.0.0.1 -p $PG_PORT -c unix_socket_directories=$PG_HOME/socket ${PG_LOGS//$'\n'/ } $*" start
+}
+
 # pg_start [further server options]. After a hard stop the old process may linger a moment; where
 # somebody else has taken the port since it was free, PG_PORT becomes the next.
 pg_start() {
   local try
-  as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" status >/dev/null && pg_stop
+  pg_running && pg_stop
   as_pg_user mkdir -p "$PG_HOME/log"
   # Only of this start: what an earlier Kippen wrote there may tell of clients.
   as_pg_user truncate -s 0 "$PG_HOME/server.log"
   for try in 1 2 3; do
-    as_pg_user "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -l "$PG_HOME/server.log" -w -t 30 \
-      -o "-c listen_addresses=127.0.0.1 -p $PG_PORT -c unix_socket_directories=$PG_HOME/socket ${PG_LOGS//$'\n'/ } $*" start && return 0
+    pg_start_there "$@" && return 0
     sleep "$try"
     PG_PORT=$(free_port "$PG_PORT")
   done

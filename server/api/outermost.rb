@@ -14,7 +14,16 @@ module Kippen
         "content-security-policy" => "default-src 'none'; frame-ancestors 'none'"
       }.freeze
 
-      def initialize(app) = @app = app
+      # While the disk is nearly full.
+      LOW = { "x-kippen-room" => "low" }.freeze
+      # One must be able to sign in, to read.
+      ALWAYS = "/api/session"
+
+      # no_room – a file that is there while the disk is nearly full, see bin/start; or nil
+      def initialize(app, no_room: ENV.fetch("KIPPEN_NO_ROOM", nil))
+        @app = app
+        @no_room = no_room
+      end
 
       def call(env)
         carrying(refusal(env) || @app.call(env))
@@ -33,15 +42,20 @@ module Kippen
 
       private
 
-      def carrying((status, headers, body)) = [status, HEADERS.merge(headers), body]
+      def carrying((status, headers, body)) = [status, HEADERS.merge(headers, low? ? LOW : {}), body]
+
+      def low? = @no_room && File.exist?(@no_room)
 
       def refusal(env)
         method = env["REQUEST_METHOD"]
         return allowed unless METHODS.include?(method)
+        return no_room if low? && Problem.may_have_saved?(env) && !env["PATH_INFO"].start_with?(ALWAYS)
         return Problem.response(400, "The address can't be read") unless readable?(env["PATH_INFO"]) && query?(env["QUERY_STRING"].to_s)
 
         Problem.response(415, "What is sent must be application/json") if WITH_BODY.include?(method) && body?(env) && !json?(env)
       end
+
+      def no_room = Problem.response(507, "The disk of the computer Kippen runs on is nearly full: nothing is saved until there is room again")
 
       def allowed
         status, headers, body = Problem.response(405, "It must be one of #{METHODS.join(", ")}")

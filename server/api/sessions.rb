@@ -23,7 +23,7 @@ module Kippen
             # Of several at once, one is the first.
             database.get(Sequel.function(:pg_advisory_xact_lock, 4311))
             problem(403, "There is a service here already; its lead makes accounts") if accounts.own_service?
-            service = accounts.add_service(sent["service"])
+            service = accounts.first_service(sent["service"])
             accounts.add(service, email:, name: sent["name"], role: "lead", password: sent["password"])
           end
           rodauth.account_from_login(email.strip.downcase)

@@ -31,6 +31,13 @@ module Kippen
           row && Account.new(service: row.delete(:service_id), **row).freeze
         end
 
+        # The first service of somebody's own takes over what waits for it; returns its id.
+        def first_service(name)
+          waiting = @database[:services].where(waiting: true).get(:id) or return add_service(name)
+          @database[:services].where(id: waiting).update(name:, waiting: false)
+          waiting
+        end
+
         # Makes a service; returns its id.
         def add_service(name, demo: false) = @database[:services].returning(:id).insert(name:, demo:).first.fetch(:id)
 
@@ -70,7 +77,7 @@ module Kippen
 
         def demo_service = @database[:services].where(demo: true).order(:created_at).get(:id)
 
-        def own_service? = @database[:services].where(demo: false).any?
+        def own_service? = @database[:services].where(demo: false, waiting: false).any?
 
         # The demo's account by its role.
         def demo_account(role) = @database[:accounts].where(service_id: demo_service, role:, status: OPEN).order(:id).get(:email)

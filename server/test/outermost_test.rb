@@ -82,6 +82,22 @@ module Kippen
       refute_match(/Bram/, told)
     end
 
+    # Saving is refused, reading goes on, and every answer says so.
+    def test_without_room_nothing_is_saved
+      Tempfile.create("no-room") do |file|
+        outermost = Server::Outermost.new(->(env) { [200, {}, [env["REQUEST_METHOD"]]] }, no_room: file.path)
+        ask = ->(method, path) { outermost.call(Rack::MockRequest.env_for(path, method:)) }
+        [["GET", "/api/clients", 200], ["POST", "/api/clients", 507], ["PUT", "/api/listeners/x/bindings", 507], ["POST", "/api/session/sign-in", 200]]
+          .each do |method, path, expected|
+          status, headers, = ask.call(method, path)
+          assert_equal [expected, "low"], [status, headers["x-kippen-room"]], "#{method} #{path}"
+        end
+        File.unlink(file.path)
+        assert_equal([200, nil], ask.call("POST", "/api/clients").then { |status, headers, _| [status, headers["x-kippen-room"]] })
+        FileUtils.touch(file.path)
+      end
+    end
+
     def test_what_puma_can_not_read_is_a_problem_too
       { 413 => 413, 400 => 400, 501 => 500, 500 => 500 }.each do |given, expected|
         _, told = capture_io do

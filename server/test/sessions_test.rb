@@ -135,6 +135,16 @@ module Kippen
       assert_match(/wait 10 minutes/, answer["detail"])
     end
 
+    def test_a_name_leads_here_only_where_it_is_configured
+      [nil, "kippen.example"].each do |host|
+        app = Server.rack(DATABASE, secret: "s" * 64, host:)
+        env = Rack::MockRequest.env_for("/api/health", "HTTP_HOST" => "kippen.example", "HTTP_X_FORWARDED_PROTO" => "https")
+        assert_equal host ? 200 : 403, app.call(env).first
+      end
+    ensure
+      Server::App.set :demo, true
+    end
+
     def test_only_a_proxy_that_is_configured_says_for_whom_it_asks
       env = { "REMOTE_ADDR" => "10.0.0.5", "HTTP_X_FORWARDED_FOR" => "1.2.3.4, 192.168.1.66" }
       assert_equal "10.0.0.5", Server::Address.of(env)

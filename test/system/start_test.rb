@@ -87,25 +87,61 @@ module Kippen
     # What a phone can be set to.
     VALUES = [400, 500, 700, 1000, 1500].freeze
 
-    # The server is killed hard in the middle of saving; what was saved last is whole.
-    def test_killed_in_the_middle_of_a_save
+    def pid_of(name) = Integer(File.read(File.join(@data, "run", "#{name}.pid")), 10)
+    def pid_of_the_database = Integer(File.readlines(File.join(@data, "postgres", "data", "postmaster.pid")).first, 10)
+
+    # Something is killed hard in the middle of saving: it comes back by itself, and what was acknowledged is whole.
+    def killed_while_saving(told)
       process, = start
       acknowledged = 1
       saving = Thread.new do
         loop { acknowledged += 1 if long_press(acknowledged, VALUES[acknowledged % VALUES.size]).code == "201" }
-      rescue SystemCallError, IOError
+      rescue SystemCallError, IOError, NoMethodError
         nil
       end
       sleep 0.05 until acknowledged > 20
-      Process.kill("KILL", Integer(`pgrep -g #{process} -f puma`.lines.first, 10))
-      saving.join
-      assert_equal 1, wait(process)
-
-      start
+      Process.kill("KILL", yield)
+      wait_for(told) { @told.include?(told) }
+      saving.kill
+      wait_for("it answers again") { all_well? }
       revision = client["revision"]
       assert_includes [acknowledged, acknowledged + 1], revision
       fitting = Fitting.read(inside.get("/api/clients/#{client["id"]}/fitting"))
       assert_equal VALUES[(revision - 1) % VALUES.size] * 1000, fitting.timing(fitting.button("pocket-phone/edge")).long_press_us
+      assert_equal 0, stop(process)
+      assert_equal 0, processes_on_data
+    end
+
+    def test_a_server_that_is_killed_comes_back = killed_while_saving("The server has ended by itself; it is started again.") { pid_of("server") }
+
+    def test_a_database_that_is_killed_comes_back = killed_while_saving("The database has ended by itself; it is started again.") { pid_of_the_database }
+
+    # Only bin/start itself is killed: the server, the worker and the database are left behind.
+    def test_what_a_start_that_was_killed_left_behind_hinders_nobody
+      process, = start
+      left = [pid_of("server"), pid_of("worker")]
+      Process.kill("KILL", process)
+      wait(process)
+      assert all_well?, "the server was left behind"
+      _, said = start
+      assert_includes said, "An earlier start was cut off; ending what is left of it."
+      assert_equal 1, client["revision"]
+      left.each { |pid| refute_path_exists "/proc/#{pid}" }
+    end
+
+    def test_without_room_every_answer_says_so_and_nothing_is_saved
+      free = File.join(@data, "free")
+      File.write(free, "5000")
+      start(env: instead_of("df" => "if [ \"$1\" = -Pm ]; then echo F; echo /dev/x 9 9 $(cat #{free}) 9% /; else exec /bin/df \"$@\"; fi").slice("PATH"))
+      assert_equal "201", long_press(1, 700).code
+      File.write(free, "120")
+      wait_for("it is told") { @told.include?("Only 120 MB are left") }
+      refused = long_press(2, 1000)
+      assert_equal %w[507 low], [refused.code, refused["x-kippen-room"]]
+      assert_equal 2, client["revision"]
+      File.write(free, "5000")
+      wait_for("it is told") { @told.include?("There is room on the disk again.") }
+      assert_equal "201", long_press(2, 1000).code
     end
 
     def test_killed_hard_itself_it_starts_again

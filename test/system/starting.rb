@@ -41,19 +41,36 @@ module Kippen
     end
 
     # Starts Kippen and waits until it says that it is ready.
-    def start(*options, input: nil)
+    # Goes on listening to what it says: @told.
+    def start(*options, input: nil, env: {})
       reader, writer = IO.pipe
       stdin, answer = IO.pipe
       answer.puts(input) if input
       answer.close
-      process = Process.spawn(environment, START, "--port", @port.to_s, *options, in: stdin, out: writer, err: writer, pgroup: true)
+      process = Process.spawn(environment.merge(env), START, "--port", @port.to_s, *options, in: stdin, out: writer, err: writer, pgroup: true)
       writer.close
       @running << process
       said = +""
       said << reader.readpartial(4096) until said.include?("Kippen is ready")
+      @told = +""
+      Thread.new(@told) { |told| loop { told << reader.readpartial(4096) } rescue EOFError } # rubocop:disable Style/RescueModifier
       [process, said]
     rescue EOFError
       flunk "it ended without being ready:\n#{said}"
+    end
+
+    # Waits until something is so.
+    def wait_for(what, seconds = 40)
+      patience = Time.now + seconds
+      sleep 0.1 until (so = yield) || Time.now > patience
+      assert so, what
+    end
+
+    # Does it answer that all is well?
+    def all_well?
+      visitor.get("/api/health") == { "ok" => true }
+    rescue SystemCallError, IOError
+      false
     end
 
     # As Ctrl+C does: the signal goes to everything in the foreground.

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { Button, Spin } from 'antd'
 import { lazy, Suspense, useEffect } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
-import { whenSignedOut } from './shared/api'
+import { useLowRoom, whenSignedOut } from './shared/api'
 import { AccountContext, useSession } from './shared/session'
 import styles from './app.module.css'
 
@@ -52,9 +52,21 @@ function Gate() {
   )
 }
 
+/** On every page, for as long as it lasts. */
+function NoRoom() {
+  if (!useLowRoom()) return null
+  return (
+    <p role="alert" className={styles.noRoom}>
+      <strong>Nothing is saved just now.</strong> The disk of the computer Kippen runs on is nearly full: make
+      room on it. What is there can be read.
+    </p>
+  )
+}
+
 export function App() {
   return (
     <BrowserRouter>
+      <NoRoom />
       <Suspense fallback={<Loading />}>
         <Gate />
       </Suspense>

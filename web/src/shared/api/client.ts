@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { roomIsLow } from './room'
 import type { paths } from './schema'
 import type { Problem } from './types'
 
@@ -30,6 +31,7 @@ api.use({
     if (request.method !== 'GET') request.headers.set('X-CSRF-Token', token)
   },
   onResponse: ({ response }) => {
+    roomIsLow(response.headers.get('x-kippen-room') === 'low')
     if (response.status === 401 && !response.url.includes('/api/session')) onSignedOut()
   },
 })

@@ -1,2 +1,3 @@
 export { api, carryToken, must, PAGE, Refused, whenSignedOut } from './client'
 export type * from './types'
+export { useLowRoom } from './room'

@@ -1,0 +1,110 @@
+# What bin/start runs, and keeps running. Sourced by bin/start; DATA, ROOT, LOGS, PORT and DATABASE_URL are set.
+
+# So that what a start that was killed has left behind is known again.
+export KIPPEN_RUN_BY=$DATA
+
+# Processes of an earlier start on these data that are still there.
+left_behind() {
+  local file pid
+  for file in "$DATA"/run/*.pid; do
+    [ -e "$file" ] || continue
+    pid=$(cat "$file")
+    if [[ $pid =~ ^[0-9]+$ ]] && grep -qzxF "KIPPEN_RUN_BY=$DATA" "/proc/$pid/environ" 2>/dev/null; then printf '%s\n' "$pid"; fi
+  done
+}
+
+# Ends them, gently at first. Call it only with the lock held.
+end_what_was_left() {
+  local left pid
+  left=$(left_behind)
+  [ -n "$left" ] || return 0
+  say "An earlier start was cut off; ending what is left of it."
+  for pid in $left; do kill -TERM "$pid" 2>/dev/null || true; done
+  for _ in $(seq 50); do
+    [ -n "$(left_behind)" ] || break
+    sleep 0.2
+  done
+  for pid in $(left_behind); do kill -KILL "$pid" 2>/dev/null || true; done
+  rm -f "$DATA"/run/*.pid
+}
+
+# run NAME LOG COMMAND…: in the background, remembered by its name. Sets RUN_PID.
+run() {
+  local name=$1 log=$2
+  shift 2
+  mkdir -p "$DATA/run"
+  "$@" >>"$log" 2>&1 9>&- &
+  RUN_PID=$!
+  printf '%s' "$RUN_PID" >"$DATA/run/$name.pid"
+}
+
+start_server() {
+  RUBYOPT="--yjit --yjit-exec-mem-size=32" run server "$LOGS/server.log" bundle exec puma -C "$ROOT/server/puma.rb"
+  SERVER=$RUN_PID
+}
+
+# The worker for what nobody waits for.
+start_worker() {
+  run worker "$LOGS/worker.log" bundle exec ruby "$ROOT/server/jobs/worker.rb"
+  WORKER=$RUN_PID
+}
+
+# Asks a server's health question by bash alone: is all well?
+answers() {
+  (exec 3<>"/dev/tcp/127.0.0.1/$1" && printf 'GET /api/health HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&3 && head -n 1 <&3 | grep -q ' 200') 2>/dev/null
+}
+
+# Below so much the pages say so and nothing is saved: PostgreSQL must never meet a full disk.
+LEAST_MB=200
+watch_room() {
+  local free
+  free=$(df -Pm "$DATA" | awk 'NR == 2 { print $4 }')
+  if [ "${free:-$LEAST_MB}" -lt "$LEAST_MB" ]; then
+    [ -e "$DATA/no-room" ] || say "Only $free MB are left on the disk of $DATA: nothing is saved until there is room again."
+    printf '%s' "$free" >"$DATA/no-room"
+  elif [ -e "$DATA/no-room" ]; then
+    rm -f "$DATA/no-room"
+    say "There is room on the disk again."
+  fi
+}
+
+# What ends by itself is started again; what ends again and again is not.
+MOST_AGAIN=5
+again() {
+  AGAIN=$((SECONDS - ${LAST_AGAIN:-0} > 60 ? 1 : AGAIN + 1)) LAST_AGAIN=$SECONDS
+  if [ "$AGAIN" -gt "$MOST_AGAIN" ]; then fail "$1 ends again and again; log: $2"; fi
+  say "$1 has ended by itself; it is started again."
+}
+
+# What it was doing may take a moment to end.
+pg_start_again() {
+  local try
+  for try in 1 2 3 4 5 6 7 8; do
+    pg_start_there 9>&- >>"$LOGS/postgres.log" 2>&1 && return 0
+    sleep "$try" 9>&-
+  done
+  fail "the database could not be started again; log: $LOGS/postgres.log"
+}
+
+watch() {
+  AGAIN=0
+  while true; do
+    # Nothing that outlives this may hold the lock.
+    sleep 1 9>&- &
+    wait $! || true
+    watch_room
+    if [ "$PG_STARTED" = yes ] && ! pg_running; then
+      again "The database" "$LOGS/postgres.log"
+      pg_start_again
+    fi
+    if ! kill -0 "$SERVER" 2>/dev/null; then
+      again "The server" "$LOGS/server.log"
+      start_server
+    fi
+    if ! kill -0 "$WORKER" 2>/dev/null; then
+      # It ends whenever the database does, which has been told.
+      sleep 1
+      start_worker
+    fi
+  done
+}
