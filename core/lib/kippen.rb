@@ -7,6 +7,7 @@ end
 
 require "set"
 require_relative "kippen/errors"
+require_relative "kippen/deadline"
 require_relative "kippen/limits"
 require_relative "kippen/fitting"
 require_relative "kippen/press"

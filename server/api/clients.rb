@@ -37,7 +37,7 @@ module Kippen
         app.get("/api/clients/:client/everything") do
           audit.note(account, "took all data out", client: params["client"])
           headers "content-type" => "application/json", "content-disposition" => 'attachment; filename="client.json"'
-          body Store::Everything.new(database, params["client"]).pieces
+          body Spooled.new(Store::Everything.new(database, params["client"]).pieces)
         end
 
         app.get("/api/clients/:client/erasure") { json(clients.holdings(params["client"]).transform_keys(&:to_s)) }

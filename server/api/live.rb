@@ -24,6 +24,9 @@ module Kippen
       HERE = "event: here\ndata: {}\n\n"
       ENDED = "event: ended\ndata: {}\n\n"
 
+      # Of one session at once; the oldest makes room.
+      MOST_A_SESSION = 12
+
       # One browser that listens to one client's news; watcher – says whether it still may.
       Listener = Struct.new(:io, :client, :watcher, :waiting)
 
@@ -83,6 +86,8 @@ module Kippen
       # That it is here is said only once nothing can be missed.
       def add(io, client, watcher)
         listener = Listener.new(io, client, watcher, "retry: #{RETRY_MS}\n\n")
+        of_session = @listeners.select { |other| other.watcher.session == watcher.session }
+        drop(of_session.first) if of_session.size >= MOST_A_SESSION
         @listeners << listener
         @listening ? send(listener, HERE) : flush(listener)
       end

@@ -5,8 +5,9 @@ module Kippen
     # What a change would do, as the JSON of the contract: what differs in words, and for each
     # button it touches the lane afterwards, every wait before and after, and what is displaced.
     class Preview
-      # result – a Changes::Finish::Result
-      def initialize(result)
+      # result – a Changes::Finish::Result; deadline – how long a look may take
+      def initialize(result, deadline: Deadline::NEVER)
+        @deadline = deadline
         @result = result
         @before = result.before
         @after = result.fitting
@@ -23,13 +24,14 @@ module Kippen
       # The same for somebody who made the change without a look at it: what it displaced, what it
       # serves no longer, what did not go along, in sentences.
       def told
-        displaced = @result.spots.flat_map { |spot| @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:words) }
+        displaced = @result.spots.flat_map { |spot| @deadline.check || @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:words) }
         (displaced + @consequences.wants[1].map { |want| "No longer serves the want “#{want}”." } + @result.left_out + @result.notes).uniq
       end
 
       private
 
       def button(ref, place, mode)
+        @deadline.check
         return unless @before.button(ref) && @after.button(ref)
 
         old, new = [@before, @after].map { |fitting| Press::Lane.new(fitting, fitting.button(ref), place:, mode:) }

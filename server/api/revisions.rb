@@ -4,6 +4,10 @@ module Kippen
   module Server
     # Changes to a fitting: tried out (previews) and saved (revisions), both by the same way.
     module RevisionRoutes
+      # What a look may cost, of work of a core.
+      LOOK_S = 1.0
+      LOOKS = Newest.new
+
       def self.registered(app)
         app.post("/api/clients/:client/revisions") do
           asked = RevisionRoutes.changes(sent)
@@ -17,8 +21,11 @@ module Kippen
         end
 
         app.post("/api/clients/:client/previews") do
-          result = RevisionRoutes.make(self, revisions.head(params["client"]), RevisionRoutes.changes(sent))
-          json(Preview.new(result).to_h)
+          LOOKS.take([account.id, sent["page"]]) do |outdone|
+            deadline = Deadline.new(LOOK_S, &outdone)
+            result = RevisionRoutes.make(self, revisions.head(params["client"]), RevisionRoutes.changes(sent), deadline:)
+            json(Preview.new(result, deadline:).to_h)
+          end
         end
       end
 
@@ -29,12 +36,12 @@ module Kippen
 
       # On the head, as they were thought of on the revision that the page showed. Returns a
       # Changes::Finish::Result. Raises Invalid, Store::Conflict, Store::Missing.
-      def self.make(app, head, changes)
+      def self.make(app, head, changes, **more)
         client = app.params["client"]
         sent = app.sent
         opened_on = sent.fetch("opened_on", head.number)
         others = app.revisions.others(client, opened_on, sent["page"])
-        Changes::Conflict.make(head.fitting, changes, opened: app.revisions.at(client, opened_on), others:, **app.making)
+        Changes::Conflict.make(head.fitting, changes, opened: app.revisions.at(client, opened_on), others:, **app.making, **more)
       rescue Changes::Conflict => e
         raise Store::Conflict.new(head.row, mine: e.mine, theirs: e.theirs)
       end

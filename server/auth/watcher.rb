@@ -12,6 +12,8 @@ module Kippen
         @client = client
       end
 
+      attr_reader :session
+
       # Is the session still in force, and the client still in sight?
       def still? = session? && in_sight?
 

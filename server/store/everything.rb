@@ -39,13 +39,13 @@ module Kippen
                    "messages" => @database[:messages].where(stream_id: streams.select(:id)).order(:stream_id, :number),
                    "viewers" => @database[:accounts].where(id: of(:viewings).select(:account_id)).select(:name, :email),
                    "audit" => of(:audit).order(:id).select(:author, :what, :detail, :at) }
-          rows.transform_values { |dataset| paged(dataset) }
+          rows.to_h { |name, dataset| [name, paged(dataset, name == "revisions")] }
         end
 
         def of(table) = @database[table].where(client_id: @client)
 
-        # Rows a thousand at a time, by a cursor of the database.
-        def paged(rows) = rows.use_cursor(rows_per_fetch: 1000)
+        # So many rows at a time, by a cursor of the database: few where one alone may be large.
+        def paged(rows, large) = rows.use_cursor(rows_per_fetch: large ? 5 : 1000)
 
         def plain(row)
           row.transform_values do |value|

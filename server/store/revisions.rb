@@ -17,24 +17,38 @@ module Kippen
         # Fittings read lately. A revision never changes, so what was read of it stays true; kept
         # is only what has been written for good.
         class Read
-          MOST = 50
+          MOST = 500
+          # Of all documents together, as JSON; read they take some ten times as much.
+          MOST_BYTES = 8_000_000
 
           def initialize
             @fittings = {}
+            @bytes = 0
             @lock = Mutex.new
           end
 
-          def find(client, number) = @lock.synchronize { @fittings[[client, number]] }
+          def find(client, number) = @lock.synchronize { @fittings[[client, number]]&.first }
 
           def keep(client, number, fitting)
+            bytes = fitting.recall(:bytes) { JSON.generate(fitting.document).bytesize }
             @lock.synchronize do
-              @fittings.delete(@fittings.first[0]) if @fittings.size >= MOST
-              @fittings[[client, number]] = fitting
+              drop([client, number])
+              @fittings[[client, number]] = [fitting, bytes]
+              @bytes += bytes
+              # The newest stays, however large it is.
+              drop(@fittings.first[0]) while @fittings.size > MOST || (@bytes > MOST_BYTES && @fittings.size > 1)
             end
           end
 
           # Drops what was read of a client.
-          def forget(client) = @lock.synchronize { @fittings.delete_if { |(id, _), _| id == client } }
+          def forget(client) = @lock.synchronize { @fittings.keys.select { |key| key.first == client }.each { |key| drop(key) } }
+
+          private
+
+          def drop(key)
+            gone = @fittings.delete(key)
+            @bytes -= gone.last if gone
+          end
         end
 
         READ = Read.new

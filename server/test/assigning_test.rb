@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "helper"
+require "minitest/mock"
 
 module Kippen
   # Everything that can be done to a button's assignments, tried out first and saved.
@@ -167,6 +168,18 @@ module Kippen
       assert_equal "On a computer an area must then be drawn with the pointer, or the whole screen chosen.", entries["screenshot"]["after"]
       assert_equal "Quieter", entries["volume-up"]["undo"]
       assert_includes entries["app-open"]["asks"].first["choices"].map { |choice| choice["words"] }, "Rookery"
+    end
+
+    def test_a_look_that_takes_too_long_is_refused_and_an_older_one_gives_up
+      add_client(DEMO)
+      look = -> { preview("assign", button: EDGE, gesture: "tap", action: MARK) }
+      Deadline.stub(:new, Deadline.new(-1)) { look.call }
+      assert_problem 413
+      assert_match(/do it in parts/, answer["detail"])
+      Server::RevisionRoutes::LOOKS.stub(:take, ->(_, &block) { block.call(-> { true }) }) { look.call }
+      assert_problem 429
+      look.call
+      assert_equal 200, status
     end
   end
 end

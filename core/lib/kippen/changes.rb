@@ -48,10 +48,10 @@ module Kippen
       made.read(sent)
     end
 
-    # changes – made one after another, as one; by – who makes them; at – now, in ISO 8601.
-    # Returns a Finish::Result. Raises Invalid.
-    def self.make(fitting, changes, knowledge:, by:, at:)
-      draft = Draft.new(fitting, knowledge, by:, at:)
+    # changes – made one after another, as one; by – who makes them; at – now, in ISO 8601; deadline – how
+    # long it may take. Returns a Finish::Result. Raises Invalid, Deadline::Passed and GivenUp.
+    def self.make(fitting, changes, knowledge:, by:, at:, deadline: Deadline::NEVER)
+      draft = Draft.new(fitting, knowledge, by:, at:, deadline:)
       Array(changes).each { |change| change.make(draft) }
       Finish.of(draft)
     end

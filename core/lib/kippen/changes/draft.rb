@@ -11,10 +11,11 @@ module Kippen
       # before – the Fitting it was made on; by, at – who changes it and when, in ISO 8601
       # left_out, notes – sentences on what did not go along, and what must be known
       # spots – Spots that the changes spoke of
-      attr_reader :before, :knowledge, :by, :at, :left_out, :notes, :spots
+      attr_reader :before, :knowledge, :by, :at, :left_out, :notes, :spots, :deadline
 
-      def initialize(fitting, knowledge, by:, at:)
+      def initialize(fitting, knowledge, by:, at:, deadline: Deadline::NEVER)
         @before = fitting
+        @deadline = deadline
         @knowledge = knowledge.of(fitting)
         @by = by
         @at = at

@@ -19,8 +19,11 @@ module Kippen
 
       # Raises Invalid.
       def self.of(draft)
+        draft.deadline.check
         Following.follow(draft) unless draft.whole?
+        draft.deadline.check
         result = told(draft, Fitting.read(draft.document))
+        draft.deadline.check
         fitting = result.fitting
         touched = result.touched.keys.filter_map { |address| Spot.new(*address.drop(1)) if address.first == "assignments" }
         result.spots = (draft.spots | touched).select { |spot| fitting.button(spot.button) && draft.before.button(spot.button) }.first(MOST_SPOTS)

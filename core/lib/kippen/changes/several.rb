@@ -6,6 +6,7 @@ module Kippen
     class Several < Change.of("several", :changes)
       def make(draft)
         changes.each_with_index do |sent, index|
+          draft.deadline.check
           Changes.read(sent).make(draft)
         rescue Invalid => e
           name = draft.before.button(sent["button"].to_s)&.name || sent["button"]

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Kippen
+  # How long something may be worked on. Whoever works looks at it now and then, and stops where it is over.
+  class Deadline
+    # It took longer than it may.
+    class Passed < Error; end
+
+    # Nobody waits for it any more.
+    class GivenUp < Error; end
+
+    # Of the thread that works, so that others who work meanwhile don't count.
+    OWN_WORK = -> { Process.clock_gettime(Process::CLOCK_THREAD_CPUTIME_ID) }
+
+    # seconds – of work; clock – tells them; the block – does nobody wait for it any more?
+    def initialize(seconds, clock: OWN_WORK, &given_up)
+      @clock = clock
+      @ends = clock.call + seconds
+      @given_up = given_up
+    end
+
+    # Raises Passed, GivenUp.
+    def check
+      raise GivenUp, "it was given up for a newer one" if @given_up&.call
+      raise Passed, "it takes too long to work out" if @clock.call > @ends
+    end
+
+    NEVER = new(Float::INFINITY)
+  end
+end
