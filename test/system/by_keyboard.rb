@@ -5,7 +5,15 @@ module Kippen
   module ByKeyboard
     def focused = browser.switch_to.active_element
 
-    def press(*keys) = focused.send_keys(*keys)
+    # What has the focus may be drawn anew between looking for it and pressing.
+    def press(*keys)
+      tries = 0
+      begin
+        focused.send_keys(*keys)
+      rescue Selenium::WebDriver::Error::StaleElementReferenceError
+        (tries += 1) < 5 ? retry : raise
+      end
+    end
 
     # Tab until the focus is on something with this name.
     def tab_to(name, back: false)

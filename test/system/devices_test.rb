@@ -37,8 +37,7 @@ module Kippen
       press(:enter)
       assert_selector "aside h2", text: "Star key, tap"
       press("louder", :tab, :space)
-      tab_to "Put it on the tap"
-      press(:enter)
+      go "Put it on the tap"
       assert_text "Revision 5, saved"
       assert_equal({ "kind" => "volume", "direction" => "up" }, fitting.assignments.first.action)
     end
