@@ -32,12 +32,17 @@ class Visitor
 
   private
 
+  # One way to the server, as a browser keeps it.
+  def http
+    uri = URI(@url)
+    @http ||= Net::HTTP.start(uri.host, uri.port, read_timeout: 60)
+  end
+
   def token = @token ||= get("/api/session")["csrf"].to_s
 
   def ask(request)
     request["Cookie"] = @cookie if @cookie
-    uri = URI(@url)
-    response = Net::HTTP.start(uri.host, uri.port, read_timeout: 60) { |http| http.request(request) }
+    response = http.request(request)
     @cookie = response["set-cookie"][/\A[^;]+/] if response["set-cookie"]
     response
   end
