@@ -5,7 +5,8 @@
 bind "tcp://127.0.0.1:#{ENV.fetch("PORT")}"
 # Besides, on purpose: an address of this machine at which a client's own device may join.
 bind "tcp://#{ENV.fetch("KIPPEN_LISTEN", nil)}" if ENV["KIPPEN_LISTEN"].to_s != ""
-threads 1, 5
+# More would wait for each other: what they do is mostly work.
+threads 1, 3
 environment ENV.fetch("RACK_ENV", "production")
 # What is too large is refused before it is written anywhere.
 http_content_length_limit 2_000_000
