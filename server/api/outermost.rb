@@ -16,8 +16,11 @@ module Kippen
 
       # While the disk is nearly full.
       LOW = { "x-kippen-room" => "low" }.freeze
-      # One must be able to sign in, to read.
-      ALWAYS = "/api/session"
+      # One must be able to sign in, to read; a look at what a change would do saves nothing.
+      ALWAYS = %r{\A/api/session|/previews\z}
+
+      # So many may wait for a thread of this process; whoever comes then is told at once.
+      MOST_WAITING = 200
 
       # no_room – a file that is there while the disk is nearly full, see bin/start; or nil
       def initialize(app, no_room: ENV.fetch("KIPPEN_NO_ROOM", nil))
@@ -49,11 +52,14 @@ module Kippen
       def refusal(env)
         method = env["REQUEST_METHOD"]
         return allowed unless METHODS.include?(method)
-        return no_room if low? && Problem.may_have_saved?(env) && !env["PATH_INFO"].start_with?(ALWAYS)
+        return Problem.response(503, "Too many ask at once; try again in a moment") if waiting > MOST_WAITING
+        return no_room if low? && Problem.may_have_saved?(env) && !ALWAYS.match?(env["PATH_INFO"])
         return Problem.response(400, "The address can't be read") unless readable?(env["PATH_INFO"]) && query?(env["QUERY_STRING"].to_s)
 
         Problem.response(415, "What is sent must be application/json") if WITH_BODY.include?(method) && body?(env) && !json?(env)
       end
+
+      def waiting = (defined?(Puma::Server) && Puma::Server.current&.backlog) || 0
 
       def no_room = Problem.response(507, "The disk of the computer Kippen runs on is nearly full: nothing is saved until there is room again")
 

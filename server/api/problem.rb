@@ -9,7 +9,7 @@ module Kippen
         400 => "The request can't be understood", 401 => "Not signed in", 403 => "Not allowed", 404 => "Not found", 405 => "Not possible here",
         409 => "Not as it was", 413 => "Too large", 415 => "Not a form Kippen reads",
         422 => "The fitting would not be valid", 429 => "Too many", 500 => "Kippen made a mistake",
-        503 => "The database can't be reached", 507 => "No room"
+        503 => "Not just now", 507 => "No room"
       }.freeze
 
       # faults – Kippen::Fault; more – further members. Returns a Hash.

@@ -44,8 +44,8 @@ module Kippen
 
         def of(table) = @database[table].where(client_id: @client)
 
-        # So many rows at a time, by a cursor of the database: few where one alone may be large.
-        def paged(rows, large) = rows.use_cursor(rows_per_fetch: large ? 5 : 1000)
+        # So many rows at a time, by a cursor of the database: one where it may be large.
+        def paged(rows, large) = rows.use_cursor(rows_per_fetch: large ? 1 : 1000)
 
         def plain(row)
           row.transform_values do |value|

@@ -105,5 +105,24 @@ module Kippen
       end
       assert_includes [200, 201, 401, 404, 409, 422, 503], status, last_response.body
     end
+
+    # Two that stand in each other's way, really: each holds what the other wants.
+    def test_what_stands_in_each_others_way_is_done_again
+      ids = [@client, add_client(MOUSE)]
+      tried = [0, 0]
+      threads = [ids, ids.reverse].each_with_index.map do |order, index|
+        Thread.new(other) do |database|
+          Server::Store.transaction(database) do
+            tried[index] += 1
+            order.each do |id|
+              database[:clients].where(id:).update(seen_at: Sequel::CURRENT_TIMESTAMP)
+              sleep 0.3
+            end
+          end
+        end
+      end
+      threads.each(&:join)
+      assert_equal [1, 2], tried.sort
+    end
   end
 end

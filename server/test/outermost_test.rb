@@ -1,6 +1,9 @@
 # frozen_string_literal: true
 
 require_relative "helper"
+require "minitest/mock"
+require "puma"
+require "puma/server"
 
 module Kippen
   # What can't be understood, and what every answer carries.
@@ -82,12 +85,21 @@ module Kippen
       refute_match(/Bram/, told)
     end
 
+    def test_who_comes_when_too_many_wait_is_told_at_once
+      outermost = Server::Outermost.new(->(_) { [200, {}, []] })
+      [[200, 200], [201, 503]].each do |backlog, expected|
+        server = Struct.new(:backlog).new(backlog)
+        Puma::Server.stub(:current, server) { assert_equal expected, outermost.call(Rack::MockRequest.env_for("/api/health")).first }
+      end
+    end
+
     # Saving is refused, reading goes on, and every answer says so.
     def test_without_room_nothing_is_saved
       Tempfile.create("no-room") do |file|
         outermost = Server::Outermost.new(->(env) { [200, {}, [env["REQUEST_METHOD"]]] }, no_room: file.path)
         ask = ->(method, path) { outermost.call(Rack::MockRequest.env_for(path, method:)) }
-        [["GET", "/api/clients", 200], ["POST", "/api/clients", 507], ["PUT", "/api/listeners/x/bindings", 507], ["POST", "/api/session/sign-in", 200]]
+        [["GET", "/api/clients", 200], ["POST", "/api/clients", 507], ["PUT", "/api/listeners/x/bindings", 507], ["POST", "/api/session/sign-in", 200],
+         ["POST", "/api/clients/x/previews", 200]]
           .each do |method, path, expected|
           status, headers, = ask.call(method, path)
           assert_equal [expected, "low"], [status, headers["x-kippen-room"]], "#{method} #{path}"

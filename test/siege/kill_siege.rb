@@ -67,8 +67,16 @@ module Kippen
       sleep 0.3
       saver.kill.join
       Process.wait(@start) && start if target == "start"
-      wait_until { well? }
-      look.then { |wrong| wrong && "#{number} (#{target}): #{wrong}" }
+      found = nil
+      wait_until { well? && (found = look_once) }
+      found[0] && "#{number} (#{target}): #{found[0]}"
+    end
+
+    # [what is wrong, or nil]; nil where it does not answer yet.
+    def look_once
+      [look]
+    rescue SystemCallError, IOError, NoMethodError, TypeError
+      nil
     end
 
     def kill(target)
@@ -117,6 +125,7 @@ module Kippen
     rescue Errno::ESRCH, Errno::ECHILD
       nil
     ensure
+      system("pkill", "-KILL", "-f", @data)
       FileUtils.rm_rf(@data)
     end
   end

@@ -138,6 +138,22 @@ module Kippen
       check
     end
 
+    def test_without_room_every_page_says_so_and_what_was_not_saved_is_kept
+      open_desk
+      lane { click_button "Add a long-press" }
+      choose "Louder", allow_label_click: true
+      FileUtils.touch(ENV.fetch("KIPPEN_NO_ROOM"))
+      click_button "Put it on the long-press"
+      assert_text "Not saved. The disk of the computer Kippen runs on is nearly full"
+      assert_text "Nothing is saved just now."
+      assert_accessible
+      FileUtils.rm(ENV.fetch("KIPPEN_NO_ROOM"))
+      click_button "Try again"
+      saved(2)
+      assert_no_text "Nothing is saved just now."
+      lane { assert_text "Louder" }
+    end
+
     def test_no_device_chosen
       open_desk
       click_button "Pocket phone"

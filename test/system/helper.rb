@@ -3,7 +3,9 @@
 ENV["RACK_ENV"] = "test"
 require_relative "../../server/rack"
 require_relative "servers"
+require "fileutils"
 require "minitest/autorun"
+require "tmpdir"
 require "capybara/minitest"
 require "selenium-webdriver"
 require "axe-capybara"
@@ -24,6 +26,9 @@ Capybara.enable_aria_label = true
 Capybara.default_max_wait_time = 10
 # Otherwise the check opens a window of its own, and losing the focus ends listening.
 Axe::Configuration.instance.legacy_mode = true
+
+# Is there while a story takes the disk for nearly full.
+ENV["KIPPEN_NO_ROOM"] = File.join(Dir.tmpdir, "kippen-no-room-#{Process.pid}")
 
 module Kippen
   # A story in a real browser against the whole application. Cleans up what it made.
@@ -75,6 +80,7 @@ module Kippen
     end
 
     def teardown
+      FileUtils.rm_f(ENV.fetch("KIPPEN_NO_ROOM"))
       Capybara.reset_sessions!
       DATABASE[:services].delete
     end
