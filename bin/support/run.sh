@@ -68,10 +68,10 @@ watch_room() {
   fi
 }
 
-# What ends by itself is started again; what ends again and again is not.
+# What ends by itself is started again; what ends again and again before all was well is not.
 MOST_AGAIN=5
 again() {
-  AGAIN=$((SECONDS - ${LAST_AGAIN:-0} > 60 ? 1 : AGAIN + 1)) LAST_AGAIN=$SECONDS
+  AGAIN=$((AGAIN + 1))
   if [ "$AGAIN" -gt "$MOST_AGAIN" ]; then fail "$1 ends again and again; log: $2"; fi
   say "$1 has ended by itself; it is started again."
 }
@@ -93,6 +93,7 @@ watch() {
     sleep 1 9>&- &
     wait $! || true
     watch_room
+    if [ "$AGAIN" -gt 0 ] && answers "$PORT"; then AGAIN=0; fi
     if [ "$PG_STARTED" = yes ] && ! pg_running; then
       again "The database" "$LOGS/postgres.log"
       pg_start_again

@@ -2,6 +2,7 @@
 
 require "json"
 require "socket"
+require "tempfile"
 require "tmpdir"
 require "fileutils"
 require_relative "../../bin/support/visitor"
@@ -40,7 +41,8 @@ module Kippen
 
     def start
       environment = { "KIPPEN_DATA" => @data, "DATABASE_URL" => nil, "BUNDLE_WITHOUT" => nil, "RUBYOPT" => nil, "RUBYLIB" => nil }
-      @start = Process.spawn(environment, File.join(@root, "bin", "start"), "--port", @port.to_s, out: File::NULL, err: File::NULL, pgroup: true)
+      @said = Tempfile.new("kills")
+      @start = Process.spawn(environment, File.join(@root, "bin", "start"), "--port", @port.to_s, out: @said.path, err: @said.path, pgroup: true)
       wait_until { well? }
     end
 
@@ -55,7 +57,7 @@ module Kippen
     def wait_until
       patience = Time.now + PATIENCE_S
       sleep 0.1 until (so = yield) || Time.now > patience
-      so || abort("it did not come back")
+      so || abort("it did not come back: #{@said.read}")
     end
 
     # Returns what is wrong, or nil.
