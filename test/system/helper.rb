@@ -23,7 +23,7 @@ Capybara.default_driver = :chromium
 Capybara.server = :puma, { Silent: true }
 Capybara.server_host = "127.0.0.1"
 Capybara.enable_aria_label = true
-Capybara.default_max_wait_time = 10
+Capybara.default_max_wait_time = 20
 # Otherwise the check opens a window of its own, and losing the focus ends listening.
 Axe::Configuration.instance.legacy_mode = true
 
