@@ -59,13 +59,13 @@ module Kippen
 
     def test_where_an_app_is_no_longer_is_told_of_what_uses_it
       used = assign(client, { "kind" => "app", "app" => "rookery", "command" => "next-page" })
-      gone = "Rookery is not on Computer any more: what is assigned with it there does nothing (Back side button)."
-      assert_equal [gone], narrowed(used, %w[phone])
-      assert_empty narrowed(used, %w[computer phone])
-      assert_empty narrowed(client, %w[phone])
+      gone = narrowed(used, %w[phone])
+      assert_equal ["Mouse with five buttons, Back side button, tap: switched off. Rookery is not on Computer any more."], gone.left_out
+      assert_equal [true], (gone.fitting.list("assignments").map { |item| item["off"] })
+      [narrowed(used, %w[computer phone]), narrowed(client, %w[phone])].each { |kept| assert_empty kept.left_out }
     end
 
-    def narrowed(fitting, hosts) = result(fitting, "app", app: ROOKERY.slice("id", "name", "commands").merge("hosts" => hosts)).notes
+    def narrowed(fitting, hosts) = result(fitting, "app", app: ROOKERY.slice("id", "name", "commands").merge("hosts" => hosts))
 
     def test_commands_are_actions_with_their_combination_and_host
       next_page = { "kind" => "app", "app" => "rookery", "command" => "next-page" }

@@ -120,6 +120,9 @@ module Kippen
       return "revision #{newest} was sent by nobody" if @sent[newest].empty?
 
       kept = inside.get("/api/clients/#{@client}/fitting").dig("button_timing", BUTTON, "long_press_ms")
+      # What was on its way may have come in between.
+      return look unless inside.get("/api/clients/#{@client}")["revision"]["number"] == newest
+
       "revision #{newest} has #{kept}, #{@sent[newest].join(" or ")} was sent" unless @sent[newest].include?(kept)
     end
 

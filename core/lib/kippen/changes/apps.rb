@@ -11,23 +11,27 @@ module Kippen
         id = app["id"] || Fitting::OwnIds.from(app["name"], draft.before.apps.map(&:id), "app")
         old = list.find(id) || {}
         list.put(Draft.with(old, app.merge("id" => id, "commands" => commands(old.fetch("commands", [])))))
-        draft.notes.concat(gone_from(draft.before, id)) if app["hosts"]
+        was = draft.before.apps.find { |one| one.id == id }&.hosts || []
+        (was - app.fetch("hosts", was)).each { |system| gone_from(draft, id, system) }
       end
 
       private
 
-      # Sentences on hosts where it was, and where it still is assigned.
-      def gone_from(fitting, id)
-        was = fitting.apps.find { |one| one.id == id }&.hosts || []
-        gone = using(fitting, id).group_by { |button| fitting.host(button.host) }.select { |host, _| host && (was - app["hosts"]).include?(host.system) }
-        gone.map do |host, buttons|
-          Words.say(:app_gone_from, app: app["name"], host: host.name || host.id, where: buttons.map { |button| button.name || button.id }.join(", "))
+      # Where it is no longer, what is assigned with it is switched off, and told.
+      def gone_from(draft, id, system)
+        hosts = draft.before.hosts.select { |host| host.system == system }
+        draft.before.buttons.each do |button|
+          host = hosts.find { |one| one.id == button.host } or next
+          draft.rows.of(button.ref).each { |item| switch_off(draft, button, host, item) if item["action"].is_a?(Hash) && item["action"]["app"] == id }
         end
       end
 
-      # Buttons on which something of an app is assigned.
-      def using(fitting, id)
-        fitting.assignments.select { |one| one.action && one.action["app"] == id }.map { |one| fitting.button(one.button) }.uniq
+      def switch_off(draft, button, host, item)
+        return if item["off"]
+
+        draft.rows.put(item.merge("off" => true))
+        where = [Words.button(draft.before.device(button.device), button), Words::GESTURES.fetch(item["gesture"])].join(", ")
+        draft.left_out << Words.say(:app_gone_from, where:, app: app["name"], host: host.name || host.id)
       end
 
       def commands(old)
