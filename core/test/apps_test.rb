@@ -61,7 +61,7 @@ module Kippen
       used = assign(client, { "kind" => "app", "app" => "rookery", "command" => "next-page" })
       gone = narrowed(used, %w[phone])
       assert_equal ["Mouse with five buttons, Back side button, tap: switched off. Rookery is not on Computer any more."], gone.left_out
-      assert_equal [true], (gone.fitting.list("assignments").map { |item| item["off"] })
+      assert_equal([true], gone.fitting.list("assignments").map { |item| item["off"] })
       [narrowed(used, %w[computer phone]), narrowed(client, %w[phone])].each { |kept| assert_empty kept.left_out }
     end
 

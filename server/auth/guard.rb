@@ -49,11 +49,16 @@ module Kippen
       end
 
       def in_sight?(account, name, id)
-        return @database[:accounts].where(id: Integer(id, 10, exception: false), service_id: account.service).any? if name == "account"
+        return account?(account, id) if name == "account"
         return false unless Store::UUID.match?(id)
 
         client = CLIENT_OF.fetch(name).call(@database, id)
         Store::Clients.in_sight(@database, account).where(id: client).any?
+      end
+
+      # What no account can have as its id the database need not be asked.
+      def account?(account, id)
+        id.match?(/\A\d{1,18}\z/) && @database[:accounts].where(id: Integer(id, 10), service_id: account.service).any?
       end
     end
   end

@@ -41,6 +41,14 @@ module Kippen
       ["/api/clients/%", "/api/%ff", "/%00"].each { |path| assert_equal 400, APP.call(env.merge("PATH_INFO" => path)).first, path }
     end
 
+    def test_ids_that_nothing_can_have
+      sign_in_as("lead")
+      @token = nil
+      ["-9223372036854775809", "9" * 40, "1e3", "0x1", "a", "1_0"].each do |id|
+        assert_equal 404, send_raw("PATCH", "/api/accounts/#{id}", JSON.generate("name" => "A")), id
+      end
+    end
+
     def test_what_is_no_json_object
       { "[]" => 400, "3" => 400, "null" => 400, "\"a\"" => 400, "{" => 400, "a=%" => 400, "{\"a\":1e400}" => 400, "{\"a\":\"\\ud800\"}" => 400,
         "{\"\\u0000\":1}" => 400, "\xFF" => 400, "{\"a\":1,\"a\":2}" => 400 }.each do |body, expected|
