@@ -1,5 +1,5 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { api, must, PAGE, type Change } from '../api'
+import { api, must, PAGE, Refused, type Change } from '../api'
 import { useSaving } from './saving'
 
 export function useDesk(client: string) {
@@ -99,7 +99,9 @@ export function usePreview(client: string, change: Change | undefined, openedOn:
       return must(api.POST('/api/clients/{client}/previews', { params: { path: { client } }, body }))
     },
     placeholderData: (before) => before,
-    retry: false,
+    // Questions may overtake each other on their way: the one that is still asked is asked again.
+    retry: (failures, error) => error instanceof Refused && error.status === 429 && failures < 8,
+    retryDelay: 150,
   })
   const own = change !== undefined && !query.isPlaceholderData
   return {
