@@ -8,7 +8,7 @@ module Kippen
   # from the contract: what is added to it is walked. Of all that can be sent, a part by chance; all with
   # bin/siege hostile.
   class HostileWalkTest < CommittedCase
-    SHARE = Float(ENV.fetch("KIPPEN_SHARE", "0.03"))
+    SHARE = Float(ENV.fetch("KIPPEN_SHARE", "0.015"))
     SEED = Integer(ENV.fetch("KIPPEN_SEED", "1"), 10)
     CONTRACT = YAML.safe_load_file(Server::CONTRACT)
     METHODS = %w[get post put patch delete].freeze
@@ -112,7 +112,7 @@ module Kippen
       end
       assert_empty @fell.first(20), "#{@fell.size} of #{counted.values.sum}"
       puts "hostile: #{counted.sort.map { |pair| pair.join(": ") }.join(", ")}" if ENV["KIPPEN_SHARE"]
-      assert_operator counted.values.sum, :>, 300
+      assert_operator counted.values.sum, :>, 250
       assert_operator counted[400] + counted[422] + counted[404], :>, counted.values.sum / 2
     end
 
