@@ -92,7 +92,7 @@ module Kippen
 
     # Something is killed hard in the middle of saving: it comes back by itself, and what was acknowledged is whole.
     def killed_while_saving(told)
-      process, = start
+      process, = start(env: { "KIPPEN_WORKERS" => "2" })
       acknowledged = 1
       saving = Thread.new do
         loop { acknowledged += 1 if long_press(acknowledged, VALUES[acknowledged % VALUES.size]).code == "201" }
