@@ -58,10 +58,11 @@ answers() {
 LEAST_MB=200
 watch_room() {
   local free
-  free=$(df -Pm "$DATA" | awk 'NR == 2 { print $4 }')
+  # Nothing of this may end the watch, least of all on a disk that is full.
+  free=$(df -Pm "$DATA" 2>/dev/null | awk 'NR == 2 { print $4 }') || true
   if [ "${free:-$LEAST_MB}" -lt "$LEAST_MB" ]; then
     [ -e "$DATA/no-room" ] || say "Only $free MB are left on the disk of $DATA: nothing is saved until there is room again."
-    printf '%s' "$free" >"$DATA/no-room"
+    : 2>/dev/null >"$DATA/no-room" || true
   elif [ -e "$DATA/no-room" ]; then
     rm -f "$DATA/no-room"
     say "There is room on the disk again."
