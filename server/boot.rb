@@ -14,7 +14,7 @@ module Kippen
     CONTRACT = File.join(__dir__, "contract", "openapi.yaml")
     DATA = File.join(ROOT, "core", "data")
     KNOWLEDGE = Knowledge.read(DATA)
-    KINDS, CODES, CATALOGUE, COMBINATIONS, ARRANGEMENTS, SETTINGS = *KNOWLEDGE
+    KINDS, CODES, CATALOGUE, COMBINATIONS, ARRANGEMENTS, SETTINGS, SEARCH = *KNOWLEDGE
   end
 end
 
@@ -63,6 +63,7 @@ require_relative "api/accounts"
 require_relative "api/clients"
 require_relative "api/devices"
 require_relative "api/lanes"
+require_relative "api/free_places"
 require_relative "api/revisions"
 require_relative "api/history"
 require_relative "api/arrangements"

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "seldom"
 # On loopback; PORT and KIPPEN_LISTEN come from bin/start. KIPPEN_WORKERS: so many processes share
 # the work, none but this one where it isn't said.
 bind "tcp://127.0.0.1:#{ENV.fetch("PORT")}"
@@ -10,6 +11,7 @@ threads 1, 3
 environment ENV.fetch("RACK_ENV", "production")
 # What is too large is refused before it is written anywhere.
 http_content_length_limit 2_000_000
+Puma::LogWriter.prepend Kippen::Server::Seldom
 lowlevel_error_handler { |error, env, status| Kippen::Server::Outermost.broken(error, env, status || 500) }
 if (count = Integer(ENV.fetch("KIPPEN_WORKERS", "0"), 10)).positive?
   workers count

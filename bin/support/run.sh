@@ -69,6 +69,16 @@ watch_room() {
   fi
 }
 
+# Kippen's own logs: the newest part, and the one before. Who writes them appends, so they go on at the beginning.
+MOST_LOG_MB=10
+trim_logs() {
+  local log
+  find "$LOGS" -maxdepth 1 -name '*.log' -size "+${MOST_LOG_MB}M" 2>/dev/null | while read -r log; do
+    tail -c 1M "$log" >"$log.before" 2>/dev/null || true
+    : 2>/dev/null >"$log" || true
+  done
+}
+
 # What ends by itself is started again; what ends again and again before all was well is not.
 MOST_AGAIN=5
 again() {
@@ -94,6 +104,7 @@ watch() {
     sleep 1 9>&- &
     wait $! || true
     watch_room
+    trim_logs || true
     if [ "$AGAIN" -gt 0 ] && answers "$PORT"; then AGAIN=0; fi
     if [ "$PG_STARTED" = yes ] && ! pg_running; then
       again "The database" "$LOGS/postgres.log"

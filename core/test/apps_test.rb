@@ -63,6 +63,9 @@ module Kippen
       assert_equal ["Mouse with five buttons, Back side button, tap: switched off. Rookery is not on Computer any more."], gone.left_out
       assert_equal([true], gone.fitting.list("assignments").map { |item| item["off"] })
       [narrowed(used, %w[computer phone]), narrowed(client, %w[phone])].each { |kept| assert_empty kept.left_out }
+      [{ "kind" => "app", "app" => "rookery", "command" => "next-page" }, { "kind" => "open", "app" => "rookery" }].each do |action|
+        assert_match(/does not exist on a computer\z/, faults { assign(gone.fitting, action) }.map(&:last).first, "nor is it put on there anew")
+      end
     end
 
     def narrowed(fitting, hosts) = result(fitting, "app", app: ROOKERY.slice("id", "name", "commands").merge("hosts" => hosts))

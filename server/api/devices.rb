@@ -35,18 +35,20 @@ module Kippen
       # source – as it was heard; or a button itself, as a stand-in gives it
       def self.heard(fitting, source)
         given = fitting.button(source)
-        return standing_in(given) if given
+        return standing_in(fitting, given) if given
 
         heard = CODES.describe(source)
         candidates = Kinds::Sources.new(fitting, KINDS).candidates(source)
         { "source" => source, "name" => heard.name, "known" => heard.known, "kept" => heard.kept, "note" => heard.note,
           "codes" => heard.codes.map { |system, words| { "system" => system, "words" => words } },
-          "buttons" => candidates.map { |one| { "button" => Render.button(one.button), "device" => one.button.device, "how" => one.how } } }
+          "buttons" => candidates.map do |one|
+            { "button" => Render.button(one.button, fitting.device(one.button.device)), "device" => one.button.device, "how" => one.how }
+          end }
       end
 
-      def self.standing_in(button)
+      def self.standing_in(fitting, button)
         { "source" => button.ref, "name" => StandinRoutes::LISTENER, "known" => true, "kept" => nil, "note" => nil, "codes" => [],
-          "buttons" => [{ "button" => Render.button(button), "device" => button.device, "how" => "found" }] }
+          "buttons" => [{ "button" => Render.button(button, fitting.device(button.device)), "device" => button.device, "how" => "found" }] }
       end
       private_class_method :standing_in
     end

@@ -11,9 +11,11 @@ module Kippen
           place = known(fitting.places, params.fetch("place", Fitting::EVERYWHERE), Fitting::EVERYWHERE, "place")
           mode = known(fitting.modes, params.fetch("mode", Fitting::BASE), Fitting::BASE, "mode")
           resolver = Press::Resolver.new(fitting)
-          lanes = fitting.buttons.map { |button| Press::Lane.new(fitting, button, place:, mode:, resolver:) }
           render = RenderLanes.new(fitting)
-          json("revision" => sought["revision"] || revision[:number], "place" => place, "mode" => mode, "lanes" => lanes.map { |lane| render.lane(lane) })
+          deadline = Deadline.new(RevisionRoutes::LOOK_S)
+          lanes = fitting.buttons.map { |button| deadline.check || render.lane(Press::Lane.new(fitting, button, place:, mode:, resolver:)) }
+          json("revision" => sought["revision"] || revision[:number], "place" => place, "mode" => mode, "lanes" => lanes,
+               "heads" => fitting.devices.map { |device| render.head(device) })
         end
       end
     end

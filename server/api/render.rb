@@ -42,40 +42,45 @@ module Kippen
       def confirm(fitting, pending)
         buttons, lost = [pending.now, pending.lost].map { |refs| refs.filter_map { |ref| fitting.button(ref) } }
         heard = heard_as(fitting, buttons)
-        named = ->(list) { list.map { |one| button(one).merge("name" => Words.button(fitting.device(one.device), one)) } }
+        named = ->(list) { list.map { |one| button(one, fitting.device(one.device)).then { |told| told.merge("name" => told["full_name"]) } } }
         { "revision" => pending.revision, "page" => pending.page, "left_ms" => pending.left_ms, "buttons" => named.call(buttons), "lost" => named.call(lost),
           "heard_as" => heard.map { |one| CODES.describe(one["source"]).name }, "sources" => heard }
       end
 
+      def sources(fitting) = fitting.recall(:sources) { Kinds::Sources.new(fitting, KINDS) }
+
       # [{ "source", "button" }] by which a browser hears some buttons.
       def heard_as(fitting, buttons)
-        sources = Kinds::Sources.new(fitting, KINDS)
+        sources = sources(fitting)
         buttons.flat_map { |one| sources.of(one).keys.map { |source| { "source" => source, "button" => one.ref } } }.uniq { |one| one["source"] }
       end
 
       def host(fitting, host, contacts)
         devices = fitting.devices.select { |device| device.host == host.id }
+        sources = sources(fitting)
         { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "double_click_ms" => host.double_click_ms,
-          "devices" => devices.map { |device| device(fitting, device, contacts) } }
+          "devices" => devices.map { |device| device(fitting, device, contacts, sources) } }
       end
 
-      def device(fitting, device, contacts)
+      def device(fitting, device, contacts, sources)
         kind = KINDS.of(device)
         ready = Kinds::Ready.new(kind, device, fitting.host(device.host), contacts: contacts.fetch(device.id, []))
-        { "id" => device.id, "name" => device.name || device.id, "drawing" => kind && RenderDevices.drawing(kind, device.variant),
+        { "id" => device.id, "name" => device.name || device.id, "worked_with" => device.worked_with,
+          "drawing" => kind && RenderDevices.drawing(kind, device.variant),
           "off" => device.off, "open_steps" => ready.open.size, "seat" => seat(device.seat),
-          "buttons" => device.buttons.map { |button| button(button) } }
+          "buttons" => device.buttons.map { |button| button(button, device).merge("sources" => sources.of(button).keys) } }
       end
 
       def seat(seat) = seat && { "device" => seat.device, "place" => seat.place }
 
-      def button(button)
-        { "ref" => button.ref, "name" => button.name || button.id, "print" => button.print || "", "kind" => button.kind,
-          "off" => button.off }
+      # device – the Fitting::Device it is on
+      def button(button, device)
+        { "ref" => button.ref, "name" => button.name || button.id, "full_name" => Words.button(device, button), "print" => button.print || "",
+          "kind" => button.kind, "off" => button.off }
       end
 
       def places(fitting)
-        everywhere = { "id" => Fitting::EVERYWHERE, "name" => "everywhere", "off" => false }
+        everywhere = { "id" => Fitting::EVERYWHERE, "name" => "every app", "off" => false }
         catalogue = CATALOGUE.of(fitting)
         [everywhere, *fitting.places.map do |place|
           { "id" => place.id, "name" => place.name || [catalogue.app(place.app), place.part].compact.join(", "), "off" => place.off }
@@ -83,14 +88,15 @@ module Kippen
       end
 
       def modes(fitting)
-        [{ "id" => Fitting::BASE, "name" => "base" }, *fitting.modes.map { |mode| { "id" => mode.id, "name" => mode.name || mode.id } }]
+        [{ "id" => Fitting::BASE, "name" => "as usual" }, *fitting.modes.map { |mode| { "id" => mode.id, "name" => mode.name || mode.id } }]
       end
 
       # entry – of a Catalogue; what asks for an app gets them to choose from
       def action(entry, catalogue)
         facts = entry.facts
         { "id" => entry.id, "name" => entry.name, "app" => entry.app, "words" => entry.words, "action" => entry.action, "group" => entry.group,
-          "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask, catalogue) }, "hosts" => entry.hosts, "locked" => entry.locked,
+          "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask, catalogue) },
+          "hosts" => catalogue.hosts(entry.action, entry), "locked" => entry.locked,
           "needs" => facts["needs"], "only" => entry.only({}), "repeats" => entry.repeats?, "after" => facts["after"],
           "undo" => facts["undo"] || facts["undone_by"]&.then { |id| catalogue.find(id).name }, "harm" => entry.harm }
       end

@@ -48,14 +48,7 @@ module Kippen
       # When it would become long, or nil.
       def long_us(story) = story.choice&.long && @fitting.timing(story.button).long_press_us
 
-      # Of several devices a button's own name may not be enough.
-      def button_name(button)
-        name = button.name || button.id
-        return name if @fitting.devices.size == 1
-
-        device = @fitting.device(button.device)
-        "#{device.name || device.id}, #{name}"
-      end
+      def button_name(button) = Words.button(@fitting.device(button.device), button)
 
       def result(story, row)
         outcome = row.outcome

@@ -5,7 +5,8 @@ module Kippen
     # Device kinds and a client's devices as the JSON of the contract.
     class RenderDevices
       def self.kind(kind)
-        { "id" => kind.id, "name" => kind.name, "words" => kind.data["words"], "systems" => kind.systems, "versions" => kind.versions,
+        { "id" => kind.id, "name" => kind.name, "words" => kind.data["words"], "systems" => kind.systems, "belongs" => kind.belongs,
+          "versions" => kind.versions,
           "variants" => kind.variants.map { |variant| variant.slice("id", "name") }, "sits_on" => kind.data.fetch("sits_on", []),
           "drawing" => drawing(kind, nil), "carries" => kind.data["hosts"].map { |system, carries| carried(system, carries) } }
       end
@@ -78,7 +79,7 @@ module Kippen
 
       def button(device, button)
         data = KINDS.button(device, button) || {}
-        Render.button(button).merge(
+        Render.button(button, device).merge(
           "is" => data.fetch("is", "free"), "why" => data["why"], "claims" => data.fetch("claims", []).map { |claim| claim(claim) },
           "builtin" => builtin(button, data), "held_back" => data.fetch("held_back", true), "signals" => data.fetch("signals", []),
           "signal" => button.signal || data["counts"], "worked_with" => button.worked_with,

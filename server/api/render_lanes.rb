@@ -4,6 +4,9 @@ module Kippen
   module Server
     # Lanes as the JSON of the contract.
     class RenderLanes
+      # Where a device can be set to anything.
+      STEP_MS = 10
+
       def initialize(fitting)
         @fitting = fitting
         @catalogue = CATALOGUE.of(fitting)
@@ -11,15 +14,32 @@ module Kippen
       end
 
       def lane(lane)
-        { "button" => Render.button(lane.button), "regions" => lane.regions.map { |region| region(region) },
-          "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane),
-          "boundaries" => lane.boundaries.map { |boundary| boundary(boundary) }, "limits" => lane.limits.map { |limit| limit(lane, limit) },
-          "cautions" => cautions(lane).map do |one|
-            one.to_h.transform_keys(&:to_s).merge("stands" => stands?(lane, one))
-          end, "tap_choice" => tap_choice(lane), "own" => own(lane) }
+        { "button" => Render.button(lane.button, @fitting.device(lane.button.device)), "regions" => lane.regions.map { |region| region(region) },
+          "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane), "tap_choice" => tap_choice(lane), "own" => own(lane) }
+          .merge(times(lane), "cautions" => cautions(lane).map { |one| caution(lane, one) })
+      end
+
+      # What the buttons of a Fitting::Device share that have no time of their own; nothing where none depends on time.
+      def head(device)
+        timed = device.buttons.any? { |button| timed?(button) }
+        boundaries = timed ? Press::Boundaries.of(@fitting.shared_timing(device)) : []
+        { "device" => device.id, "boundaries" => boundaries.map { |one| boundary(device.id, one) } }
       end
 
       private
+
+      # Asked for in several places, and the same for as long as the fitting is.
+      def cautions_of(button) = (@cautions_of ||= {})[button.ref] ||= @cautions.of(button)
+
+      def times(lane)
+        { "timed" => timed?(lane.button), "boundaries" => lane.boundaries.map { |one| boundary(lane.button.device, one) },
+          "limits" => lane.limits.map { |limit| limit(lane, limit) } }
+      end
+
+      def caution(lane, one) = one.to_h.transform_keys(&:to_s).merge("stands" => stands?(lane, one))
+
+      # Does, or could, anything on a button depend on time?
+      def timed?(button) = button.kind != "notch" && cautions_of(button).none? { |one| one.bars && one.gesture.nil? }
 
       def own(lane)
         data = KINDS.button(@fitting.device(lane.button.device), lane.button)
@@ -41,8 +61,10 @@ module Kippen
 
       # Nothing is offered where nothing can be put.
       def empties(lane)
-        barred = @cautions.of(lane.button).select(&:bars).map(&:gesture)
-        barred.include?(nil) ? [] : lane.empties.reject { |empty| barred.include?(empty.gesture) }.map { |empty| empty(empty) }
+        barred = cautions_of(lane.button).select(&:bars).map(&:gesture)
+        return [] if barred.include?(nil)
+
+        lane.empties(held_back: @cautions.held_back?(lane.button)).reject { |one| barred.include?(one.gesture) }.map { |one| empty(one) }
       end
 
       def empty(empty)
@@ -50,9 +72,22 @@ module Kippen
           "costs" => empty.costs.filter_map { |gesture, before, after| Words.cost(gesture, before, after) } }
       end
 
-      def boundary(boundary)
-        { "setting" => boundary.setting, "stretch" => boundary.stretch, "value_ms" => milliseconds(boundary.value_us),
-          "from_ms" => milliseconds(boundary.from_us), "to_ms" => milliseconds(boundary.to_us) }
+      def boundary(device, boundary)
+        { "setting" => boundary.setting, "stretch" => boundary.stretch, "own" => boundary.own, "value_ms" => milliseconds(boundary.value_us),
+          "from_ms" => milliseconds(boundary.from_us), "to_ms" => milliseconds(boundary.to_us) }.merge(steps(device, boundary.setting))
+      end
+
+      # What can be set there: in steps, within narrower ends where the device has them, or some values alone.
+      def steps(device, setting)
+        allowed = settable(device)[setting] || {}
+        values = allowed["values"] || allowed["fixed"]&.then { |fixed| [fixed] }
+        ends = { "from_ms" => allowed["from"] || values&.min, "to_ms" => allowed["to"] || values&.max }.compact
+        { "step_ms" => allowed.fetch("step", STEP_MS), "values_ms" => values }.merge(ends)
+      end
+
+      def settable(id)
+        @settable ||= {}
+        @settable[id] ||= @fitting.device(id).then { |device| KINDS.settable(device, @fitting.host(device.host)) }
       end
 
       # Whole where it is whole, else with its decimals.
@@ -64,7 +99,7 @@ module Kippen
 
       def cautions(lane)
         tap = lane.choice.tap
-        [*@cautions.of(lane.button), tap && @cautions.print(lane.button, tap.action)].compact
+        [*cautions_of(lane.button), tap && @cautions.print(lane.button, tap.action)].compact
       end
 
       # Does a caution concern what is on the button now?

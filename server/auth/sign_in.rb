@@ -124,6 +124,12 @@ module Kippen
             after_logout { Store::News.rights(db) }
 
             auth_class_eval do
+              # One's own service before the demo, where an address has an account in both.
+              def _account_from_login(login)
+                open = account_table_ds.where(login_column => login, account_status_column => account_open_status_value)
+                open.exclude(service_id: db[:services].where(demo: true).select(:id)).first || open.first
+              end
+
               # Under what this session is kept, as long as it lasts.
               def session_digests = compute_hmacs(session[session_id_session_key].to_s)
 

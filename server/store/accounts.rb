@@ -13,7 +13,7 @@ module Kippen
         CLOSED = 3
         SHOWN = %i[id email name role status].freeze
 
-        # An address that has an account already.
+        # An address that has an account in the service already.
         class Taken < Kippen::Error; end
 
         # The service would be without a lead.
@@ -79,8 +79,8 @@ module Kippen
 
         def own_service? = @database[:services].where(demo: false, waiting: false).any?
 
-        # The demo's account by its role.
-        def demo_account(role) = @database[:accounts].where(service_id: demo_service, role:, status: OPEN).order(:id).get(:email)
+        # The id of the demo's account by its role.
+        def demo_account(role) = @database[:accounts].where(service_id: demo_service, role:, status: OPEN).order(:id).get(:id)
 
         def self.hash_of(password) = Argon2::Password.new(COST).create(password)
 

@@ -92,6 +92,35 @@ module Kippen
       assert_equal([["long_press", ["tap acts when let go"]], ["double_tap", ["tap +260 ms"]]], empties.map { |empty| empty.values_at("gesture", "costs") })
     end
 
+    # What a device can be set to is told with its boundaries; what nothing can be put on has none that matter.
+    def test_the_head_of_a_device_has_what_its_buttons_share
+      add_client(JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json"))))
+      answer = ask("/api/clients/#{@client}/lanes")
+      mouse, remote = answer["heads"].map { |head| head["boundaries"].to_h { |one| [one["setting"], one.values_at("value_ms", "own")] } }
+      assert_equal({ "long_press_ms" => [500, false], "tap_gap_ms" => [450, false], "bounce_guard_ms" => [150, false] }, mouse)
+      assert_equal mouse, remote
+      lanes = answer["lanes"].to_h { |lane| [lane["button"]["ref"], lane] }
+      assert_equal([true, false, false], %w[mouse/left mouse/wheel-up remote/power].map { |ref| lanes[ref]["timed"] })
+      assert_equal(["Mouse, Left button", "Remote, Power"], %w[mouse/left remote/power].map { |ref| lanes[ref]["button"]["full_name"] })
+      settable = Server::KINDS.find("remote").carries("television")["settable"]["long_press_ms"]
+      told = answer["heads"][1]["boundaries"].find { |one| one["setting"] == "long_press_ms" }
+      assert_equal settable["values"] || [settable["from"], settable["to"], settable["step"]],
+                   told["values_ms"] || told.values_at("from_ms", "to_ms", "step_ms")
+    end
+
+    # A preview shows the lanes where they are looked at.
+    def test_a_devices_time_is_looked_at_in_its_place
+      fitting = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
+      rookery = { "id" => "in-rookery", "app" => "rookery", "name" => "in Rookery" }
+      add_client(fitting.merge("places" => [rookery], "assignments" => [{ "button" => "mouse/back", "gesture" => "tap", "place" => "in-rookery",
+                                                                          "action" => { "kind" => "volume", "direction" => "up" } }]))
+      look = { "kind" => "device_timing", "device" => "mouse", "place" => "in-rookery", "setting" => "long_press_ms", "value" => 700 }
+      send_json(:post, "/api/clients/#{@client}/previews", "opened_on" => 1, "change" => look)
+      lane = answer["buttons"].map { |one| one["lane"] }.find { |one| one["button"]["ref"] == "mouse/back" }
+      assert_equal(["Louder"], lane["chips"].map { |chip| chip["name"] })
+      assert_equal([700, false], lane["boundaries"].first.values_at("value_ms", "own"))
+    end
+
     def test_lanes_come_computed
       add_client
       lane = ask("/api/clients/#{@client}/lanes")["lanes"][0]

@@ -193,6 +193,23 @@ module Kippen
       Server::App.set :demo, true
     end
 
+    # Whoever makes an account in the demo learns nothing of a service of one's own, and its people are not led astray.
+    def test_an_address_may_have_an_account_in_the_demo_too
+      demo = store.demo_service || store.add_service("Demo", demo: true)
+      store.add(demo, email: EMAIL, name: "Double", role: "lead", password: "#{PASSWORD}, demo")
+      store.add(demo, email: "only@demo.example", name: "Only there", role: "lead", password: PASSWORD)
+      assert_raises(Server::Store::Accounts::Taken) do
+        DATABASE.transaction(savepoint: true) { store.add(demo, email: EMAIL.upcase, name: "Again", role: "viewer", password: PASSWORD) }
+      end
+      { EMAIL => false, "only@demo.example" => true }.each do |email, there|
+        sign_in(email)
+        assert_equal [email, there], account.values_at("email", "demo")
+        clear_cookies
+      end
+      sign_in(EMAIL, "#{PASSWORD}, demo")
+      assert_problem(401)
+    end
+
     def test_the_first_service_is_made_once
       DATABASE[:services].where(demo: false).delete
       assert ask("/api/session")["first"]

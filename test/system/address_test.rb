@@ -7,19 +7,19 @@ module Kippen
   # Where one is stands in the address: reload, back and a link sent to a colleague lead to exactly there.
   class AddressTest < SystemTest
     def lanes_of(shown, hidden)
-      assert_selector "section[data-button^='#{shown}/']"
-      assert_no_selector "section[data-button^='#{hidden}/']", wait: 0
+      assert_selector "[data-button^='#{shown}/']"
+      assert_no_selector "[data-button^='#{hidden}/']", wait: 0
     end
 
     def test_reload_back_and_a_link
       demo("ottoline")
       open_step("assign")
-      assert_selector "section[data-button='mouse/left']"
-      find("button[aria-pressed='true']", text: "Mouse").click
-      find("section[data-button='remote/left'] button[aria-label^='Add a long-press']").click
+      assert_selector "[data-button='mouse/left']"
+      find("button[aria-pressed='true']", text: "Remote").click
+      find("[data-button='remote/left'] button[aria-label^='Add a long-press']").click
       assert_selector "aside h2", text: "Left, long-press"
       there = page.current_url
-      assert_match(/without=mouse&sheet=gesture%3Aremote%2Fleft%3Along_press\z/, there)
+      assert_match(/only=remote&sheet=gesture%3Aremote%2Fleft%3Along_press\z/, there)
 
       visit there
       assert_selector "aside h2", text: "Left, long-press"
@@ -30,11 +30,11 @@ module Kippen
       assert_selector "table"
       click_link "Devices"
       assert_selector "h2", text: "Hosts and devices"
-      assert_match(%r{/devices\?without=mouse&view=table\z}, page.current_url)
+      assert_match(%r{/devices\?only=remote&view=table\z}, page.current_url)
       page.go_back
       assert_selector "table"
       page.go_back
-      assert_selector "section[data-button='remote/left']"
+      assert_selector "[data-button='remote/left']"
 
       # Another browser, signed in anew: the same desk.
       page.execute_script("window.localStorage.clear()")
@@ -44,7 +44,7 @@ module Kippen
 
     def test_what_is_there_no_more_is_passed_over
       open_step("assign")
-      visit "#{page.current_path}?place=gone&mode=gone&sheet=gesture:gone/gone:tap&compared=x&without=gone"
+      visit "#{page.current_path}?place=gone&mode=gone&sheet=gesture:gone/gone:tap&compared=x&only=gone"
       assert_selector "[data-button='#{EDGE}']"
       assert_no_selector "aside"
     end

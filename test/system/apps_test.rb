@@ -5,7 +5,7 @@ require_relative "helper"
 module Kippen
   # The client's own apps, written down and named.
   class AppsTest < SystemTest
-    def lane_of(name, &) = within("section[aria-label$='#{name}']", &)
+    def lane_of(name, &) = within("[data-button][aria-label$='#{name}']", &)
 
     def test_an_app_of_the_clients_own_is_written_down_and_another_opened_by_name
       demo("ottoline")

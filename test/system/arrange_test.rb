@@ -40,9 +40,13 @@ module Kippen
       open_step("assign")
       4.times { press(:f6) }
       assert_focused "Bench"
-      go("Bind Mouse, Right button")
-      assert_text "Press what shall stand for"
+      go("Teach the buttons")
+      assert_text "Press Mouse, Left button"
+      go("Skip it")
+      assert_text "Press Mouse, Right button"
       press_key("F8", 0.05)
+      assert_no_text "Press Mouse, Right button"
+      press(:escape)
       assert_button "Mouse, Right button: key F8 stands for it. Change"
       3.times { press(:f6) }
       go("Arrangements")

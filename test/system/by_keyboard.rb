@@ -25,6 +25,20 @@ module Kippen
       flunk "no way by Tab to #{name.inspect}; the focus is on #{focused_name.inspect}"
     end
 
+    # The lanes are one stop for Tab; from there arrows lead from row to row and along them. row – a button's, or a device's head
+    def to_stop(name, row:)
+      60.times { page.evaluate_script("document.activeElement.matches('[data-stop]')") ? break : press(:tab) }
+      from = nil
+      from = row_of_focus.tap { press(:arrow_up) } until row_of_focus == from
+      80.times { row_of_focus == row ? break : press(:arrow_down) }
+      from = nil
+      from = focused_name.tap { press(%i[control arrow_left]) } until focused_name == from
+      20.times { focused_name.start_with?(name) ? return : press(%i[control arrow_right]) }
+      flunk "no #{name.inspect} in #{row}; the focus is on #{focused_name.inspect}"
+    end
+
+    def row_of_focus = page.evaluate_script("(r => r && (r.dataset.button || r.dataset.head))(document.activeElement.closest('[data-button], [data-head]'))")
+
     def focused_name
       page.evaluate_script(<<~JS)
         (({ activeElement: e }) => e.getAttribute("aria-label") || e.labels?.[0]?.textContent || e.innerText || "")(document)
@@ -54,6 +68,13 @@ module Kippen
     def type(name, words)
       tab_to(name)
       press(words)
+    end
+
+    # Says what is looked for, and takes the first that is found.
+    def say(words)
+      press(words)
+      assert_selector "aside fieldset[aria-busy='false']"
+      press(:tab, :space)
     end
 
     # Chooses in a list that opens: types to find, takes the first.

@@ -23,12 +23,7 @@ module Kippen
     def test_a_new_remote_from_nothing_to_a_caught_named_button_by_keyboard
       @client = add_client(Fitting.read("kippen" => "fitting/1", "client" => { "name" => "Somebody new" }))
       open_step("devices")
-      assert_text "Begin with a host"
-      go "Add a host"
-      pick_by_keys "What it is", "Television"
-      type "Name", "Living room"
-      go "Add it"
-      assert_selector "h3", text: "Living room"
+      assert_text "Begin with the devices they can work."
       add_a_remote
       catch_the_star_key
       assert_equal ["key:F9"], fitting.button("television-remote/star-key").codes
@@ -36,18 +31,18 @@ module Kippen
       assert_focus_shows
       press(:enter)
       assert_selector "aside h2", text: "Star key, tap"
-      press("louder", :tab, :space)
+      say("louder")
       go "Put it on the tap"
-      assert_text "Revision 5, saved"
+      assert_text "Revision 4, saved"
       assert_equal({ "kind" => "volume", "direction" => "up" }, fitting.assignments.first.action)
     end
 
     def add_a_remote
-      go "Add a device"
+      go "Add devices"
       type "Find a kind", "tv"
       go "Television remote"
-      type "Worked with", "left thumb"
-      go "Add it"
+      go "Add Television remote"
+      assert_selector "h3", text: "Television"
       assert_selector "article[aria-label='Television remote']"
       assert_accessible
     end
@@ -102,19 +97,30 @@ module Kippen
       assert_text "key F13"
     end
 
+    def test_of_a_kind_that_comes_in_several_each_is_said_which
+      demo("sunniva")
+      variants = Server::KINDS.find("grip").variants
+      open_step("devices")
+      click_button "Add devices"
+      2.times { find("aside li button", text: "Squeeze grip", match: :first).click }
+      pick variants[1]["name"], from: "Squeeze grip 2 of 2: which"
+      assert_accessible
+      click_button "Add 2 devices"
+      saved(2)
+      assert_equal variants.first(2).map { |one| one["id"] }, fitting.devices.last(2).map(&:variant)
+    end
+
     def test_a_switch_plugged_into_a_box_is_heard_as_its_socket
       demo("sunniva")
       save("take_out", id: "elbow-switch")
       open_step("devices")
-      click_button "Add a device"
+      click_button "Add devices"
       click_button "Single switch"
-      pick "Switch box, 2", from: "Sits on or plugs into"
-      fill_in "Name", with: "Shoulder switch"
-      click_button "Add it"
-      assert_selector "article[aria-label='Shoulder switch']", text: "sits on Switch box, 2"
+      click_button "Add Single switch"
+      assert_selector "article[aria-label='Single switch']", text: "sits on Switch box, 2"
       find_buttons
       press_key("F2", 0.05)
-      assert_text "Shoulder switch, Switch"
+      within("article[aria-label='key F2']") { assert_text "Single switch" }
     end
 
     def test_a_wrong_button_is_taken_out_and_comes_back_with_what_it_had
@@ -160,10 +166,10 @@ module Kippen
       demo("bram")
       open_step("devices")
       card("Pen") do
-        click_button "Getting ready: 2 of 3 steps to go, Pen"
+        click_button "Getting ready: 2 steps to go, Pen"
         assert_text "(only the tail)"
         assert_text "ticked off by Hollis Amberwood"
-        assert_text "Not ready yet. The tail button does nothing. Nobody knows yet whether it can be heard."
+        assert_text "Not ready yet. The tail button does nothing. It was not heard yet: press one of its buttons."
       end
       click_button "Done: Pair the pen's buttons"
       card("Pen") { assert_text "ticked off by Demo specialist" }
@@ -175,13 +181,13 @@ module Kippen
     def test_a_phones_steps_come_back_with_a_new_version
       demo("bram")
       open_step("devices")
-      card("Pocket phone") { assert_button "Getting ready: 1 of 3 steps to go, Pocket phone" }
+      card("Pocket phone") { assert_button "Getting ready: one step to go, Pocket phone" }
       click_button "Change Pocket phone"
       fill_in "Version", with: "14"
       click_button "Save"
       assert_no_selector "aside"
       card("Pocket phone") do
-        click_button "Getting ready: 3 of 3 steps to go, Pocket phone"
+        click_button "Getting ready: 3 steps to go, Pocket phone"
         assert_text "to do again: it was done in version 13"
         assert_text "later, first: Let Kippen's helper hear the keys"
       end
@@ -192,7 +198,7 @@ module Kippen
       demo("ignace")
       open_step("devices")
       card("Pad") do
-        click_button "Getting ready: 1 of 3 steps to go, Pad"
+        click_button "Getting ready: one step to go, Pad"
         assert_no_text "Start it as a gamepad"
       end
       find("label", text: "Find a button").click
@@ -211,7 +217,7 @@ module Kippen
       bench { assert_text "Back side button" }
       press(:escape, :escape)
       open_step("devices")
-      card("Mouse") { assert_button "Getting ready: all 1 steps done, Mouse" }
+      card("Mouse") { assert_button "Getting ready: all done, Mouse" }
     end
   end
 end

@@ -17,7 +17,7 @@ module Kippen
     def test_three_jobs_on_one_key
       open_desk
       assert_text "Revision 1, saved"
-      lane { assert_button "press: Wake the screen, now · built-in. Change" }
+      lane { assert_button "press: Wake the screen, now · its own. Change" }
       lane { click_button "Add a double-tap" }
       fill_in "Find an action", with: "tick pack"
       choose "Mark the packet", allow_label_click: true
@@ -27,7 +27,7 @@ module Kippen
 
       assert_text "Revision 3, saved"
       lane do
-        assert_button "tap: Wake the screen, +300 ms · built-in. Change"
+        assert_button "tap: Wake the screen, +300 ms · its own. Change"
         assert_button "double-tap: Mark the packet, now. Change"
         assert_button "long-press: Answer the call, at 500 ms. Change"
       end
@@ -50,9 +50,9 @@ module Kippen
 
       open_desk
       assert_tiles(*now)
-      lane { assert_selector "[role=slider][aria-valuetext='900 ms']" }
+      within("[data-head]") { assert_selector "[role=slider][aria-valuetext='900 ms']" }
       assert_text "Revision 4, saved"
-      assert_button "Edge key: key F8 stands for it. Change"
+      assert_button "Pocket phone, Edge key: key F8 stands for it. Change"
     end
 
     def press_three_ways
@@ -80,10 +80,10 @@ module Kippen
 
     # By dragging; the other ways are in boundary_test.rb.
     def move_boundary_to_900
-      lane do
-        handle = find("[role=slider][aria-label='Long-press time of Edge key'] span")
-        strip = find("[role=slider][aria-label='Long-press time of Edge key']").find(:xpath, "..").native.rect
-        browser.action.move_to(handle.native).click_and_hold.move_by((400.0 / 1500 * strip.width).round, 0).release.perform
+      within("[data-head='pocket-phone']") do
+        handle = find("[role=slider][aria-label='Long-press time of Pocket phone'] span")
+        strip = find("[role=slider][aria-label='Long-press time of Pocket phone']").find(:xpath, "..").native.rect
+        browser.action.move_to(handle.native).click_and_hold.move_by((400.0 / 1500 * strip.width).round + 6, 0).release.perform
         assert_selector "[role=slider][aria-valuetext='900 ms']"
       end
       assert_text "Revision 4, saved"
@@ -92,7 +92,7 @@ module Kippen
     def assert_the_same_press_is_a_tap
       bench do
         newest = first("ol li")
-        assert_equal "Edge key\n• tap → Wake the screen\ndecided anew; was long-press → Answer the call in revision 3",
+        assert_equal "Pocket phone, Edge key\n• tap → Wake the screen\ndecided anew; was long-press → Answer the call in revision 3",
                      newest.find("button span", match: :first).text
         assert_text "Closed for 700 ms. Let go before 900 ms: not a long-press."
       end

@@ -48,7 +48,7 @@ module Kippen
     EDGE = "pocket-phone/edge"
     PASSWORD = "quiet-estuary-morning"
     # Windows virtual key codes, which the browser's protocol asks for.
-    KEYS = { "F2" => 113, "F8" => 119, "F9" => 120, "KeyA" => 65, "KeyG" => 71, "F13" => 124 }.freeze
+    KEYS = { "F1" => 112, "F2" => 113, "F8" => 119, "F9" => 120, "KeyA" => 65, "KeyG" => 71, "F13" => 124 }.freeze
     ACTIONS = {
       "double_tap" => { "kind" => "app", "app" => "packetry", "command" => "mark" },
       "long_press" => { "kind" => "app", "app" => "hearthcall", "command" => "answer" }
@@ -146,15 +146,17 @@ module Kippen
     def bench(&) = within("section[aria-label='Bench']", &)
 
     def bind_edge_to(code = "F8")
-      click_button "Bind Edge key"
-      assert_text "Press what shall stand for Edge key"
+      click_button "Teach the buttons"
+      assert_text "Press Pocket phone, Edge key"
       press_key(code, 0.05)
-      assert_button "Edge key: key #{code.delete_prefix("Key")} stands for it. Change"
+      assert_no_text "Press Pocket phone, Edge key"
+      click_button "Enough (Esc)"
+      assert_button "Pocket phone, Edge key: key #{code.delete_prefix("Key")} stands for it. Change"
     end
 
     def listen
       click_button "Start listening"
-      assert_selector "h2", text: "Listening"
+      assert_button "Listening · Stop (Esc, Esc)"
     end
 
     # Real key events, stamped to the tenth of a millisecond, whatever the load of the machine.
@@ -172,9 +174,13 @@ module Kippen
     # Lets the clock reach a moment, so that the page's own timers have run as well.
     def pause(moment) = sleep([moment - Time.now.to_f, 0].max)
 
+    # More than its one line.
+    def open_bench = page.has_button?("Larger bench", wait: 0) && click_button("Larger bench")
+
     def tiles = bench { all("ol[aria-label='Presses, newest first'] strong").map(&:text) }
 
     def assert_tiles(*expected)
+      open_bench
       assert_selector("ol[aria-label='Presses, newest first'] li", count: expected.size)
       patience = Time.now + Capybara.default_max_wait_time
       sleep 0.05 until tiles == expected || Time.now > patience

@@ -13,18 +13,20 @@ module Kippen
       assign_by_keys("Add a double-tap", "packet mark")
       assert_text "Revision 2, saved"
       assert_focused "double-tap: Mark the packet, now. Change"
-      assign_by_keys("Add a long-press", "answer", back: true)
+      assign_by_keys("Add a long-press", "answer")
       assert_text "Revision 3, saved"
 
-      tab_to "Bind Edge key"
+      tab_to "Teach the buttons"
       assert_focus_shows
       press(:enter)
-      assert_text "Press what shall stand for Edge key"
+      assert_text "Press Pocket phone, Edge key"
       press_key("F9", 0.05)
-      assert_button "Edge key: key F9 stands for it. Change"
+      assert_text "Press Pocket phone, Volume up"
+      press(:escape)
+      assert_button "Pocket phone, Edge key: key F9 stands for it. Change"
       tab_to "Start listening"
       press(:enter)
-      assert_selector "h2", text: "Listening"
+      assert_button "Listening · Stop (Esc, Esc)"
       press_key("F9", 0.7)
       assert_tiles "▬ long-press → Answer the call"
 
@@ -37,14 +39,12 @@ module Kippen
       assert_button "Start listening"
     end
 
-    def assign_by_keys(add, words, back: false)
-      tab_to(add, back:)
+    def assign_by_keys(add, words)
+      to_stop(add, row: EDGE)
       press(:enter)
       assert_selector "aside"
       assert_focused "Find an action"
-      press(words)
-      press(:tab)
-      press(:space)
+      say(words)
       tab_to "Put it on the"
       assert_focus_shows
       press(:enter)
@@ -52,7 +52,8 @@ module Kippen
     end
 
     def move_boundary_by_keys
-      tab_to "Long-press time of Edge key", back: true
+      press(%i[shift tab]) until focused["data-stop"]
+      to_stop "Long-press time of Pocket phone", row: "pocket-phone"
       press("9", "0", "0", :enter)
       assert_text "Revision 4, saved"
       assert_equal "900 ms", focused["aria-valuetext"]
@@ -63,13 +64,13 @@ module Kippen
 
     def test_escape_takes_back_a_boundary_and_closes_the_sheet_where_it_came_from
       open_desk
-      tab_to "Long-press time of Edge key"
+      to_stop "Long-press time of Pocket phone", row: "pocket-phone"
       press(:page_up)
       assert_equal "600 ms", focused["aria-valuetext"]
       press(:escape)
       assert_equal "500 ms", focused["aria-valuetext"]
 
-      tab_to "Add a long-press", back: true
+      to_stop "Add a long-press", row: EDGE
       press(:enter)
       assert_selector "aside"
       press(:escape)
@@ -80,7 +81,7 @@ module Kippen
 
     def test_what_is_typed_beyond_the_range_is_kept_within_it
       open_desk
-      tab_to "Tap gap of Edge key"
+      to_stop "Tap gap of Pocket phone", row: "pocket-phone"
       press("9", "9", "9", "9", :enter)
       assert_text "Revision 2, saved"
       assert_equal "3000 ms", focused["aria-valuetext"]
@@ -99,14 +100,14 @@ module Kippen
       open_desk
       tab_to "Lanes"
       press(:arrow_right)
-      tab_to "Edge key, long-press: Add"
+      tab_to "Pocket phone, Edge key, long-press: Add"
       press(:enter)
       assert_selector "aside label", text: "Answer the call"
-      press("answer", :tab, :space)
+      say("answer")
       tab_to "Put it on the long-press"
       press(:enter)
       assert_text "Revision 2, saved"
-      tab_to "Long-press time of Edge key, ms"
+      tab_to "Long-press time of Pocket phone, Edge key, ms"
       press([:control, "a"], "900", :enter)
       assert_text "Revision 3, saved"
       assert_text "at 900 ms"

@@ -46,7 +46,7 @@ module Kippen
       assert_text "2 of 5 open"
       picture "wants"
       click_link "Devices"
-      find("nav[aria-label='Hosts and devices'] button", text: "Mouse").click
+      find("nav[aria-label='Hosts and devices'] button", text: "Remote").click
       find("article[aria-label='Remote'] button", text: "Getting ready").click
       assert_text "Then one sees"
       picture "devices"
@@ -81,7 +81,7 @@ module Kippen
     def test_lanes_and_assigning
       sign_in_as("specialist")
       open_client("Bram Oduya-Lisle", "Assign")
-      %w[Tablet Pen].each { |device| find("nav[aria-label='Hosts and devices'] button strong", text: device, exact_text: true).click }
+      find("nav[aria-label='Hosts and devices'] button strong", text: "Pocket phone", exact_text: true).click
       bench { click_button "Stand-in hand" }
       pick "press and keep it down", from: "It is asked to"
       click_button "Let it press"
@@ -110,7 +110,7 @@ module Kippen
     def test_arrangements_confirming_and_settings
       sign_in_as("specialist")
       open_client("Ottoline Fenwether", "Assign")
-      find("nav[aria-label='Hosts and devices'] button", text: "Remote").click
+      find("nav[aria-label='Hosts and devices'] button", text: "Mouse").click
       click_button "Arrangements"
       find("label", text: "Mouse for the left hand").click
       assert_text "Afterwards one confirms with"
@@ -135,8 +135,8 @@ module Kippen
       save("timing", button: EDGE, setting: "bounce_guard_ms", value: 1000)
       assert_text "can’t happen"
       find("label", text: "Table").click
-      assert_selector "td:has(button[aria-label='Edge key, double-tap: Mark the packet']) small", text: "can't happen"
-      assert_no_selector "td:has(button[aria-label^='Edge key, long-press']) small", text: "can't happen"
+      assert_selector "td:has(button[aria-label='Pocket phone, Edge key, double-tap: Mark the packet']) small", text: "can't happen"
+      assert_no_selector "td:has(button[aria-label^='Pocket phone, Edge key, long-press']) small", text: "can't happen"
       find("label", text: "Lanes", exact_text: true).click
       picture "lanes-impossible"
     end
@@ -153,12 +153,11 @@ module Kippen
       end
       click_button "Close"
       assert_selector "ol[aria-label='Presses, newest first'] li", minimum: 2
-      click_button "Larger bench"
+      open_bench
       assert_text "Closed for"
       picture "bench-explains"
-      click_button "Smaller bench"
-      click_button "Bind Pocket phone, Edge key"
-      assert_text "Press what shall stand for"
+      click_button "Teach the buttons"
+      assert_text "Press Pocket phone, Edge key"
       picture "bench-binding"
     end
   end

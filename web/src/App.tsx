@@ -4,6 +4,7 @@ import { lazy, Suspense, useEffect } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { useLowRoom, whenSignedOut } from './shared/api'
 import { AccountContext, useSession } from './shared/session'
+import { useFocusKept } from './shared/ui'
 import styles from './app.module.css'
 
 // Loaded when they are needed.
@@ -64,6 +65,7 @@ function NoRoom() {
 }
 
 export function App() {
+  useFocusKept()
   return (
     <BrowserRouter>
       <NoRoom />

@@ -1,28 +1,38 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { ConfigProvider } from 'antd'
-import { StrictMode } from 'react'
+import { StrictMode, useMemo, type ReactNode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { App } from './App'
-import { theme } from './shared/theme'
+import { themeFor, useLight } from './shared/theme'
 import { Announcer, ErrorBoundary } from './shared/ui'
 
 const queries = new QueryClient({
   defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 2000 } },
 })
 
+function InColours({ children }: { children: ReactNode }) {
+  const light = useLight()
+  const theme = useMemo(() => themeFor(light), [light])
+  return (
+    <ConfigProvider theme={theme} button={{ autoInsertSpace: false }} renderEmpty={() => 'Nothing fits.'}>
+      {children}
+    </ConfigProvider>
+  )
+}
+
 /** What opens for the people who work here. */
 export function start(root: HTMLElement): void {
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>
-        <ConfigProvider theme={theme} button={{ autoInsertSpace: false }}>
+        <InColours>
           <Announcer>
             <ErrorBoundary>
               <App />
             </ErrorBoundary>
           </Announcer>
-        </ConfigProvider>
+        </InColours>
       </QueryClientProvider>
     </StrictMode>,
   )

@@ -4,6 +4,7 @@ require_relative "catalogue/ask"
 require_relative "catalogue/combination"
 require_relative "catalogue/entry"
 require_relative "catalogue/combinations"
+require_relative "catalogue/search"
 
 module Kippen
   # The actions that can be chosen, with all that must be known before. Data: core/data/actions,
@@ -81,6 +82,9 @@ module Kippen
 
       [action["kind"], *action.except("kind").values.grep(String)].join(" ").slice(0, Limits::NAME_CHARACTERS)
     end
+
+    # The systems on which an action exists, and the app it is of; nil where that isn't known.
+    def hosts(action, entry = entry(action)) = [entry&.hosts, @known[action["app"]]&.hosts].compact.reduce(:&)
 
     # What is seen to happen, in a sentence, or nil for an action not in the catalogue.
     def effect(action)

@@ -94,8 +94,8 @@ module Kippen
     end
 
     def not_on_host(system, action)
-      entry = @catalogue.entry(action)
-      entry.nil? || entry.hosts.include?(system) ? [] : ["“#{@catalogue.name(action)}” does not exist on a #{system}"]
+      hosts = @catalogue.hosts(action)
+      hosts.nil? || hosts.include?(system) ? [] : ["“#{@catalogue.name(action)}” does not exist on a #{system}"]
     end
 
     def not_held(gesture, action)

@@ -57,10 +57,9 @@ module Kippen
     def kept?(old, new) = new && builtin?(old) && builtin?(new)
 
     def builtin_lost(button, old)
-      return unless @cautions.held_back?(button)
+      return unless button.builtin && @cautions.held_back?(button)
 
-      words = button.builtin || "what it does by itself"
-      Displaced.new(gesture: old.gesture, kind: "builtin_lost", words: "“#{words}” no longer happens on a tap: it must be had from another button.")
+      Displaced.new(gesture: old.gesture, kind: "builtin_lost", words: "“#{button.builtin}” no longer happens on a tap: it must be had from another button.")
     end
 
     # What the host made of its presses and makes no more.

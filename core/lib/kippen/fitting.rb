@@ -64,6 +64,15 @@ module Kippen
     # Takes a Button; returns its Timing, defaults filled in.
     def timing(button) = @timings.fetch(button.ref)
 
+    # The settings that a Button has of its own, { setting => value }.
+    def own_timing(button) = @document.dig("button_timing", button.ref) || {}
+
+    # The Timing of a Device's buttons that have none of their own.
+    def shared_timing(device)
+      own = list("devices").find { |item| item["id"] == device.id }&.fetch("timing", nil)
+      Timing.from(@document.fetch("timing", {}).merge(own || {}))
+    end
+
     def host(id) = @by_id[:host][id]
     def device(id) = @by_id[:device][id]
     def mode(id) = @by_id[:mode][id]

@@ -4,6 +4,7 @@ require_relative "reach/ways_in"
 require_relative "reach/does"
 require_relative "reach/wants"
 require_relative "reach/main_job"
+require_relative "reach/free_places"
 
 module Kippen
   # What a client gets at: whether a want is done and by which button, which button one confirms with,

@@ -96,8 +96,11 @@ module Kippen
     # A setting's value with its unit.
     def self.value(name, value) = name.end_with?("_ms") ? "#{value} ms" : value.to_s
 
-    # A button with the device it is on.
-    def self.button(device, button) = "#{device.name || device.id}, #{button.name || button.id}"
+    # A button with the device it is on; the only button of a device is called as the device is.
+    def self.button(device, button)
+      name = device.name || device.id
+      device.buttons.one? ? name : "#{name}, #{button.name || button.id}"
+    end
 
     # What can be set of a setting on a device, from its kind's data: "0 to 500 ms, in steps of 10".
     def self.settable(name, allowed)

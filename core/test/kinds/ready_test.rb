@@ -32,7 +32,7 @@ module Kippen
 
     def test_what_it_can_not_do_yet_is_told
       assert_equal ["The television does not hear it yet", "No key of it can be caught", "Double-taps on it can't be told apart",
-                    "Nobody knows yet whether it can be heard"], ready(remote).stops
+                    "It was not heard yet: press one of its buttons"], ready(remote).stops
     end
 
     def test_by_whom_and_when

@@ -93,6 +93,16 @@ module Kippen
       assert_equal([["tap", 0, 300_000], ["double_tap", nil, 0]], differences.map { |gesture, before, after| [gesture, before&.us, after&.us] })
     end
 
+    # What a device's buttons share, and what is a button's own: its own count of a guard makes the guard its own.
+    def test_boundaries_are_shared_or_a_buttons_own
+      fitting = fitting("timing" => { "bounce_guard_ms" => 80 }, "button_timing" => { OK => { "long_press_ms" => 900, "bounce_guard_from" => "release" } })
+      of = ->(ref) { Press::Lane.new(fitting, fitting.button(ref)).boundaries.map { |one| [one.setting, one.stretch, one.value_us / 1000, one.own] } }
+      assert_equal [["long_press_ms", "held", 900, true], ["tap_gap_ms", "apart", 300, false], ["bounce_guard_ms", "apart", 80, true]], of[OK]
+      assert_equal [["long_press_ms", "held", 500, false], ["tap_gap_ms", "apart", 300, false], ["bounce_guard_ms", "held", 80, false]], of["remote/list"]
+      shared = Press::Boundaries.of(fitting.shared_timing(fitting.device("remote")))
+      assert_equal(of["remote/list"], shared.map { |one| [one.setting, one.stretch, one.value_us / 1000, one.own] })
+    end
+
     def test_a_notch_has_neither_boundaries_nor_empties
       read = fitting
       notch = Press::Lane.new(read, read.button("remote/wheel-up"))

@@ -9,7 +9,8 @@ module Kippen
       # takes it back (words, or the id of another entry); { "cost", "words" } of a wrong one
       FACTS = %w[needs after undo undone_by].freeze
 
-      attr_reader :id, :name, :words, :group, :group_name, :app, :action, :asks, :hosts, :locked, :harm, :facts
+      # said – { name:, app:, words: }, the words of each as Search compares them
+      attr_reader :id, :name, :words, :said, :group, :group_name, :app, :action, :asks, :hosts, :locked, :harm, :facts
 
       NO_HARM = { "cost" => "nothing", "words" => "Nothing worse than a moment lost." }.freeze
 
@@ -33,6 +34,7 @@ module Kippen
         @only = data["only"]
         @repeats = data.fetch("repeats", false)
         @facts = data.slice(*FACTS).freeze
+        @said = said_of({ name: @name, app: @app, words: @words })
         @members = @asks.to_h { |ask| [ask.member, ask] }.freeze
         freeze
       end
@@ -61,6 +63,8 @@ module Kippen
       def effect_of(action) = fill(@effect, action)
 
       private
+
+      def said_of(texts) = texts.transform_values { |text| Search.words(text.to_s) }.freeze
 
       def value(ask, action) = action.fetch(ask.member, ask.usual)
 

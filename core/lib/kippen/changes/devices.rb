@@ -21,9 +21,9 @@ module Kippen
       def on_host(draft, kind)
         refuse("host", "add a host first: what the device is connected to") if draft.list("hosts").ids.empty?
 
-        found = draft.before.host(host || draft.list("hosts").ids.first) || refuse("host", "unknown host #{Faults.show(host)}")
-        refuse("host", "#{kind.name} can't be used at a #{found.system}") unless kind.carries(found.system)
-        found.id
+        found = draft.list("hosts").find(host || draft.list("hosts").ids.first) || refuse("host", "unknown host #{Faults.show(host)}")
+        refuse("host", "#{kind.name} can't be used at a #{found["system"]}") unless kind.carries(found["system"])
+        found["id"]
       end
 
       def named(kind, variant)
@@ -33,7 +33,7 @@ module Kippen
 
       # The second of a name gets a number that people can say.
       def numbered(draft, name)
-        names = draft.before.devices.map(&:name)
+        names = draft.list("devices").to_a.map { |item| item["name"] }
         return name unless names.include?(name)
 
         "#{name} #{(2..).find { |count| !names.include?("#{name} #{count}") }}"

@@ -17,9 +17,9 @@ module Kippen
     end
 
     # The same for all buttons of a device that have none of their own.
-    class DeviceTiming < Change.of("device_timing", :device, :setting, :value, nearest: false)
+    class DeviceTiming < Change.of("device_timing", :device, :setting, :value, place: Fitting::EVERYWHERE, mode: Fitting::BASE, nearest: false)
       def make(draft)
-        draft.device(device).buttons.each { |button| draft.speak_of(Spot.new(button.ref, Fitting::EVERYWHERE, Fitting::BASE)) }
+        draft.device(device).buttons.each { |button| draft.speak_of(Spot.new(button.ref, place, mode)) }
         mine = draft.list("devices").find(device).fetch("timing", {})
         set = Settable.set(draft, device, mine, setting, value, nearest:)
         draft.alter("devices", device, "timing" => set.empty? ? nil : set)

@@ -110,7 +110,14 @@ module Kippen
 
       def assignments(spot, one, other)
         before, after = [one, other].map { |items| items.to_h { |item| [item["gesture"], item] } }
-        (before.keys | after.keys).filter_map { |gesture| before[gesture] == after[gesture] ? nil : assignment(gesture, spot, before[gesture], after[gesture]) }
+        gestures = (before.keys | after.keys).reject { |gesture| before[gesture] == after[gesture] }
+        gestures.delete("tap") if gestures.size > 1 && gone?(spot, before["tap"], after["tap"])
+        gestures.map { |gesture| assignment(gesture, spot, before[gesture], after[gesture]) }
+      end
+
+      # A tap that only stood for what the button does by itself goes with what was beside it: nothing is lost.
+      def gone?((_button, place, mode), one, other)
+        place == EVERYWHERE && mode == BASE && one && other.nil? && one["action"] == { "kind" => "builtin" }
       end
 
       def assignment(gesture, spot, one, other)

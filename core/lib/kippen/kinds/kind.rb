@@ -38,6 +38,8 @@ module Kippen
       # or nil where it can't be used there. system – of Fitting::Host
       def carries(system) = data.fetch("hosts")[system]
       def systems = data.fetch("hosts").keys
+      # Systems of hosts at which a new one is put, in this order.
+      def belongs = data["belongs"] ? [data["belongs"]] : systems
 
       # A new device's buttons, as a fitting has them.
       def fitting_buttons(variant)

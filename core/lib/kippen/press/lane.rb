@@ -15,9 +15,6 @@ module Kippen
       # A gesture with nothing on it yet. costs: [[gesture, Wait now, Wait with it]] of those it changes
       Empty = Struct.new(:gesture, :stretch, :costs)
 
-      # value_us, from_us, to_us – the setting and its legal range
-      Boundary = Struct.new(:setting, :stretch, :value_us, :from_us, :to_us)
-
       # The tap of a button that counts further: its Wait if it waits, and if it acts at once;
       # chosen – "waits" or "at_once"; counts – the gestures it would then also act before
       TapChoice = Struct.new(:waits, :at_once, :chosen, :counts, keyword_init: true)
@@ -43,23 +40,18 @@ module Kippen
 
       def chips = live_chips + off_chips
 
-      # What could be added, and what it would cost the others.
-      def empties
+      # What could be added, and what it would cost the others. held_back – can the device hold back what the
+      # button does by itself? Else that never waits.
+      def empties(held_back: true)
         return [] if @button.kind == "notch"
 
         offered = OFFERED.reject { |gesture| offered?(gesture) }
         offered.delete("triple_tap") unless @choice.double_tap
-        offered.map { |gesture| Empty.new(gesture, STRETCH.fetch(gesture), costs(gesture)) }
+        offered.map { |gesture| Empty.new(gesture, STRETCH.fetch(gesture), costs(gesture, held_back)) }
       end
 
-      # Long-press time and tap gap always; those of the click filter where they are in force.
-      def boundaries
-        return [] if @button.kind == "notch"
-
-        filter = [%w[brush_guard_ms held], %w[gap_bridge_ms apart], ["bounce_guard_ms", from_press?(:bounce_guard_from) ? "held" : "apart"]]
-        filter.select! { |name, _| @timing[Fitting::Timing::SETTINGS.fetch(name).field].positive? }
-        [%w[long_press_ms held], ["tap_gap_ms", from_press?(:tap_gap_from) ? "held" : "apart"], *filter].map { |name, stretch| boundary(name, stretch) }
-      end
+      # [Boundaries::Boundary], none where nothing depends on time.
+      def boundaries = @button.kind == "notch" ? [] : Boundaries.of(@timing, own: @fitting.own_timing(@button).keys)
 
       # A TapChoice, or nil where nothing is counted beyond the tap that is assigned here.
       def tap_choice
@@ -72,6 +64,17 @@ module Kippen
 
       # Gestures that this timing makes impossible or hardly possible: LimitsOfTiming::Limits.
       def limits = LimitsOfTiming.of(@choice, @timing)
+
+      # The Resolver::Choice that there would be with an action on a gesture; an untouched button keeps its tap.
+      def with(gesture, action = {}, held_back: true)
+        assignment = Fitting::Assignment.new(gesture:, action:)
+        choice = @choice.dup
+        choice.kind = :assigned
+        choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: { "kind" => "builtin" }, at_once: !held_back) if @choice.kind == :builtin
+        gesture == "long_press" ? choice.long = assignment : choice[gesture] = assignment
+        choice.top = [choice.tap, choice.double_tap, choice.triple_tap].rindex(&:itself)&.succ || 0
+        choice
+      end
 
       # What a change does to this lane's waits: [[gesture, Wait before or nil, after or nil]].
       # What an untouched button does counts as its tap, where a tap stands there afterwards.
@@ -148,29 +151,10 @@ module Kippen
       end
 
       # Exact: the waits of a choice that has the gesture as well, beside those of today.
-      def costs(gesture)
-        later = Waits.of(with(gesture), @timing)
+      def costs(gesture, held_back)
+        later = Waits.of(with(gesture, held_back:), @timing)
         today = @waits.transform_keys("builtin" => "tap")
         today.filter_map { |name, wait| [name, wait, later.fetch(name)] if later.fetch(name) != wait }
-      end
-
-      def with(gesture)
-        assignment = Fitting::Assignment.new(gesture:, action: {})
-        choice = @choice.dup
-        choice.kind = :assigned
-        choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: {}) if @choice.kind == :builtin
-        if gesture == "long_press"
-          choice.long = assignment
-        else
-          choice[gesture] = assignment
-        end
-        choice.top = [choice.tap, choice.double_tap, choice.triple_tap].rindex(&:itself)&.succ || 0
-        choice
-      end
-
-      def boundary(name, stretch)
-        setting = Fitting::Timing::SETTINGS.fetch(name)
-        Boundary.new(name, stretch, @timing[setting.field], setting.range.begin * 1000, setting.range.end * 1000)
       end
     end
   end

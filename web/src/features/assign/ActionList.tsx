@@ -13,20 +13,23 @@ interface Props {
   picked: CatalogueAction | undefined
   onPick: (action: CatalogueAction) => void
   words: string
+  /** They fit these very words. */
+  settled: boolean
 }
 
 /** The actions that fit what was typed, by group. */
-export function ActionList({ actions, system, picked, onPick, words }: Props) {
-  if (actions.length === 0 && words)
+export function ActionList({ actions, system, picked, onPick, words, settled }: Props) {
+  if (actions.length === 0 && words && settled)
     return <p className={styles.none}>No action fits “{words}”. Try other words.</p>
   const here = (action: CatalogueAction) => system === undefined || action.hosts.includes(system)
   const ordered = [...actions.filter(here), ...actions.filter((action) => !here(action))]
   return (
-    <fieldset className={styles.list} data-picked={picked !== undefined}>
+    <fieldset className={styles.list} data-picked={picked !== undefined} aria-busy={!settled}>
       <legend className="seen-by-readers-only">Action</legend>
       {ordered.map((action, index) => {
         const able = here(action)
-        const begins = able && action.group !== ordered[index - 1]?.group
+        // By how well they fit, groups would fall apart.
+        const begins = !words && able && action.group !== ordered[index - 1]?.group
         return (
           <Fragment key={action.id}>
             {begins && <p className={styles.group}>{action.group_name}</p>}

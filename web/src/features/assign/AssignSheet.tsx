@@ -1,7 +1,7 @@
 import { Button, Checkbox, Input } from 'antd'
-import { useEffect, useReducer, useRef, useState } from 'react'
+import { useCallback, useEffect, useReducer, useRef, useState } from 'react'
 import type { Change, Desk } from '../../shared/api'
-import { useActions, useFormChange, useLanes, usePreview, type Spot } from '../../shared/fitting'
+import { useFormChange, useFoundActions, useLanes, usePreview, type Spot } from '../../shared/fitting'
 import { useEscape } from '../../shared/ui'
 import { Moves } from '../confirm'
 import { ActionFacts } from './ActionFacts'
@@ -13,7 +13,6 @@ import type { Carried, Chosen } from './chosen'
 import { GesturePicker } from './GesturePicker'
 import { wordOf } from './gestures'
 import { RepeatField } from './RepeatField'
-import { matching } from './search'
 import { StandsThere } from './StandsThere'
 import { TapChoice } from './TapChoice'
 import { WhatChanges } from './WhatChanges'
@@ -30,16 +29,29 @@ interface Props {
 /** Details of one gesture of one button, or of several: choose an action, see what it changes, put it there. */
 export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   const { button, also = [] } = chosen
-  const actions = useActions()
   const lanes = useLanes(desk.id, spot)
   const { change: save, busy, openedOn, catchUp } = useFormChange()
   const search = useRef<HTMLInputElement>(null)
   const [now, step] = useReducer(assigning, chosen.gesture, nothingYet)
   const [words, setWords] = useState('')
+  const { actions, settled } = useFoundActions(words)
   const [seconds, setSeconds] = useState(desk.confirm_s)
   const { gesture, picked } = now
 
+  const system = desk.hosts.find((host) =>
+    host.devices.some((device) => device.buttons.some((one) => one.ref === button.ref)),
+  )?.system
   useEffect(() => search.current?.focus(), [])
+  // Who types fast is on the way to the list before it is that of these words.
+  const hurry = useRef<'take' | 'go'>(undefined)
+  const catchUpWith = useCallback(() => {
+    if (!settled) return
+    const first = words.trim() && actions.find((one) => system === undefined || one.hosts.includes(system))
+    if (first && hurry.current === 'take') step({ do: 'pick', action: first })
+    if (hurry.current === 'go') document.querySelector<HTMLElement>('input[name="action"]:enabled')?.focus()
+    hurry.current = undefined
+  }, [settled, actions, words, system])
+  useEffect(catchUpWith, [catchUpWith])
   useEscape(onClose)
 
   const lane = lanes.data?.lanes.find((one) => one.button.ref === button.ref)
@@ -49,9 +61,6 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   const shown =
     there ??
     chips.find((chip) => chip.gesture === gesture || (gesture === 'tap' && chip.gesture === 'builtin'))
-  const system = desk.hosts.find((host) =>
-    host.devices.some((device) => device.buttons.some((one) => one.ref === button.ref)),
-  )?.system
   const buttons = [button, ...also].map((one) => one.ref)
   const change = changeOf(now, buttons, spot)
   const preview = usePreview(desk.id, change, openedOn)
@@ -64,7 +73,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   const untouched = cautions.some((one) => one.kind === 'not_held_back')
     ? undefined
     : chips.find((chip) => chip.gesture === 'builtin')
-  const title = also.length > 0 ? `${String(buttons.length)} buttons` : button.name
+  const title = also.length > 0 ? `${String(buttons.length)} buttons` : button.full_name
 
   const commit = async (made: Change, said: string) => {
     const confirmS = moves.some((move) => move.now.length > 0) ? seconds : undefined
@@ -110,11 +119,22 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
           search.current = input?.input ?? null
         }}
         value={words}
-        placeholder="answer phone, louder …"
+        placeholder="answer the phone … then Enter"
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') {
+            event.preventDefault()
+            hurry.current = 'take'
+            catchUpWith()
+          } else if (event.key === 'Tab' && !event.shiftKey && !settled) {
+            event.preventDefault()
+            hurry.current = 'go'
+          }
+        }}
         onChange={(event) => setWords(event.target.value)}
       />
       <ActionList
-        actions={matching(actions, words)}
+        actions={actions}
+        settled={settled}
         system={system}
         picked={picked}
         onPick={(action) => step({ do: 'pick', action })}

@@ -3,8 +3,9 @@ import { useState, type FormEvent } from 'react'
 import type { Button as ButtonData } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
+import { OwnTimes } from './OwnTimes'
 
-/** Another name, and what is printed on it. */
+/** Another name, what is printed on it, and times of its own. */
 export function RenameSheet({ button, onClose }: { button: ButtonData; onClose: () => void }) {
   const { change, busy } = useFormChange()
   const [name, setName] = useState(button.name)
@@ -27,6 +28,7 @@ export function RenameSheet({ button, onClose }: { button: ButtonData; onClose: 
           Call it that
         </Button>
       </form>
+      <OwnTimes button={button.ref} />
     </SideSheet>
   )
 }

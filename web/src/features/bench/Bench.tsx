@@ -1,62 +1,91 @@
-import { Button } from 'antd'
-import { useState } from 'react'
-import { Bindings } from './Bindings'
+import { useEffect, useRef, useState, type CSSProperties } from 'react'
+import { BenchBar } from './BenchBar'
+import { BindingPad } from './BindingPad'
+import { Bound } from './Bound'
 import { useBench } from './benchContext'
-import { Pending } from './Pending'
 import { Story } from './Story'
 import { TileRow } from './TileRow'
+import { useBenchSize } from './useBenchSize'
 import styles from './bench.module.css'
 
 /** What belongs to the bench and opens in the side sheet. */
 export type BenchSheet = 'join' | 'hand'
 
-/** Where presses are tried and explained. Always there. */
+/** Where presses are tried and explained. Always there: one line until there is something to see. */
 export function Bench({ onSheet }: { onSheet: (sheet: BenchSheet) => void }) {
   const bench = useBench()
-  const [large, setLarge] = useState(false)
+  const size = useBenchSize()
   const [chosen, setChosen] = useState<{ key: string; newest: string | undefined }>()
   const { tiles, mode } = bench
   const newest = tiles[0]
   // A choice holds until the next press: then that is what both want to see.
   const kept = chosen?.newest === newest?.tile.key ? chosen : undefined
   const shown = tiles.find(({ tile }) => tile.key === kept?.key) ?? newest
+  const binding = mode.kind === 'binding'
+  useGrowing(size.grow, newest?.tile.key, binding, bench.loading)
 
   return (
     <section
-      className={large ? styles.benchLarge : styles.bench}
+      className={styles.bench}
+      style={{ '--bench-height': `${String(size.px)}px` } as CSSProperties}
       data-pane
+      data-open={size.open}
       tabIndex={-1}
       aria-label="Bench"
       data-listening={mode.kind === 'on'}
     >
-      <div className={styles.left}>
-        <Bindings onSheet={onSheet} />
-      </div>
-      <div className={styles.presses}>
-        <Pending />
-        {bench.trouble && <p role="alert">{bench.trouble}</p>}
-        {tiles.length === 0 && !bench.loading && (
-          <p className={styles.none}>
-            No press yet. Say on the left which key or button stands for which, start listening, and press it.
-          </p>
-        )}
-        <ol className={styles.tiles} aria-label="Presses, newest first">
-          {tiles.map((one) => (
-            <li key={one.tile.key}>
-              <TileRow
-                shown={one}
-                chosen={one === shown}
-                onChoose={() => setChosen({ key: one.tile.key, newest: newest?.tile.key })}
-              />
-            </li>
-          ))}
-        </ol>
-      </div>
-      <Story shown={shown}>
-        <Button type="text" aria-expanded={large} onClick={() => setLarge(!large)}>
-          {large ? 'Smaller bench' : 'Larger bench'}
-        </Button>
-      </Story>
+      {/* Its keys and its name are those of a separator that can be moved. */}
+      <div className={styles.edge} {...size.edge} />
+      <BenchBar onSheet={onSheet} open={size.open} onOpen={size.toggle} />
+      {size.open && (
+        <div className={styles.body}>
+          <div className={styles.left}>
+            {binding ? <BindingPad button={mode.button} many={mode.many} /> : <Bound />}
+          </div>
+          <div className={styles.presses}>
+            {tiles.length === 0 && !bench.loading && (
+              <p className={styles.none}>
+                {bench.bindings.size === 0
+                  ? 'No press yet. Teach the buttons first: press each once. Then listen, and press.'
+                  : 'No press yet. Start listening, and press.'}
+              </p>
+            )}
+            <ol className={styles.tiles} aria-label="Presses, newest first">
+              {tiles.map((one) => (
+                <li key={one.tile.key}>
+                  <TileRow
+                    shown={one}
+                    chosen={one === shown}
+                    onChoose={() => setChosen({ key: one.tile.key, newest: newest?.tile.key })}
+                  />
+                </li>
+              ))}
+            </ol>
+          </div>
+          <Story shown={shown} />
+        </div>
+      )}
     </section>
   )
+}
+
+/** It grows by itself once: for the first press that comes while the desk is open; and while buttons are asked for. */
+function useGrowing(grow: () => void, newest: string | undefined, binding: boolean, loading: boolean) {
+  const first = useRef<{ key: string | undefined }>(undefined)
+  const grown = useRef(false)
+  const growing = useRef(grow)
+  useEffect(() => {
+    growing.current = grow
+  })
+  useEffect(() => {
+    if (loading || grown.current) return
+    // What was there when the desk was opened is nothing new.
+    first.current ??= { key: newest }
+    if (newest === first.current.key) return
+    grown.current = true
+    growing.current()
+  }, [newest, loading])
+  useEffect(() => {
+    if (binding) growing.current()
+  }, [binding])
 }

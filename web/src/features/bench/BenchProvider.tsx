@@ -19,6 +19,7 @@ import { LiveStore } from './liveStore'
 import { useBindElsewhere, useElsewhere } from './useElsewhere'
 import { useListener } from './useListener'
 import { useListeningEnds } from './useListeningEnds'
+import { isOwn, nextDevice, nextOf, ownerOf, ownSources } from './binding'
 import { useTiles } from './useTiles'
 
 interface Props {
@@ -132,9 +133,12 @@ export function BenchProvider({ client, buttons, children }: Props) {
   )
 
   const { bindings, rebind } = listener
-  const bind = useCallback((button: Button) => setMode({ kind: 'binding', button }), [])
+  const bind = useCallback(([button, ...rest]: readonly Button[]) => {
+    setMode(button ? { kind: 'binding', button, rest, many: rest.length > 0 } : { kind: 'off' })
+  }, [])
+  const skip = useCallback((device = false) => setMode((now) => (device ? nextDevice(now) : nextOf(now))), [])
   const change = useCallback(
-    async (next: Map<string, string>, words: string) => {
+    async (next: (now: ReadonlyMap<string, string>) => Map<string, string>, words: string) => {
       try {
         await rebind(next)
         setTrouble(undefined)
@@ -145,24 +149,40 @@ export function BenchProvider({ client, buttons, children }: Props) {
     },
     [rebind, announce],
   )
-  const without = useCallback(
-    (button: Button) => new Map([...bindings].filter(([, ref]) => ref !== button.ref)),
-    [bindings],
-  )
   const bindElsewhere = useBindElsewhere(client, setTrouble)
   const bindTo = useCallback(
     (source: string, button: Button, other?: string) =>
       void (other
         ? bindElsewhere(other, source, button)
         : change(
-            without(button).set(source, button.ref),
+            (now) => without(now, button).set(source, button.ref),
             `${sourceName(source)} stands for ${button.name}.`,
           )),
-    [change, without, bindElsewhere],
+    [change, bindElsewhere],
+  )
+  const bindOwn = useCallback(
+    (source: string, button: Button) => {
+      const all = ownSources(source, button, buttons)
+      const refs = new Set(all.map(([, ref]) => ref))
+      const words =
+        all.length === 1
+          ? `${sourceName(source)} stands for ${button.name}.`
+          : `This browser hears it itself: ${String(all.length)} buttons are known.`
+      void change(
+        (now) =>
+          new Map([
+            ...[...now].filter(([heard, ref]) => !refs.has(ref) && !all.some(([own]) => own === heard)),
+            ...all,
+          ]),
+        words,
+      )
+    },
+    [buttons, change],
   )
   const unbind = useCallback(
-    (button: Button) => void change(without(button), `Nothing stands for ${button.name} any more.`),
-    [change, without],
+    (button: Button) =>
+      void change((now) => without(now, button), `Nothing stands for ${button.name} any more.`),
+    [change],
   )
 
   const comesBetween = useListeningEnds(mode.kind, stop)
@@ -171,8 +191,16 @@ export function BenchProvider({ client, buttons, children }: Props) {
     if (mode.kind === 'binding') {
       // At the release, and after what the browser makes of it has been swallowed too.
       if (heard.edge === 'down' || (heard.level ?? 0) > 0) return
-      setTimeout(() => setMode({ kind: 'off' }))
-      bindTo(heard.source, mode.button)
+      // While all are asked for, what has an owner of its own is that, whatever is asked for just then.
+      const owner = isOwn(heard.source, mode.button)
+        ? mode.button
+        : mode.many
+          ? ownerOf(heard.source, buttons, new Set(bindings.values()))
+          : undefined
+      const known = owner ? ownSources(heard.source, owner, buttons).map(([, ref]) => ref) : []
+      setTimeout(() => setMode((now) => nextOf(now, known)))
+      if (owner) bindOwn(heard.source, owner)
+      else bindTo(heard.source, mode.button)
       return
     }
     comesBetween()
@@ -221,6 +249,8 @@ export function BenchProvider({ client, buttons, children }: Props) {
       find,
       stop,
       bind,
+      skip,
+      bindOwn,
       bindTo,
       unbind,
       pressAside,
@@ -242,6 +272,8 @@ export function BenchProvider({ client, buttons, children }: Props) {
       find,
       stop,
       bind,
+      skip,
+      bindOwn,
       bindTo,
       unbind,
       pressAside,
@@ -253,3 +285,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
     </LiveContext.Provider>
   )
 }
+
+/** What stands for other buttons than this. */
+const without = (now: ReadonlyMap<string, string>, button: Button) =>
+  new Map([...now].filter(([, ref]) => ref !== button.ref))

@@ -1,15 +1,13 @@
-import type { ReactNode } from 'react'
 import type { ShownTile } from './tiles'
 import styles from './bench.module.css'
 
 /** The whole story of one press, in sentences. */
-export function Story({ shown, children }: { shown: ShownTile | undefined; children: ReactNode }) {
+export function Story({ shown }: { shown: ShownTile | undefined }) {
   if (!shown) {
     return (
       <div className={styles.story}>
         <div className={styles.storyHead}>
           <h3>Why?</h3>
-          {children}
         </div>
         <p>Every press tells here what was heard, what it became, and why.</p>
       </div>
@@ -28,7 +26,6 @@ export function Story({ shown, children }: { shown: ShownTile | undefined; child
             ? `Why ${main.phase === 'ignored' ? 'ignored' : `a ${main.gesture_name}`}?`
             : 'Not decided yet'}
         </h3>
-        {children}
       </div>
       {effects.map((effect, index) => (
         <p key={index} className={styles.effect}>

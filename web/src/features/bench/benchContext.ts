@@ -8,7 +8,10 @@ import type { ShownTile } from './tiles'
 
 /** finding – everything is heard, to find out which button is which. */
 export type BenchMode =
-  { kind: 'off' } | { kind: 'on' } | { kind: 'finding' } | { kind: 'binding'; button: Button }
+  | { kind: 'off' }
+  | { kind: 'on' }
+  | { kind: 'finding' }
+  | { kind: 'binding'; button: Button; rest: readonly Button[]; many: boolean }
 
 /** What another listener has heard. */
 export type Elsewhere = Pick<BenchView, 'stream' | 'listener' | 'listener_id' | 'heard'>
@@ -29,7 +32,12 @@ export interface BenchState {
   start: () => void
   find: () => void
   stop: () => void
-  bind: (button: Button) => void
+  /** Asks for a press of each, one after the other. */
+  bind: (buttons: readonly Button[]) => void
+  /** Goes on to the next that is asked for, or to the next device’s. */
+  skip: (device?: boolean) => void
+  /** A source that is a button’s own stands for it, and those of its device’s other buttons for them. */
+  bindOwn: (source: string, button: Button) => void
   /** Says what a source stands for: on this browser, or on another listener. */
   bindTo: (source: string, button: Button, listener?: string) => void
   unbind: (button: Button) => void

@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useMemo } from 'react'
+import { useMemo, useRef } from 'react'
 import { api, must, Refused, type Listener } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 
@@ -42,19 +42,27 @@ export function useListener(client: string) {
     staleTime: Infinity,
     enabled,
   })
-  const bindings = useMemo(
-    () => new Map((listener.data?.bindings ?? []).map(({ heard, button }) => [heard, button])),
-    [listener.data],
-  )
-  const rebind = async (next: Map<string, string>) => {
-    if (!listener.data) return
-    const saved = await must(
-      api.PUT('/api/listeners/{listener}/bindings', {
-        params: { path: { listener: listener.data.id } },
-        body: { bindings: [...next].map(([heard, button]) => ({ heard, button })) },
-      }),
-    )
-    queries.setQueryData(key, saved)
+  const bindings = useMemo(() => bindingsOf(listener.data), [listener.data])
+  // One after the other, each on what the one before has come to: presses may follow each other fast.
+  const last = useRef<Promise<unknown>>(Promise.resolve())
+  const rebind = (change: (now: ReadonlyMap<string, string>) => Map<string, string>): Promise<void> => {
+    const next = last.current.then(async () => {
+      const now = queries.getQueryData<Listener>(key)
+      if (!now) return
+      const saved = await must(
+        api.PUT('/api/listeners/{listener}/bindings', {
+          params: { path: { listener: now.id } },
+          body: { bindings: [...change(bindingsOf(now))].map(([heard, button]) => ({ heard, button })) },
+        }),
+      )
+      queries.setQueryData(key, saved)
+    })
+    last.current = next.catch(() => undefined)
+    return next
   }
   return { id: listener.data?.id, error: listener.error, bindings, rebind }
 }
+
+/** Source → button. */
+const bindingsOf = (listener: Listener | undefined): ReadonlyMap<string, string> =>
+  new Map((listener?.bindings ?? []).map(({ heard, button }) => [heard, button]))

@@ -14,6 +14,8 @@ export function useListeningEnds(mode: BenchMode['kind'], stop: () => void): () 
     const onKey = (event: KeyboardEvent) => {
       if (event.repeat) return
       escapes.current = event.key === 'Escape' ? escapes.current + 1 : 0
+      // While it listens it is about listening, and closes nothing else.
+      if (event.key === 'Escape') event.preventDefault()
       if (escapes.current >= (mode === 'binding' ? 1 : 2)) stop()
     }
     const onOther = () => {

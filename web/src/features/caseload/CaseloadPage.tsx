@@ -3,7 +3,7 @@ import { useDeferredValue, useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import type { Client } from '../../shared/api'
 import { useAccount, useMayChange } from '../../shared/session'
-import { Nothing, PageFrame, useAnnounce } from '../../shared/ui'
+import { Nothing, PageFrame, useAnnounce, useTitle } from '../../shared/ui'
 import { openWords, seenWords } from './words'
 import { ClientSheet } from './ClientSheet'
 import { NewClient } from './NewClient'
@@ -12,6 +12,7 @@ import styles from './caseload.module.css'
 
 /** The clients one may see, last seen first. */
 export function CaseloadPage() {
+  useTitle('Clients')
   const [search, setSearch] = useState('')
   const caseload = useCaseload(useDeferredValue(search.trim()))
   const mayChange = useMayChange()

@@ -17,7 +17,7 @@ export function NewClient() {
       async (text: string) => {
         const desk = await must(api.POST('/api/clients', { body: {}, bodySerializer: () => text }))
         await queries.invalidateQueries({ queryKey: ['clients'] })
-        await navigate(`/clients/${desk.id}`)
+        await navigate(`/clients/${desk.id}/wants`)
       },
       [queries, navigate],
     ),

@@ -3,12 +3,15 @@ import type { Button, Desk as DeskData, Device } from '../../shared/api'
 import { alongTo, useDeskAddress, type DeskAddress, type SheetAddress } from '../../shared/desk'
 import { SavingProvider } from '../../shared/fitting'
 import { spotName, type Carried, type Chosen } from '../assign'
-import { Bench, BenchProvider } from '../bench'
+import { Bench, BenchProvider, useDown } from '../bench'
 import { ConfirmBar } from '../confirm'
 import { DevicesStep, type DevicesSheetOf } from '../devices'
 import { Lanes, LanesCompared } from '../lanes'
+import { useTitle } from '../../shared/ui'
 import { WantsStep } from '../wants'
+import { DeskCommands } from './DeskCommands'
 import { DeskSheet } from './DeskSheet'
+import { NextThing } from './NextThing'
 import { Rail } from './Rail'
 import { SaveTrouble } from './SaveTrouble'
 import type { Step } from './steps'
@@ -22,11 +25,14 @@ const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assig
 export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
   const [address, go] = useDeskAddress()
   const [carried, setCarried] = useState<Carried>()
+  const [finding, setFinding] = useState(false)
+  const find = useCallback(() => setFinding(true), [])
   const devices = useMemo(() => desk.hosts.flatMap((host) => host.devices), [desk])
   const spot = useSpot(desk, address)
   const { sheet } = address
   const chosen = useChosen(desk, sheet)
   usePaneKeys()
+  useTitle(`${MIDDLE[step]}, ${desk.name}`)
   useFocusReturns(chosen)
 
   const open = useCallback((next: SheetAddress) => go({ do: 'open', sheet: next }), [go])
@@ -36,6 +42,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
       open({ of: 'gesture', button: button.ref, gesture, also: also.map((one) => one.ref) }),
     [open],
   )
+  const emptyHand = useCallback(() => go({ do: 'hand', hand: undefined }), [go])
   const carry = useCallback(
     (next: Carried | undefined) => {
       setCarried(next)
@@ -43,25 +50,34 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
     },
     [go],
   )
+  const show = (ref: string) => {
+    const { only } = address
+    const device = ref.slice(0, ref.indexOf('/'))
+    if (only.length > 0 && !only.includes(device)) go({ do: 'only', only: [...only, device] })
+  }
   const assign = (button: Button) => {
-    const without = address.without.filter((id) => !button.ref.startsWith(`${id}/`))
-    go({ do: 'without', without })
+    show(button.ref)
     go({ do: 'open', sheet: { of: 'gesture', button: button.ref, gesture: 'tap', also: [] } }, 'assign')
   }
 
-  const shown = useShown(devices, address.without)
+  const shown = useShown(devices, address.only)
   const buttons = devices.flatMap((device) =>
-    device.buttons.map((button) =>
-      // Of several devices a button's own name may not be enough.
-      devices.length > 1 ? { ...button, name: `${device.name}, ${button.name}` } : button,
-    ),
+    device.buttons.map((button) => ({ ...button, name: button.full_name })),
   )
   return (
     <SavingProvider client={desk.id} revision={desk.revision.number}>
       <BenchProvider client={desk.id} buttons={buttons}>
         <div className={sheet ? styles.deskWithSheet : styles.desk}>
-          <Trail desk={desk} along={alongTo(address)} onHistory={() => open({ of: 'history' })} />
-          <Rail desk={desk} hidden={address.without} onHidden={(without) => go({ do: 'without', without })} />
+          <Trail
+            desk={desk}
+            step={step}
+            along={alongTo(address)}
+            onHistory={() => open({ of: 'history' })}
+            onFind={find}
+          />
+          <DeskCommands desk={desk} go={go} finding={finding} onFinding={setFinding} />
+          <Rail desk={desk} only={address.only} onOnly={(only) => go({ do: 'only', only })} />
+          <ShowsPressed refs={buttons.map((one) => one.ref)} onPressed={show} />
           <main className={styles.middle} data-pane tabIndex={-1} aria-label={MIDDLE[step]}>
             <ConfirmBar desk={desk} />
             <SaveTrouble desk={desk} />
@@ -70,6 +86,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
                 desk={desk}
                 chosen={sheet?.of === 'want' ? sheet.id : undefined}
                 onChoose={(id) => open({ of: 'want', id })}
+                onGive={(id) => go({ do: 'hand', hand: { of: 'want', id } }, 'assign')}
               />
             )}
             {step === 'devices' && (
@@ -99,6 +116,8 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
                 onSpot={(next) => go({ do: 'spot', ...next })}
                 chosen={chosen}
                 onChoose={choose}
+                inHand={address.hand}
+                onHandEmpty={emptyHand}
                 carried={carried}
                 onCarry={carry}
                 onRename={(button) => open({ of: 'rename', button: button.ref })}
@@ -107,6 +126,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
                 onView={(view) => go({ do: 'view', view })}
               />
             )}
+            <NextThing desk={desk} step={step} />
           </main>
           {sheet && (
             <DeskSheet
@@ -134,9 +154,25 @@ function sheetFor(sheet: DevicesSheetOf): SheetAddress {
 }
 
 /** The same for as long as it is the same: a hundred lanes hang on it. */
-function useShown(devices: Device[], without: string[]): Device[] {
-  const hidden = without.join(',')
-  return useMemo(() => devices.filter((device) => !hidden.split(',').includes(device.id)), [devices, hidden])
+function useShown(devices: Device[], only: string[]): Device[] {
+  const chosen = only.join(',')
+  return useMemo(() => {
+    const shown = devices.filter((device) => chosen.split(',').includes(device.id))
+    return shown.length > 0 ? shown : devices
+  }, [devices, chosen])
+}
+
+/** What is pressed just now is shown, whatever was chosen. */
+function ShowsPressed({ refs, onPressed }: { refs: string[]; onPressed: (ref: string) => void }) {
+  const down = useDown(refs).join(' ')
+  const show = useRef(onPressed)
+  useEffect(() => {
+    show.current = onPressed
+  })
+  useEffect(() => {
+    if (down) down.split(' ').forEach((ref) => show.current(ref))
+  }, [down])
+  return null
 }
 
 /** The place and mode of the address, as far as they are there. */

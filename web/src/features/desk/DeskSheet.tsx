@@ -10,6 +10,7 @@ import { JoinSheet } from '../joining'
 import type { Compared } from '../lanes'
 import { SettingsSheet } from '../settings'
 import { WantSheet } from '../wants'
+import { HelpSheet } from './HelpSheet'
 
 interface Props {
   desk: Desk
@@ -66,6 +67,8 @@ export function DeskSheet({ desk, sheet, chosen, spot, buttons, onClose, onCarry
       return <JoinSheet desk={desk} onClose={onClose} />
     case 'hand':
       return <HandSheet desk={desk} buttons={buttons} onClose={onClose} />
+    case 'help':
+      return <HelpSheet onClose={onClose} />
     case 'history':
       return <HistorySheet desk={desk} onClose={onClose} onCompare={onCompare} />
   }

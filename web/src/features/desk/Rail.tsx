@@ -1,11 +1,13 @@
+import { useState, type MouseEvent } from 'react'
 import type { Desk, Device } from '../../shared/api'
 import { DeviceDrawing } from '../../shared/ui'
 import styles from './desk.module.css'
 
 interface Props {
   desk: Desk
-  hidden: string[]
-  onHidden: (devices: string[]) => void
+  /** Which are shown; none: all. */
+  only: string[]
+  onOnly: (devices: string[]) => void
 }
 
 function state(device: Device): string {
@@ -17,34 +19,86 @@ function state(device: Device): string {
   return count === 1 ? '1 button' : `${String(count)} buttons`
 }
 
-/** The client's hosts with their devices; choosing devices chooses what the middle shows. */
-export function Rail({ desk, hidden, onHidden }: Props) {
-  const toggle = (id: string) =>
-    onHidden(hidden.includes(id) ? hidden.filter((other) => other !== id) : [...hidden, id])
+/** The client's hosts with their devices; choosing one shows it alone, with Ctrl or its tick several. */
+export function Rail({ desk, only, onOnly }: Props) {
+  const devices = desk.hosts.flatMap((host) => host.devices)
+  const all = only.length === 0
+  const shown = devices.filter((one) => only.includes(one.id))
+  // Where it is narrow it is one line until it is asked for.
+  const [unfolded, setUnfolded] = useState(false)
+  const without = (id: string) => (all ? devices.map((one) => one.id) : only).filter((other) => other !== id)
+  const tick = (id: string) => {
+    const next = !all && !only.includes(id) ? [...only, id] : without(id)
+    onOnly(next.length === devices.length ? [] : next)
+  }
+  const choose = (id: string, event: MouseEvent) => {
+    if (event.ctrlKey || event.shiftKey || event.metaKey) tick(id)
+    else onOnly(only.length === 1 && only[0] === id ? [] : [id])
+  }
   return (
-    <nav className={styles.rail} data-pane tabIndex={-1} aria-label="Hosts and devices">
-      {desk.hosts.every((host) => host.devices.length === 0) && <p>No device yet.</p>}
+    <nav
+      className={styles.rail}
+      data-pane
+      data-folded={!unfolded}
+      tabIndex={-1}
+      aria-label="Hosts and devices"
+    >
+      {devices.length > 0 && (
+        <button
+          type="button"
+          className={styles.unfold}
+          aria-expanded={unfolded}
+          onClick={() => setUnfolded(!unfolded)}
+        >
+          {all && devices.length > 1
+            ? `${String(devices.length)} devices`
+            : (all ? devices : shown).map((one) => one.name).join(', ')}{' '}
+          <span aria-hidden="true">{unfolded ? '▴' : '▾'}</span>
+        </button>
+      )}
+      {devices.length === 0 && <p>No device yet.</p>}
+      {!all && (
+        <button type="button" className={styles.allDevices} onClick={() => onOnly([])}>
+          Show all devices
+        </button>
+      )}
       {desk.hosts.map((host) => (
         <section key={host.id} aria-label={`Devices at ${host.name}`}>
           <h2>{host.name}</h2>
           {host.devices.map((device) => {
-            const on = !hidden.includes(device.id)
+            const on = all || only.includes(device.id)
             return (
-              <button
+              <div
                 key={device.id}
-                type="button"
                 className={styles.device}
-                aria-pressed={on}
+                data-shown={on}
                 data-seated={device.seat !== null}
-                onClick={() => toggle(device.id)}
               >
-                <DeviceDrawing drawing={device.drawing} height={device.seat ? 32 : 42} />
-                <span>
-                  <strong>{device.name}</strong>
-                  <small>{state(device)}</small>
-                  {!on && <small>not shown</small>}
-                </span>
-              </button>
+                <button
+                  type="button"
+                  aria-pressed={on}
+                  aria-keyshortcuts="Control+Enter"
+                  onClick={(event) => choose(device.id, event)}
+                >
+                  <DeviceDrawing drawing={device.drawing} height={device.seat ? 32 : 42} />
+                  <span>
+                    <strong>{device.name}</strong>
+                    <small>{state(device)}</small>
+                  </span>
+                </button>
+                {devices.length > 1 && (
+                  <label>
+                    <input
+                      type="checkbox"
+                      checked={on}
+                      aria-label={`Show ${device.name} too`}
+                      // The last that is shown stays.
+                      disabled={on && without(device.id).length === 0}
+                      onChange={() => tick(device.id)}
+                    />
+                  </label>
+                )}
+              </div>
             )
           })}
         </section>

@@ -1,5 +1,5 @@
 import { Button } from 'antd'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
 import { keysOf } from '../../shared/desk'
@@ -45,8 +45,16 @@ function OpenCount({ count }: { count: number }) {
 }
 
 /** Whose desk it is, the steps in the order of the work, and whether all is saved. */
-export function Trail(props: { desk: Desk; along: string; onHistory: () => void }) {
-  const { desk, along, onHistory } = props
+export function Trail(props: {
+  desk: Desk
+  step: Step
+  along: string
+  onHistory: () => void
+  onFind: () => void
+}) {
+  const { desk, step, along, onHistory, onFind } = props
+  // Where it is narrow it is one line until it is asked for.
+  const [unfolded, setUnfolded] = useState(false)
   const saving = useSavingState()
   const state = stateOf(saving)
   const { undo, redo } = useSteps(desk.id)
@@ -61,7 +69,7 @@ export function Trail(props: { desk: Desk; along: string; onHistory: () => void 
     seen.current = number
   }, [number, author, me, announce])
   return (
-    <header className={styles.trail} data-pane tabIndex={-1} aria-label="Trail">
+    <header className={styles.trail} data-pane data-folded={!unfolded} tabIndex={-1} aria-label="Trail">
       <Link className={styles.back} to="/">
         <span aria-hidden="true">‹ </span>Clients
       </Link>
@@ -69,18 +77,31 @@ export function Trail(props: { desk: Desk; along: string; onHistory: () => void 
         <h1>{desk.name}</h1>
         <p>{desk.about}</p>
       </div>
+      <button
+        type="button"
+        className={styles.unfold}
+        aria-expanded={unfolded}
+        onClick={() => setUnfolded(!unfolded)}
+      >
+        {STEPS.find((one) => one.step === step)?.name} <span aria-hidden="true">{unfolded ? '▴' : '▾'}</span>
+      </button>
       <nav aria-label="Steps">
         <ol>
-          {STEPS.map(({ step, name }) => (
-            <li key={step}>
-              <NavLink to={`/clients/${desk.id}/${step}${along}`}>
+          {STEPS.map(({ step: to, name }) => (
+            <li key={to}>
+              <NavLink to={`/clients/${desk.id}/${to}${along}`}>
                 {name}
-                <OpenCount count={OPEN_OF[step](desk.open)} />
+                <OpenCount count={OPEN_OF[to](desk.open)} />
               </NavLink>
             </li>
           ))}
         </ol>
       </nav>
+      <div className={styles.undo}>
+        <Button ghost aria-keyshortcuts={keysOf('find')} onClick={onFind}>
+          Find <small>Ctrl+K</small>
+        </Button>
+      </div>
       {mayChange && (
         <div className={styles.undo}>
           <Button ghost disabled={!undo} aria-keyshortcuts={keysOf('undo')} onClick={undo}>

@@ -1,9 +1,8 @@
 import { Button, Input, Select } from 'antd'
-import { useState, type FormEvent } from 'react'
-import type { Desk, DeviceFacts, Kind } from '../../shared/api'
-import { useChange, useDevices, useKinds } from '../../shared/fitting'
+import { useState } from 'react'
+import type { Desk, Kind } from '../../shared/api'
+import { useChange, useKinds } from '../../shared/fitting'
 import { DeviceDrawing, Field, SideSheet } from '../../shared/ui'
-import { HowWorked } from './HowWorked'
 import styles from './devices.module.css'
 
 const fits = (kind: Kind, words: string) => {
@@ -14,138 +13,100 @@ const fits = (kind: Kind, words: string) => {
     .every((word) => has.includes(word))
 }
 
+interface Wanted {
+  kind: Kind
+  /** Which of them, where there are several. */
+  variant: string | undefined
+}
+
 interface Props {
   desk: Desk
   onClose: () => void
 }
 
-/** A device is made from a general kind: choose one, then where it is and what works it. */
+/** Devices are made from general kinds: choose one or several. Where each is, and how it is worked, can be said later. */
 export function AddDeviceSheet({ desk, onClose }: Props) {
   const kinds = useKinds()
+  const { change, busy } = useChange()
   const [words, setWords] = useState('')
-  const [kind, setKind] = useState<Kind>()
+  const [chosen, setChosen] = useState<readonly Wanted[]>([])
+  const countOf = (kind: Kind) => chosen.filter((one) => one.kind === kind).length
+  const less = (kind: Kind) =>
+    setChosen((all) => {
+      const at = all.map((one) => one.kind).lastIndexOf(kind)
+      return all.filter((_, index) => index !== at)
+    })
+  const add = async () => {
+    const made = { kind: 'add_devices' as const, devices: chosen.map(sent) }
+    if (await change(made, `${named(chosen)}: added.`)) onClose()
+  }
+  const systems = new Set(desk.hosts.map((host) => host.system))
   return (
-    <SideSheet title={kind ? `Add: ${kind.name}` : 'Add a device'} onClose={onClose}>
-      {kind ? (
-        <Placing desk={desk} kind={kind} onClose={onClose} onBack={() => setKind(undefined)} />
-      ) : (
-        <>
-          <Field label="Find a kind">
-            <Input
-              type="search"
-              value={words}
-              placeholder="mouse, switch, breath …"
-              onChange={(event) => setWords(event.target.value)}
+    <SideSheet title="Add devices" onClose={onClose}>
+      <Field label="Find a kind" hint="Choose one or several; again for another of the same.">
+        <Input
+          type="search"
+          value={words}
+          placeholder="mouse, switch, breath …"
+          onChange={(event) => setWords(event.target.value)}
+        />
+      </Field>
+      <ul className={styles.kinds}>
+        {(kinds.data ?? [])
+          .filter((one) => fits(one, words.trim()))
+          .map((one) => {
+            const count = countOf(one)
+            const host = one.belongs.find((system) => systems.has(system))
+            return (
+              <li key={one.id} data-chosen={count > 0}>
+                <button
+                  type="button"
+                  onClick={() => setChosen((all) => [...all, { kind: one, variant: one.variants[0]?.id }])}
+                >
+                  <DeviceDrawing drawing={one.drawing} height={44} />
+                  <span>
+                    <strong>
+                      {one.name}
+                      {count > 0 && `, ${String(count)}×`}
+                    </strong>
+                    <small>
+                      {host ? `for the ${host}` : `for a ${one.belongs[0] ?? ''}, which comes with it`}
+                    </small>
+                  </span>
+                </button>
+                {count > 0 && (
+                  <Button aria-label={`One ${one.name} less`} onClick={() => less(one)}>
+                    <span aria-hidden="true">−</span>
+                  </Button>
+                )}
+              </li>
+            )
+          })}
+      </ul>
+      {chosen.map(({ kind, variant }, index) =>
+        kind.variants.length > 0 ? (
+          <Field key={index} label={`${kind.name} ${String(index + 1)} of ${String(chosen.length)}: which`}>
+            <Select
+              value={variant ?? ''}
+              options={kind.variants.map((one) => ({ value: one.id, label: one.name }))}
+              onChange={(next: string) =>
+                setChosen((all) => all.map((one, at) => (at === index ? { ...one, variant: next } : one)))
+              }
             />
           </Field>
-          <ul className={styles.kinds}>
-            {(kinds.data ?? [])
-              .filter((one) => fits(one, words.trim()))
-              .map((one) => (
-                <li key={one.id}>
-                  <button type="button" onClick={() => setKind(one)}>
-                    <DeviceDrawing drawing={one.drawing} height={44} />
-                    <span>
-                      <strong>{one.name}</strong>
-                      <small>for {one.systems.join(', ')}</small>
-                    </span>
-                  </button>
-                </li>
-              ))}
-          </ul>
-        </>
+        ) : null,
       )}
+      <div className={styles.sheetFoot}>
+        <Button type="primary" block loading={busy} disabled={chosen.length === 0} onClick={() => void add()}>
+          {chosen.length === 0 ? 'Choose first' : `Add ${named(chosen)}`}
+        </Button>
+      </div>
     </SideSheet>
   )
 }
 
-function freePlaces(kind: Kind, host: string, devices: DeviceFacts[]) {
-  const carriers = devices.filter((one) => one.host === host && kind.sits_on.includes(one.kind ?? ''))
-  return carriers.flatMap((carrier) =>
-    carrier.seats
-      .filter((seat) => seat.device === null)
-      .map((seat) => ({
-        value: JSON.stringify({ device: carrier.id, place: seat.place }),
-        label: `${carrier.name}, ${seat.place}`,
-      })),
-  )
-}
+/** One by its name, several by their number. */
+const named = (wanted: readonly Wanted[]) =>
+  wanted.length === 1 ? (wanted[0]?.kind.name ?? '') : `${String(wanted.length)} devices`
 
-function Placing(props: Props & { kind: Kind; onBack: () => void }) {
-  const { desk, kind, onClose, onBack } = props
-  const { change, busy } = useChange()
-  const facts = useDevices(desk.id)
-  const hosts = desk.hosts.filter((host) => kind.systems.includes(host.system))
-  const [host, setHost] = useState(hosts[0]?.id ?? '')
-  const [variant, setVariant] = useState(kind.variants[0]?.id)
-  const [seat, setSeat] = useState('')
-  const [given, setGiven] = useState({ name: '', version: '', worked_with: '', mounting: '', posture: '' })
-  const places = freePlaces(kind, host, facts.data?.devices ?? [])
-  const text = (name: keyof typeof given) => ({
-    value: given[name],
-    maxLength: 120,
-    onChange: (event: { target: { value: string } }) => setGiven({ ...given, [name]: event.target.value }),
-  })
-
-  const onSubmit = async (event: FormEvent) => {
-    event.preventDefault()
-    const said = Object.fromEntries(Object.entries(given).filter(([, value]) => value.trim() !== ''))
-    const made = {
-      kind: 'add_device' as const,
-      of: kind.id,
-      host,
-      ...said,
-      ...(variant ? { variant } : {}),
-      ...(seat ? { on: JSON.parse(seat) as { device: string; place: string } } : {}),
-    }
-    if (await change(made, `${given.name || kind.name} is added.`)) onClose()
-  }
-  if (hosts.length === 0)
-    return (
-      <>
-        <p>
-          None of the hosts is {kind.systems.join(' or ')}: there {kind.name.toLowerCase()} can’t be used. Add
-          such a host first.
-        </p>
-        <Button onClick={onBack}>Another kind</Button>
-      </>
-    )
-  return (
-    <form onSubmit={(event) => void onSubmit(event)}>
-      <Field label="At which host">
-        <Select
-          value={host}
-          onChange={setHost}
-          options={hosts.map((one) => ({ value: one.id, label: one.name }))}
-        />
-      </Field>
-      {kind.variants.length > 0 && (
-        <Field label="Which">
-          <Select
-            value={variant ?? ''}
-            onChange={setVariant}
-            options={kind.variants.map((one) => ({ value: one.id, label: one.name }))}
-          />
-        </Field>
-      )}
-      {places.length > 0 && (
-        <Field label="Sits on or plugs into">
-          <Select value={seat} onChange={setSeat} options={[{ value: '', label: 'nothing' }, ...places]} />
-        </Field>
-      )}
-      <Field label="Name" hint="Left empty, the kind’s own name.">
-        <Input {...text('name')} />
-      </Field>
-      {kind.versions.length > 0 && (
-        <Field label="Version" hint={`For example ${kind.versions.join(', ')}. Not known: leave it empty.`}>
-          <Input {...text('version')} maxLength={40} />
-        </Field>
-      )}
-      <HowWorked value={given} onChange={(name, words) => setGiven({ ...given, [name]: words })} />
-      <Button type="primary" htmlType="submit" loading={busy}>
-        Add it
-      </Button>
-      <Button onClick={onBack}>Another kind</Button>
-    </form>
-  )
-}
+const sent = ({ kind, variant }: Wanted) => ({ of: kind.id, ...(variant ? { variant } : {}) })

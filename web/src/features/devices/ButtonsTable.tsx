@@ -21,7 +21,7 @@ export function ButtonsTable({ device, onAssign }: Props) {
           <tr>
             <th scope="col">Button</th>
             <th scope="col">By itself</th>
-            <th scope="col">May be given something</th>
+            <th scope="col">Free for other jobs</th>
             <th scope="col">Heard as</th>
             <th scope="col">
               <span className="seen-by-readers-only">Change</span>

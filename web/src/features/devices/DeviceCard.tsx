@@ -114,11 +114,12 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
         <Fold
           title={
             open_ === 0
-              ? `Getting ready: all ${String(done)} steps done`
-              : `Getting ready: ${String(open_)} of ${String(device.steps.length)} steps to go`
+              ? 'Getting ready: all done'
+              : `Getting ready: ${open_ === 1 ? 'one step' : `${String(open_)} steps`} to go`
           }
           about={name}
-          open={open}
+          // What somebody has to do is in sight; what Kippen will see by itself can wait.
+          open={open || device.steps.some((step) => step.state === 'open' && !step.can_see)}
         >
           <ReadySteps device={device} />
         </Fold>
@@ -137,7 +138,7 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
           {device.seats
             .map((seat) => {
               const sits = all.find((other) => other.id === seat.device)
-              return `${seat.place}: ${sits ? sits.name : 'free'}`
+              return sits ? `${seat.place} holds ${sits.name}` : `${seat.place} is empty`
             })
             .join(' · ')}
         </p>

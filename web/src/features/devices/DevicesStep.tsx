@@ -50,12 +50,8 @@ export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, 
         )}
         {mayChange && view === 'together' && (
           <>
-            <Button
-              type="primary"
-              disabled={desk.hosts.every((host) => host.id === '')}
-              onClick={() => onSheet({ of: 'new-device' })}
-            >
-              Add a device
+            <Button type="primary" onClick={() => onSheet({ of: 'new-device' })}>
+              Add devices
             </Button>
             <Button onClick={() => onSheet({ of: 'host', id: undefined })}>Add a host</Button>
           </>
@@ -84,7 +80,8 @@ export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, 
             ))}
           {desk.hosts.every((host) => host.id === '') && (
             <Nothing>
-              Begin with a host: the computer, tablet, phone or television that the devices are connected to.
+              Begin with the devices they can work. The computer, tablet, phone or television that each
+              belongs to comes with it.
             </Nothing>
           )}
           <AppsPart apps={desk.apps} onSheet={onSheet} />

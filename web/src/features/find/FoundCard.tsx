@@ -1,5 +1,5 @@
 import { Button } from 'antd'
-import { useEffect } from 'react'
+import { useEffect, useRef } from 'react'
 import type { Button as ButtonData, Desk, DeviceFacts, HeardSource } from '../../shared/api'
 import { useChange, useHeard } from '../../shared/fitting'
 import { DeviceDrawing, useAnnounce } from '../../shared/ui'
@@ -20,22 +20,21 @@ interface Props {
   onAssign: (button: ButtonData) => void
 }
 
-const nameOf = (devices: DeviceFacts[], one: HeardSource['buttons'][number]) =>
-  `${devices.find((device) => device.id === one.device)?.name ?? one.device}, ${one.button.name}`
+const nameOf = (one: HeardSource['buttons'][number]) => one.button.full_name
 
 /** In words, which of the client's buttons a source is. */
-function verdict(heard: HeardSource, devices: DeviceFacts[]): string {
+function verdict(heard: HeardSource): string {
   const [first] = heard.buttons
   if (!first) return 'No button of this client is known by it.'
-  if (heard.buttons.length === 1) return nameOf(devices, first)
-  return `Can’t be told apart: ${heard.buttons.map((one) => nameOf(devices, one)).join(' or ')}. A browser hears both the same.`
+  if (heard.buttons.length === 1) return nameOf(first)
+  return `Can’t be told apart: ${heard.buttons.map(nameOf).join(' or ')}. A browser hears both the same.`
 }
 
 /** One source that was heard: its name and codes, the button it is, what can be done with it. */
 export function FoundCard(props: Props) {
   const { desk, devices, source, down, level, kind, elsewhere, large, onAssign } = props
   const heard = useHeard(desk.id, source).data
-  const { bindings } = useBench()
+  const { bindings, buttons, bindOwn } = useBench()
   const { change, busy } = useChange()
   const announce = useAnnounce()
   const all = devices.flatMap((device) => device.buttons)
@@ -47,11 +46,18 @@ export function FoundCard(props: Props) {
   const drawn = desk.hosts
     .flatMap((host) => host.devices)
     .find((device) => device.id === button?.ref.split('/')[0])
-  const words =
-    heard &&
-    (bound
-      ? `${devices.find((device) => bound.ref.startsWith(`${device.id}/`))?.name ?? ''}, ${bound.name}`
-      : verdict(heard, devices))
+  const words = heard && (bound?.full_name ?? verdict(heard))
+
+  // What was recognised is known from then on, and with it all that this browser hears of its device.
+  const recognised =
+    elsewhere || bindings.has(source) ? undefined : buttons.find((one) => one.ref === only?.button.ref)
+  const toldOnce = useRef(false)
+  useEffect(() => {
+    // Once: who takes it away again means it.
+    if (!recognised || toldOnce.current) return
+    toldOnce.current = true
+    bindOwn(source, recognised)
+  }, [recognised, source, bindOwn])
 
   useEffect(() => {
     if (large && heard && words) announce(`${heard.name}: ${words}`)

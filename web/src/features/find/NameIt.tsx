@@ -25,7 +25,7 @@ export function NameIt({ devices, source, kind, known, listener }: Props) {
   const suits = devices.flatMap((one) =>
     one.buttons
       .filter((button) => button.kind === kind || (button.kind === 'force' && kind === 'contact'))
-      .map((button) => ({ value: button.ref, label: `${one.name}, ${button.name}`, button })),
+      .map((button) => ({ value: button.ref, label: button.full_name, button })),
   )
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()

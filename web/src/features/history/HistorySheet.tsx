@@ -1,7 +1,7 @@
 import { Button } from 'antd'
 import { useState } from 'react'
 import type { Desk } from '../../shared/api'
-import { useChange, useHistory } from '../../shared/fitting'
+import { useChange, useDifferences, useHistory } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { SideSheet } from '../../shared/ui'
 import { Compare } from './Compare'
@@ -32,7 +32,7 @@ export function HistorySheet(props: {
         <Compare desk={desk} numbers={revisions.map((saved) => saved.number)} onCompare={onCompare} />
       )}
       <ol className={styles.revisions}>
-        {revisions.map((saved) => (
+        {revisions.map((saved, index) => (
           <li key={saved.number} data-now={saved.number === desk.revision.number}>
             <Button
               type="text"
@@ -46,6 +46,7 @@ export function HistorySheet(props: {
               </span>
             </Button>
             {saved.note && <p>{saved.note}</p>}
+            {index < GLANCED && open !== saved.number && <Glance client={desk.id} saved={saved} />}
             {open === saved.number && <Details desk={desk} saved={saved} />}
           </li>
         ))}
@@ -56,6 +57,22 @@ export function HistorySheet(props: {
         </Button>
       )}
     </SideSheet>
+  )
+}
+
+/** Of so many of the newest it is said at a glance. */
+const GLANCED = 12
+
+/** The first that a revision changed. */
+function Glance({ client, saved }: { client: string; saved: Saved }) {
+  const words = useDifferences(client, saved.parent ?? undefined, saved.number).data
+  const [first, ...more] = words ?? []
+  if (!first) return null
+  return (
+    <p className={styles.glance}>
+      {first}
+      {more.length > 0 && ` And ${String(more.length)} more.`}
+    </p>
   )
 }
 

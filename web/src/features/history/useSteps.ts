@@ -1,8 +1,7 @@
-import { useCommands } from '../../shared/desk'
 import { useChange, useHistory, useSaving, useSavingState } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 
-/** Undo and redo of everything that is saved: by their buttons, Ctrl+Z and Ctrl+Shift+Z; undefined where there is nothing. */
+/** Undo and redo of everything that is saved: undefined where there is nothing. */
 export function useSteps(client: string) {
   const history = useHistory(client).data?.pages[0]
   const { change } = useChange()
@@ -22,6 +21,5 @@ export function useSteps(client: string) {
   const redo =
     mayChange && (again || !shown) ? () => stepTo('redo', again ?? 0, 'It holds again.') : undefined
 
-  useCommands({ undo, redo })
   return { undo, redo }
 }

@@ -3,11 +3,13 @@ import { Refused } from '../../shared/api'
 import { join, kept, likelyName, stillJoined } from './joined'
 import { JoinedPage } from './JoinedPage'
 import styles from './joined.module.css'
+import { useTitle } from '../../shared/ui/useTitle'
 
 /** Opened on the client's own device: type the code, and it listens. */
 export function JoinPage() {
   const [token, setToken] = useState(kept.token)
   const state = useStillJoined(token)
+  useTitle('Let this device listen')
   const leave = useCallback(() => {
     kept.forget()
     setToken(null)

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, QRCode, Select } from 'antd'
 import { useCallback, useState } from 'react'
 import { api, must, type Desk, type Join } from '../../shared/api'
-import { colours } from '../../shared/theme'
+import { THEMES } from '../../shared/theme'
 import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
 import styles from './joining.module.css'
 
@@ -103,8 +103,8 @@ function Waiting({ join, address, onEnd }: { join: Join; address: string; onEnd:
           value={link}
           type="canvas"
           size={200}
-          color={colours.ink}
-          bgColor={colours.white}
+          color={THEMES.light.ink}
+          bgColor={THEMES.light.white}
           bordered={false}
         />
       </div>

@@ -1,20 +1,42 @@
+import type { Ref } from 'react'
 import type { Stretch } from '../../shared/api'
+import { GestureMark } from '../../shared/ui'
 import type { Scales } from './scale'
+import type { StripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
 
 const TITLES: Record<Stretch, string> = { held: 'held for, ms', apart: 'then let go for, ms' }
 
-/** The scale that all lanes share, in milliseconds. */
-export function Axis({ scales }: { scales: Scales }) {
+/** So much room a figure needs beside the next. */
+const FIGURE_PX = 48
+
+/** The scale that all lanes share, in milliseconds, and what the shapes of gestures stand for. */
+export function Axis(props: { scales: Scales; widths: StripWidths; ref?: Ref<HTMLDivElement> }) {
+  const { scales, widths, ref } = props
   return (
-    <div className={styles.axis} aria-hidden="true">
+    <div className={styles.axis} aria-hidden="true" ref={ref}>
       <span />
       {(['held', 'apart'] as const).map((stretch) => (
-        <div key={stretch} className={stretch === 'held' ? styles.axisHeld : styles.axisApart}>
-          <strong>{TITLES[stretch]}</strong>
+        <div
+          key={stretch}
+          className={stretch === 'held' ? styles.axisHeld : styles.axisApart}
+          data-stretch={stretch}
+        >
+          <p className={styles.axisTitle}>
+            <strong>{TITLES[stretch]}</strong>
+            {stretch === 'held' ? (
+              <span>
+                <GestureMark gesture="tap" /> tap <GestureMark gesture="long_press" /> long-press
+              </span>
+            ) : (
+              <span>
+                <GestureMark gesture="double_tap" /> double-tap
+              </span>
+            )}
+          </p>
           <div className={styles.ticks}>
-            {scales[stretch].ticks.map((ms) => (
-              <span key={ms} style={{ left: `${String(scales[stretch].percent(ms))}%` }}>
+            {scales[stretch].ticks(Math.max(2, Math.floor(widths[stretch] / FIGURE_PX / 2))).map((ms) => (
+              <span key={ms} style={{ insetInlineStart: `${String(scales[stretch].percent(ms))}%` }}>
                 {ms}
               </span>
             ))}

@@ -8,7 +8,10 @@ const boundary = {
   setting: 'long_press_ms',
   stretch: 'held' as const,
   value_ms: 500,
+  own: true,
   from_ms: 100,
+  step_ms: 10,
+  values_ms: null,
   to_ms: 5000,
 }
 
@@ -17,7 +20,7 @@ function Held({ onCommit }: { onCommit: (draft: BoundaryDraft) => void }) {
   return (
     <BoundaryHandle
       boundary={boundary}
-      buttonName="Edge key"
+      of="Edge key"
       scale={scalesFor([]).held}
       draft={draft}
       onDraft={setDraft}
@@ -82,6 +85,42 @@ describe('BoundaryHandle', () => {
     expect(committed).toEqual([600])
   })
 
+  /** 1500 ms on 300 px: 5 ms a pixel. */
+  function drag(...xs: number[]) {
+    const { committed, slider } = show()
+    slider.setPointerCapture = () => undefined
+    vi.spyOn(slider.parentElement as HTMLElement, 'getBoundingClientRect').mockReturnValue({
+      width: 300,
+    } as DOMRect)
+    const [from = 0, ...others] = xs
+    fireEvent.pointerDown(slider, { button: 0, clientX: from })
+    others.forEach((clientX) => fireEvent.pointerMove(slider, { clientX }))
+    return { committed, slider }
+  }
+
+  it('does not jump where its tag is taken at the edge, and a tremor moves nothing', () => {
+    const { committed, slider } = drag(120, 124, 116, 120)
+    expect(slider.getAttribute('aria-valuetext')).toBe('500 ms')
+    fireEvent.pointerUp(slider)
+    expect(committed).toEqual([])
+  })
+
+  it('is dragged by what is beyond the tremor', () => {
+    const { committed, slider } = drag(120, 146)
+    expect(slider.getAttribute('aria-valuetext')).toBe('600 ms')
+    fireEvent.pointerUp(slider)
+    expect(committed).toEqual([600])
+  })
+
+  it('gives up a drag by Escape', () => {
+    const { committed, slider } = drag(120, 180)
+    fireEvent.keyDown(slider, { key: 'Escape' })
+    fireEvent.pointerMove(slider, { clientX: 200 })
+    fireEvent.pointerUp(slider)
+    expect(slider.getAttribute('aria-valuetext')).toBe('500 ms')
+    expect(committed).toEqual([])
+  })
+
   it('leaves other keys and combinations alone', () => {
     const { slider } = show()
     expect(fireEvent.keyDown(slider, { key: 'Tab' })).toBe(true)
@@ -92,7 +131,7 @@ describe('BoundaryHandle', () => {
 
 describe('scalesFor', () => {
   const lane = (long: number, gap: number) => ({
-    button: { ref: 'a/b', name: 'B', print: '', kind: 'contact' as const, off: false },
+    button: { ref: 'a/b', name: 'B', full_name: 'A, B', print: '', kind: 'contact' as const, off: false },
     regions: [],
     chips: [],
     empties: [],
@@ -100,6 +139,7 @@ describe('scalesFor', () => {
     cautions: [],
     tap_choice: null,
     own: [],
+    timed: true,
     boundaries: [
       { ...boundary, value_ms: long },
       { ...boundary, setting: 'tap_gap_ms', stretch: 'apart' as const, value_ms: gap },

@@ -1,6 +1,8 @@
 import { useEffect, useRef, useState, type CSSProperties, type KeyboardEvent, type PointerEvent } from 'react'
 import type { Boundary } from '../../shared/api'
+import { SETTING_NAMES } from '../assign'
 import type { StretchScale } from './scale'
+import { settable, stepped } from './setting'
 import styles from './lanes.module.css'
 
 export interface BoundaryDraft {
@@ -8,30 +10,19 @@ export interface BoundaryDraft {
   valueMs: number
 }
 
-export const NAMES: Record<string, string> = {
-  long_press_ms: 'Long-press time',
-  tap_gap_ms: 'Tap gap',
-  gap_bridge_ms: 'Gap bridge',
-  bounce_guard_ms: 'Bounce guard',
-  brush_guard_ms: 'Brush guard',
-}
-const STEP_MS = 10
-const STEPS: Record<string, number> = {
-  ArrowRight: STEP_MS,
-  ArrowUp: STEP_MS,
-  ArrowLeft: -STEP_MS,
-  ArrowDown: -STEP_MS,
-  PageUp: 100,
-  PageDown: -100,
-}
+/** By so many steps. Up and down lead to other lanes. */
+const STEPS: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }
 /** Arrow keys are saved once they have rested this long. */
 const REST_MS = 700
+/** A hand that trembles moves it by less. */
+const TREMOR_PX = 6
 
 interface Props {
   boundary: Boundary
-  buttonName: string
+  /** What it is a boundary of: a device, or a button. */
+  of: string
   scale: StretchScale
-  /** In which row below the strip its tag stands, for tags close to each other to stand apart. */
+  /** In which row its tag stands, for tags close to each other to stand apart. */
   row?: number
   /** Only to be looked at. */
   fixed?: boolean
@@ -40,21 +31,27 @@ interface Props {
   onCommit: (draft: BoundaryDraft) => unknown
 }
 
+interface Drag {
+  fromX: number
+  msPerPx: number
+  /** What it has come to; state may not have been drawn yet when the pointer goes up. */
+  to?: BoundaryDraft
+}
+
 /** A boundary that can be dragged, moved with arrow keys, or typed. */
 export function BoundaryHandle(props: Props) {
-  const { boundary, buttonName, scale, row = 0, fixed = false, draft, onDraft, onCommit } = props
+  const { boundary, of, scale, row = 0, draft, onDraft, onCommit } = props
+  const fixed = props.fixed || boundary.from_ms === boundary.to_ms
   const [typed, setTyped] = useState('')
   const rest = useRef<number>(undefined)
-  /** What the drag has come to; state may not have been drawn yet when the pointer goes up. */
-  const dragged = useRef<BoundaryDraft | 'nowhere'>(undefined)
+  const drag = useRef<Drag>(undefined)
   const value = draft?.valueMs ?? boundary.value_ms
-  const name = `${NAMES[boundary.setting] ?? boundary.setting} of ${buttonName}`
+  const name = `${SETTING_NAMES[boundary.setting] ?? boundary.setting} of ${of}`
 
   useEffect(() => () => window.clearTimeout(rest.current), [])
 
-  const within = (ms: number) => Math.min(boundary.to_ms, Math.max(boundary.from_ms, ms))
   const move = (ms: number) => {
-    const next = { setting: boundary.setting, valueMs: within(ms) }
+    const next = { setting: boundary.setting, valueMs: ms }
     onDraft(next)
     return next
   }
@@ -65,15 +62,17 @@ export function BoundaryHandle(props: Props) {
   }
   const drop = () => {
     window.clearTimeout(rest.current)
+    drag.current = undefined
     setTyped('')
     onDraft(undefined)
   }
+  const within = (ms: number) => Math.min(boundary.to_ms, Math.max(boundary.from_ms, ms))
 
   const onKeyDown = (event: KeyboardEvent) => {
     if (fixed || event.ctrlKey || event.altKey || event.metaKey) return
-    const step = STEPS[event.key]
-    if (step !== undefined) {
-      const next = move(value + step)
+    const steps = STEPS[event.key]
+    if (steps !== undefined) {
+      const next = move(stepped(boundary, value, steps))
       window.clearTimeout(rest.current)
       rest.current = window.setTimeout(() => commit(next), REST_MS)
     } else if (/^\d$/.test(event.key)) {
@@ -81,8 +80,8 @@ export function BoundaryHandle(props: Props) {
     } else if (event.key === 'Backspace' && typed) {
       setTyped(typed.slice(0, -1))
     } else if (event.key === 'Enter') {
-      commit(typed ? move(Number(typed)) : draft)
-    } else if (event.key === 'Escape' && (typed || draft)) {
+      commit(typed ? move(within(Number(typed))) : draft)
+    } else if (event.key === 'Escape' && (typed || draft || drag.current)) {
       drop()
     } else if (event.key === 'Home' || event.key === 'End') {
       commit(move(event.key === 'Home' ? boundary.from_ms : boundary.to_ms))
@@ -93,23 +92,26 @@ export function BoundaryHandle(props: Props) {
     event.stopPropagation()
   }
 
-  const msAt = (event: PointerEvent<HTMLElement>) => {
-    const strip = event.currentTarget.parentElement?.getBoundingClientRect()
-    if (!strip || strip.width === 0) return value
-    return Math.round(scale.ms((event.clientX - strip.left) / strip.width) / STEP_MS) * STEP_MS
-  }
   const onPointerDown = (event: PointerEvent<HTMLElement>) => {
     if (fixed || event.button !== 0) return
-    dragged.current = 'nowhere'
+    const width = event.currentTarget.parentElement?.getBoundingClientRect().width ?? 0
+    if (width === 0) return
+    drag.current = { fromX: event.clientX, msPerPx: scale.ms(1) / width }
     event.currentTarget.setPointerCapture(event.pointerId)
   }
   const onPointerMove = (event: PointerEvent<HTMLElement>) => {
-    if (dragged.current) dragged.current = move(msAt(event))
+    const now = drag.current
+    if (!now) return
+    const px = event.clientX - now.fromX
+    if (!now.to && Math.abs(px) < TREMOR_PX) return
+    // What the tremor would have moved it by does not count.
+    const moved = px - Math.sign(px) * Math.min(TREMOR_PX, Math.abs(px))
+    now.to = move(settable(boundary, boundary.value_ms + moved * now.msPerPx))
   }
   const onPointerUp = () => {
-    const done = dragged.current
-    dragged.current = undefined
-    if (!done || done === 'nowhere') return
+    const done = drag.current?.to
+    drag.current = undefined
+    if (!done) return
     if (done.valueMs === boundary.value_ms) drop()
     else commit(done)
   }
@@ -117,26 +119,24 @@ export function BoundaryHandle(props: Props) {
   return (
     <div
       role="slider"
-      tabIndex={0}
+      tabIndex={-1}
+      data-stop
       className={styles.boundary}
       data-moving={draft !== undefined}
       data-setting={boundary.setting}
-      style={{ left: `${String(scale.percent(value))}%`, '--row': row } as CSSProperties}
+      style={{ insetInlineStart: `${String(scale.percent(value))}%`, '--row': row } as CSSProperties}
       aria-label={name}
       aria-valuemin={boundary.from_ms}
       aria-valuemax={boundary.to_ms}
-      aria-valuenow={value}
-      aria-valuetext={`${String(value)} ms`}
+      aria-valuenow={typed ? Number(typed) : value}
+      aria-valuetext={typed ? `${typed} ms, Enter sets it` : `${String(value)} ms`}
       aria-readonly={fixed}
       onKeyDown={onKeyDown}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
-      onPointerCancel={() => {
-        dragged.current = undefined
-        drop()
-      }}
-      onBlur={() => commit(typed ? move(Number(typed)) : draft)}
+      onPointerCancel={drop}
+      onBlur={() => commit(typed ? move(within(Number(typed))) : draft)}
     >
       <span className={styles.boundaryValue}>{typed ? `${typed}▏` : value}</span>
     </div>

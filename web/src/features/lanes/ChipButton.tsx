@@ -1,6 +1,10 @@
+import { useContext, type CSSProperties } from 'react'
 import type { Button, Chip, Empty, Gesture, Lane, LaneGesture } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
-import { GestureMark } from '../../shared/ui'
+import { spotName } from '../assign'
+import { GestureMark, SHAPES } from '../../shared/ui'
+import { HandContext } from './hand'
+import { widthOf } from './text'
 import { useSpot } from './useSpot'
 import styles from './lanes.module.css'
 
@@ -12,26 +16,53 @@ export function gestureOf(chip: Chip): Gesture {
 export function chipState(chip: Chip): string {
   if (chip.off) return 'off'
   if (chip.origin === 'inherited') return `from ${chip.place ?? ''}`
-  return chip.kept ? 'built-in' : ''
+  return chip.kept ? 'its own' : ''
 }
 
 type Limit = Lane['limits'][number]
 
-/** In a word, what stands on the chip; the whole reason is in the lane's table and its name. */
+/** In a word, what stands on the chip; the whole reason stands below and in its name. */
 const LIMIT_WORDS: Record<Limit['how'], string> = {
   impossible: '✕ can’t happen',
   hardly: '! hardly possible',
 }
 
+function noteOf(chip: Chip, lane: Lane) {
+  const limit = lane.limits.find((one) => one.gesture === chip.gesture)
+  return limit ? LIMIT_WORDS[limit.how] : [chip.wait, chipState(chip)].filter(Boolean).join(' · ')
+}
+
+/** Its padding and border. */
+const AROUND_PX = 22
+/** Longer words go on in a further line. */
+const MOST_PX = 250
+const EMPTY_PX = 52
+
+/** How wide a place is drawn where nothing stands; with what it would cost, where something is in hand. */
+export const emptyWidth = (free: string | undefined): number =>
+  free === undefined ? EMPTY_PX : Math.min(MOST_PX, EMPTY_PX + widthOf(free, 'note') + 12)
+
+/** How wide a chip is drawn, for all its words to be read. */
+export function chipWidth(chip: Chip, lane: Lane, free: string | undefined): number {
+  const words = Math.max(
+    free === undefined ? 0 : widthOf(`put it here: ${free}`, 'note'),
+    widthOf(`${SHAPES[chip.gesture]} ${chip.name}`, 'name'),
+    widthOf(noteOf(chip, lane), 'note'),
+  )
+  return Math.min(MOST_PX, words) + AROUND_PX
+}
+
 interface Props {
-  button: Button
   chosen: LaneGesture | undefined
+  style?: CSSProperties | undefined
   onChoose: () => void
 }
 
 /** A gesture's action, in the stretch that brings it about, with its wait. */
-export function ChipButton(props: Props & { chip: Chip; limit: Limit | undefined }) {
-  const { chip, limit, button, chosen, onChoose } = props
+export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
+  const { chip, lane, chosen, style, onChoose } = props
+  const { button } = lane
+  const limit = lane.limits.find((one) => one.gesture === chip.gesture)
   const mayChange = useMayChange()
   const gesture = gestureOf(chip)
   const own = mayChange && chip.origin === 'here'
@@ -39,53 +70,57 @@ export function ChipButton(props: Props & { chip: Chip; limit: Limit | undefined
     { button, gesture },
     own ? { button, gesture, name: chip.name, copy: false } : undefined,
   )
-  const state = chipState(chip)
-  const note = limit ? LIMIT_WORDS[limit.how] : [chip.wait, state].filter(Boolean).join(' · ')
+  const free = useContext(HandContext)?.free.get(spotName(button.ref, gesture))
+  const note = free === undefined ? noteOf(chip, lane) : `put it here: ${free}`
   return (
     <button
       type="button"
+      tabIndex={-1}
+      data-stop
       className={styles.chip}
+      style={style}
       {...spot}
       data-origin={chip.off ? 'off' : chip.origin}
       data-kept={chip.kept}
+      data-free={free !== undefined}
       aria-pressed={chosen === gesture}
       aria-keyshortcuts={own ? 'Delete F2 Control+X Control+C' : undefined}
       aria-label={`${chip.gesture_name}: ${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}${mayChange ? 'Change' : ''}`}
       data-limit={limit?.how}
-      disabled={!mayChange}
-      onClick={onChoose}
+      aria-disabled={!mayChange}
+      onClick={mayChange ? onChoose : undefined}
     >
       <span className={styles.chipName}>
         <GestureMark gesture={chip.gesture} /> {chip.name}
       </span>{' '}
-      <span className={styles.chipNote}>
-        {limit ? note : chip.wait}
-        {!limit && state && <span className={styles.word}> · {state}</span>}
-      </span>
+      <span className={styles.chipNote}>{note}</span>
     </button>
   )
 }
 
 /** A stretch with nothing in it yet: a button to assign something. */
-export function EmptyButton({ empty, button, chosen, onChoose }: Props & { empty: Empty }) {
+export function EmptyButton(props: Props & { empty: Empty; button: Button }) {
+  const { empty, button, chosen, style, onChoose } = props
   const mayChange = useMayChange()
   const spot = useSpot({ button, gesture: empty.gesture }, undefined)
-  const note = empty.costs.join(', ') || 'nothing yet'
+  const free = useContext(HandContext)?.free.get(spotName(button.ref, empty.gesture))
+  const costs = free ?? empty.costs.join(', ')
   if (!mayChange) return null
   return (
     <button
       type="button"
+      tabIndex={-1}
+      data-stop
       className={styles.empty}
+      style={style}
       {...spot}
       aria-pressed={chosen === empty.gesture}
-      aria-label={`Add a ${empty.gesture_name}; ${note}`}
+      data-free={free !== undefined}
+      aria-label={`${free === undefined ? 'Add a' : 'Put it on the'} ${empty.gesture_name}${costs && `; ${costs}`}`}
       onClick={onChoose}
     >
-      <span className={styles.chipName}>
-        <span aria-hidden="true">+ </span>
-        <GestureMark gesture={empty.gesture} /> <span className={styles.word}>{empty.gesture_name}</span>
-      </span>{' '}
-      <span className={styles.chipNote}>{note}</span>
+      <span aria-hidden="true">+</span> <GestureMark gesture={empty.gesture} />
+      {free !== undefined && <span className={styles.chipNote}>{free}</span>}
     </button>
   )
 }

@@ -14,7 +14,8 @@ import { scalesFor } from './scale'
 
 const lane = (ref: string) =>
   ({
-    button: { ref, name: ref, print: '', kind: 'contact', off: false },
+    button: { ref, name: ref, full_name: ref, print: '', kind: 'contact', off: false },
+    timed: true,
     own: [],
     limits: [],
     cautions: [],
@@ -25,6 +26,8 @@ const lane = (ref: string) =>
   }) as unknown as Lane
 
 const LANES = ['a/a', 'b/b', 'c/c'].map(lane)
+const SPOT = { place: 'everywhere', mode: 'base' }
+const WIDTHS = { held: 500, apart: 300 }
 const SCALES = scalesFor(LANES)
 const choose = () => undefined
 
@@ -52,9 +55,10 @@ describe('LaneRow', () => {
                   <LaneRow
                     client="one"
                     revision={1}
+                    spot={SPOT}
                     lane={one}
-                    device={undefined}
                     scales={SCALES}
+                    widths={WIDTHS}
                     chosen={undefined}
                     onChoose={choose}
                   />

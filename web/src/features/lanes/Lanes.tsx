@@ -1,12 +1,15 @@
 import { Button, Radio, Spin } from 'antd'
 import { useCallback, useMemo, useState } from 'react'
-import type { Desk, Device, Lane } from '../../shared/api'
-import { useChange, useLanes, type Spot } from '../../shared/fitting'
+import type { Desk, Device, Lane, LanesAnswer } from '../../shared/api'
+import { useChange, useFreePlaces, useLanes, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { spotName, type Carried, type Chosen } from '../assign'
 import { Axis } from './Axis'
 import { CarryBar } from './CarryBar'
 import { Dragging } from './Dragging'
+import { DeviceLanes } from './DeviceLanes'
+import { freeBySpot, HandContext, type Hand } from './hand'
+import { HandBar } from './HandBar'
 import { LaneRow } from './LaneRow'
 import { LanesTable } from './LanesTable'
 import { carryTo } from './picking'
@@ -14,7 +17,9 @@ import { scalesFor } from './scale'
 import { SeveralBar } from './SeveralBar'
 import { SpotPicker } from './SpotPicker'
 import { useLaneKeys } from './useLaneKeys'
+import { useRoving } from './useRoving'
 import { useSpotFocus } from './useSpotFocus'
+import { useStripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
 
 interface Props {
@@ -24,6 +29,9 @@ interface Props {
   onSpot: (spot: Spot) => void
   chosen: Chosen | undefined
   onChoose: (chosen: Chosen) => void
+  /** What is in hand, as the address has it. */
+  inHand: { of: 'want' | 'action'; id: string } | undefined
+  onHandEmpty: () => void
   carried: Carried | undefined
   onCarry: (carried: Carried | undefined) => void
   onRename: (button: Chosen['button']) => void
@@ -35,28 +43,48 @@ interface Props {
 /** Is there anything that can be put on this button at all? */
 const canBeGiven = (lane: Lane) => !lane.cautions.some((one) => one.bars && one.gesture === null)
 
+/** What is in hand, with the free places for it among the lanes that are shown. */
+function useHand(inHand: Props['inHand'], spot: Spot, lanes: Lane[] | undefined): Hand | undefined {
+  const { data } = useFreePlaces(inHand, spot)
+  return useMemo(() => {
+    if (!inHand || !data) return undefined
+    const shown = new Set(lanes?.map((lane) => lane.button.ref))
+    return { name: data.name, action: data.action, free: freeBySpot(data.places, (ref) => shown.has(ref)) }
+  }, [inHand, data, lanes])
+}
+
+/** The lanes of each device that is shown, with what its buttons share. */
+function grouped({ lanes, heads }: LanesAnswer, devices: Device[]) {
+  const of = (device: Device) => {
+    const refs = new Set(device.buttons.map((button) => button.ref))
+    return {
+      device,
+      lanes: lanes.filter((lane) => refs.has(lane.button.ref)),
+      boundaries: heads.find((head) => head.device === device.id)?.boundaries ?? [],
+    }
+  }
+  return devices.map(of).filter((group) => group.lanes.length > 0)
+}
+
 /** What each button does: as lanes to scale, or the same as a plain table. */
 export function Lanes(props: Props) {
   const { desk, devices, spot, onSpot, chosen, onChoose, carried, onCarry, onRename, onArrange } = props
-  const { view, onView } = props
+  const { view, onView, inHand, onHandEmpty } = props
   const mayChange = useMayChange()
   const [picked, setPicked] = useState<string[]>()
   const { change } = useChange()
   const answer = useLanes(desk.id, spot)
-  const deviceOf = useMemo(
-    () =>
-      new Map(
-        devices.flatMap((device) => device.buttons.map((button) => [button.ref, device.name] as const)),
-      ),
-    [devices],
+  const groups = useMemo(() => answer.data && grouped(answer.data, devices), [answer.data, devices])
+  const lanes = useMemo(() => groups?.flatMap((group) => group.lanes), [groups])
+  const scales = useMemo(
+    () => scalesFor(groups?.flatMap(({ lanes, boundaries }) => [...lanes, { boundaries }]) ?? []),
+    [groups],
   )
-  const lanes = useMemo(
-    () => answer.data?.lanes.filter((lane) => deviceOf.has(lane.button.ref)),
-    [answer.data, deviceOf],
-  )
-  const scales = useMemo(() => scalesFor(lanes ?? []), [lanes])
+  const { widths, ref: axisRef } = useStripWidths()
 
+  const revision = answer.data?.revision ?? 0
   const focusRef = useSpotFocus(lanes)
+  const roving = useRoving()
   const put = useCallback(
     async (what: Carried, to: Chosen) => {
       focusRef.current = spotName(to.button.ref, to.gesture)
@@ -66,9 +94,30 @@ export function Lanes(props: Props) {
     },
     [change, spot, onCarry, focusRef],
   )
+  const hand = useHand(inHand, spot, lanes)
+  const give = useCallback(
+    async (given: Hand, to: Chosen) => {
+      const name = spotName(to.button.ref, to.gesture)
+      focusRef.current = name
+      const made = {
+        kind: 'assign' as const,
+        button: to.button.ref,
+        gesture: to.gesture,
+        action: given.action,
+        ...spot,
+      }
+      if (await change(made, `${to.button.full_name}: “${given.name}” is put on.`, { tell: true }))
+        onHandEmpty()
+    },
+    [change, spot, onHandEmpty, focusRef],
+  )
   const choose = useCallback(
-    (next: Chosen) => (carried ? void put(carried, next) : onChoose(next)),
-    [carried, put, onChoose],
+    (next: Chosen) => {
+      if (carried) void put(carried, next)
+      else if (hand?.free.has(spotName(next.button.ref, next.gesture))) void give(hand, next)
+      else onChoose(next)
+    },
+    [carried, put, hand, give, onChoose],
   )
   const pick = useCallback(
     (ref: string) =>
@@ -106,6 +155,7 @@ export function Lanes(props: Props) {
         </div>
       </div>
       {carried && <CarryBar carried={carried} onCarry={onCarry} />}
+      {hand && <HandBar hand={hand} onDrop={onHandEmpty} />}
       {picked && lanes && (
         <SeveralBar
           lanes={several}
@@ -119,10 +169,11 @@ export function Lanes(props: Props) {
       )}
       {answer.error && <p role="alert">{answer.error.message}</p>}
       {!lanes && !answer.error && <Spin />}
-      {lanes?.length === 0 && <p className={styles.none}>Choose a device on the left to see its buttons.</p>}
+      {lanes?.length === 0 && <p className={styles.none}>No button yet.</p>}
       {lanes && lanes.length > 0 && (
         // eslint-disable-next-line jsx-a11y/no-static-element-interactions -- the keys of the buttons in it
         <div
+          ref={roving}
           onKeyDown={onKeyDown}
           onFocus={({ target }) => {
             focusRef.current = target.dataset['spot']
@@ -131,25 +182,45 @@ export function Lanes(props: Props) {
           {view === 'table' ? (
             <LanesTable lanes={lanes} onChoose={choose} picked={picked} onPick={pick} />
           ) : (
-            <Dragging onDrop={put}>
-              <div className={styles.lanes}>
-                <Axis scales={scales} />
-                {lanes.map((lane) => (
-                  <LaneRow
-                    key={lane.button.ref}
-                    client={desk.id}
-                    revision={answer.data?.revision ?? 0}
-                    lane={lane}
-                    device={devices.length > 1 ? deviceOf.get(lane.button.ref) : undefined}
-                    scales={scales}
-                    chosen={chosen?.button.ref === lane.button.ref ? chosen.gesture : undefined}
-                    picked={picked?.includes(lane.button.ref)}
-                    onPick={pick}
-                    onChoose={choose}
-                  />
-                ))}
-              </div>
-            </Dragging>
+            <HandContext.Provider value={hand}>
+              <Dragging onDrop={put}>
+                <div className={styles.lanes}>
+                  <Axis scales={scales} widths={widths} ref={axisRef} />
+                  {groups?.map(({ device, boundaries, lanes: own }) => (
+                    <DeviceLanes
+                      key={device.id}
+                      client={desk.id}
+                      revision={revision}
+                      spot={spot}
+                      device={device}
+                      boundaries={boundaries}
+                      scales={scales}
+                      widths={widths}
+                    >
+                      {(moving) =>
+                        own.map((lane) => (
+                          <LaneRow
+                            key={lane.button.ref}
+                            client={desk.id}
+                            revision={revision}
+                            spot={spot}
+                            lane={lane}
+                            moving={moving.get(lane.button.ref)}
+                            scales={scales}
+                            widths={widths}
+                            chosen={chosen?.button.ref === lane.button.ref ? chosen.gesture : undefined}
+                            picked={picked?.includes(lane.button.ref)}
+                            onPick={pick}
+                            onChoose={choose}
+                            onButton={onRename}
+                          />
+                        ))
+                      }
+                    </DeviceLanes>
+                  ))}
+                </div>
+              </Dragging>
+            </HandContext.Provider>
           )}
         </div>
       )}

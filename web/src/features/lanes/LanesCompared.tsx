@@ -6,6 +6,7 @@ import { LookOnly } from '../../shared/session'
 import { Axis } from './Axis'
 import { LaneRow } from './LaneRow'
 import { scalesFor } from './scale'
+import { useStripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
 
 export interface Compared {
@@ -31,6 +32,7 @@ export function LanesCompared({ desk, spot, compared, onClose }: Props) {
     [before.data, after.data],
   )
   const scales = useMemo(() => scalesFor(pairs.flatMap(({ lanes }) => lanes)), [pairs])
+  const { widths, ref } = useStripWidths()
   const error = before.error ?? after.error
   return (
     <section aria-labelledby="compared-title">
@@ -46,32 +48,36 @@ export function LanesCompared({ desk, spot, compared, onClose }: Props) {
         <p className={styles.none}>No lane differs in this place and mode.</p>
       )}
       <LookOnly value={true}>
-        {pairs.length > 0 && <Axis scales={scales} />}
-        {pairs.map(({ ref, name, one, other }) => (
-          <section key={ref} className={styles.compared} aria-label={name}>
-            <h3>{name}</h3>
-            {[
-              { number: compared.from, lane: one },
-              { number: compared.to, lane: other },
-            ].map(({ number, lane }) => (
-              <div key={number}>
-                {lane ? (
-                  <LaneRow
-                    client={desk.id}
-                    revision={number}
-                    lane={lane}
-                    device={`revision ${String(number)}`}
-                    scales={scales}
-                    chosen={undefined}
-                    onChoose={nothing}
-                  />
-                ) : (
-                  <p>In revision {number} it is not there.</p>
-                )}
-              </div>
-            ))}
-          </section>
-        ))}
+        <div className={styles.lanes}>
+          {pairs.length > 0 && <Axis scales={scales} widths={widths} ref={ref} />}
+          {pairs.map(({ ref, name, one, other }) => (
+            <section key={ref} className={styles.compared} aria-label={name}>
+              <h3>{name}</h3>
+              {[
+                { number: compared.from, lane: one },
+                { number: compared.to, lane: other },
+              ].map(({ number, lane }) => (
+                <div key={number}>
+                  {lane ? (
+                    <LaneRow
+                      client={desk.id}
+                      revision={number}
+                      spot={spot}
+                      lane={lane}
+                      label={`revision ${String(number)}`}
+                      scales={scales}
+                      widths={widths}
+                      chosen={undefined}
+                      onChoose={nothing}
+                    />
+                  ) : (
+                    <p>In revision {number} it is not there.</p>
+                  )}
+                </div>
+              ))}
+            </section>
+          ))}
+        </div>
       </LookOnly>
     </section>
   )
@@ -84,6 +90,6 @@ function differing(before: Lane[], after: Lane[]) {
     const other = after.find((lane) => lane.button.ref === ref)
     if (JSON.stringify(one) === JSON.stringify(other)) return []
     const lanes = [one, other].filter((lane) => lane !== undefined)
-    return [{ ref, name: lanes[0]?.button.name ?? ref, one, other, lanes }]
+    return [{ ref, name: lanes[0]?.button.full_name ?? ref, one, other, lanes }]
   })
 }

@@ -4,8 +4,8 @@ import type { Boundary, Gesture, Lane } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
-import { spotName, type Chosen } from '../assign'
-import { NAMES } from './BoundaryHandle'
+import { SETTING_NAMES, spotName, type Chosen } from '../assign'
+import { chipState } from './ChipButton'
 import styles from './lanes.module.css'
 
 const COLUMNS: { gesture: Gesture; title: string }[] = [
@@ -39,7 +39,7 @@ function Cell({
         className={styles.cell}
         disabled={!mayChange}
         type={chip ? 'default' : 'dashed'}
-        aria-label={`${lane.button.name}, ${gesture.replace('_', '-')}: ${name}`}
+        aria-label={`${lane.button.full_name}, ${gesture.replace('_', '-')}: ${name}`}
         data-spot={spotName(lane.button.ref, chosen)}
         onClick={() => onChoose({ button: lane.button, gesture: chosen })}
       >
@@ -47,7 +47,7 @@ function Cell({
       </Button>
       {limit && <small className={styles.cellLimit}>{limit.words}</small>}
       <small>
-        {chip ? [chip.kept && 'built-in', chip.wait].filter(Boolean).join(', ') : empty?.costs.join(', ')}
+        {chip ? [chip.wait, chipState(chip)].filter(Boolean).join(', ') : empty?.costs.join(', ')}
       </small>
     </>
   )
@@ -67,10 +67,10 @@ function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefine
   return (
     <InputNumber
       disabled={!mayChange}
-      aria-label={`${NAMES[boundary.setting] ?? boundary.setting} of ${lane.button.name}, ms`}
+      aria-label={`${SETTING_NAMES[boundary.setting] ?? boundary.setting} of ${lane.button.full_name}, ms`}
       min={boundary.from_ms}
       max={boundary.to_ms}
-      step={10}
+      step={boundary.step_ms}
       suffix="ms"
       value={value === undefined ? boundary.value_ms : value}
       onChange={setValue}
@@ -89,11 +89,11 @@ export function LanesTable(props: {
   onPick: (button: string) => void
 }) {
   const { lanes, onChoose, picked, onPick } = props
-  const settings = Object.keys(NAMES).filter((setting) =>
+  const settings = Object.keys(SETTING_NAMES).filter((setting) =>
     lanes.some((lane) => lane.boundaries.some((one) => one.setting === setting)),
   )
   const settingColumn = (setting: string) => ({
-    title: NAMES[setting]?.toLowerCase(),
+    title: SETTING_NAMES[setting]?.toLowerCase(),
     key: setting,
     render: (_: unknown, lane: Lane) => (
       <Setting lane={lane} boundary={lane.boundaries.find((one) => one.setting === setting)} />
@@ -114,14 +114,14 @@ export function LanesTable(props: {
           rowScope: 'row',
           render: (_, lane) => (
             <>
-              <strong>{lane.button.off ? <s>{lane.button.name}</s> : lane.button.name}</strong>
+              <strong>{lane.button.off ? <s>{lane.button.full_name}</s> : lane.button.full_name}</strong>
               {lane.button.print && <small>print: {lane.button.print}</small>}
               {picked && (
                 <label className={styles.pick}>
                   <input
                     type="checkbox"
                     checked={picked.includes(lane.button.ref)}
-                    aria-label={`Choose ${lane.button.name}`}
+                    aria-label={`Choose ${lane.button.full_name}`}
                     onChange={() => onPick(lane.button.ref)}
                   />
                   choose

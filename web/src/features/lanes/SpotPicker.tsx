@@ -9,34 +9,27 @@ export function SpotPicker(props: { desk: Desk; spot: Spot; onSpot: (spot: Spot)
   const { desk, spot, onSpot } = props
   return (
     <p className={styles.spot}>
-      <OneOf
-        word="Where"
-        list={desk.places}
-        value={spot.place}
-        onPick={(place) => onSpot({ ...spot, place })}
-      />
-      <OneOf word="Mode" list={desk.modes} value={spot.mode} onPick={(mode) => onSpot({ ...spot, mode })} />
+      <OneOf word="in" list={desk.places} value={spot.place} onPick={(place) => onSpot({ ...spot, place })} />
+      <OneOf word="as" list={desk.modes} value={spot.mode} onPick={(mode) => onSpot({ ...spot, mode })} />
     </p>
   )
 }
 
-/** A choice of one, in plain words where there is only one. */
+/** A choice of one. */
 function OneOf(props: { word: string; list: Desk['places']; value: string; onPick: (id: string) => void }) {
   const { word, list, value, onPick } = props
   const id = useId()
+  // Where there is only one, nothing can be chosen.
+  if (list.length < 2) return null
   return (
     <>
-      <span id={id}>{word}:</span>
-      {list.length > 1 ? (
-        <Select
-          aria-labelledby={id}
-          value={value}
-          options={list.map((item) => ({ value: item.id, label: item.name }))}
-          onChange={onPick}
-        />
-      ) : (
-        <strong>{list[0]?.name}</strong>
-      )}
+      <span id={id}>{word}</span>
+      <Select
+        aria-labelledby={id}
+        value={value}
+        options={list.map((item) => ({ value: item.id, label: item.name }))}
+        onChange={onPick}
+      />
     </>
   )
 }

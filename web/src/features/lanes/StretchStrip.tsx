@@ -1,15 +1,15 @@
-import { memo, type CSSProperties } from 'react'
+import { memo, useContext } from 'react'
 import type { Boundary, Gesture, Lane, LaneGesture, Region, Stretch } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
-import type { Chosen } from '../assign'
+import { spotName, type Chosen } from '../assign'
 import type { Live } from '../bench'
 import { BoundaryHandle, type BoundaryDraft } from './BoundaryHandle'
-import { ChipButton, EmptyButton, gestureOf } from './ChipButton'
+import { ChipButton, chipWidth, emptyWidth, EmptyButton, gestureOf } from './ChipButton'
+import { HandContext } from './hand'
 import { GrowingPress } from './GrowingPress'
-import { rowsOfTags, type StretchScale } from './scale'
+import { placed, type Item } from './placing'
+import type { StretchScale } from './scale'
 import styles from './lanes.module.css'
-
-const ROW_PX = 64
 
 /** In which region of its stretch a gesture stands. */
 const REGION_OF: Record<LaneGesture, Region['kind']> = {
@@ -20,19 +20,19 @@ const REGION_OF: Record<LaneGesture, Region['kind']> = {
   double_tap: 'joins',
   triple_tap: 'joins',
 }
-
-const REGION_WORDS: Partial<Record<Region['kind'], string>> = {
-  new: 'a new press',
-  bridged: 'same press',
-  ignored: 'ignored',
-}
+/** Half of a boundary’s tag. */
+const TAG_PX = 28
 
 interface Props {
   stretch: Stretch
   lane: Lane
+  /** What it is called with its device. */
+  name: string
   /** As saved; the lane may already show a boundary that is being moved. */
   boundaries: Boundary[]
   scale: StretchScale
+  /** How wide it is drawn, in px. */
+  width: number
   chosen: LaneGesture | undefined
   live: Live
   draft: BoundaryDraft | undefined
@@ -41,97 +41,121 @@ interface Props {
   onChoose: (chosen: Chosen) => void
 }
 
-/** From milliseconds to the left edge and width of something on the picture. */
+/** From milliseconds to the beginning and width of something on the picture. */
 function span(scale: StretchScale, region: Region) {
   const from = scale.percent(region.from_us / 1000)
   const to = region.to_us === null ? 100 : scale.percent(region.to_us / 1000)
-  return { left: `${String(from)}%`, width: `${String(Math.max(to - from, 0))}%` }
+  return { insetInlineStart: `${String(from)}%`, width: `${String(Math.max(to - from, 0))}%` }
 }
-
-/** Tags closer than this, in percent of the width, would cover each other. */
-const CLOSE: Record<Stretch, number> = { held: 17, apart: 29 }
 
 /** Drawn anew only where something of its own lane is another. */
 export const StretchStrip = memo(function StretchStrip(props: Props) {
-  const { stretch, lane, boundaries, scale, chosen, live, draft, onDraft, onCommit, onChoose } = props
+  const { stretch, lane, name, boundaries, scale, width, chosen, live, draft } = props
+  const { onDraft, onCommit, onChoose } = props
   const fixed = !useMayChange()
+  const hand = useContext(HandContext)
+  const freeAt = (gesture: Gesture) => hand?.free.get(spotName(lane.button.ref, gesture))
   const regions = lane.regions.filter((region) => region.stretch === stretch)
-  const kinds = regions.map((region) => region.kind)
+  const px = (ms: number) => (scale.percent(ms) / 100) * width
   // Where a filter has swallowed the region, what stands there is shown in what swallowed it.
-  const placeOf = (gesture: LaneGesture) => {
-    const kind = REGION_OF[gesture]
-    return kinds.includes(kind) ? kind : (kinds.find((one) => one === 'ignored') ?? kinds[0])
+  const beginOf = (gesture: LaneGesture) => {
+    const region =
+      regions.find(({ kind }) => kind === REGION_OF[gesture]) ??
+      regions.find(({ kind }) => kind === 'ignored') ??
+      regions[0]
+    return px((region?.from_us ?? 0) / 1000)
   }
-  const inRegion = (kind: Region['kind']) => ({
-    chips: lane.chips.filter((chip) => chip.stretch === stretch && placeOf(chip.gesture) === kind),
-    // A third tap is offered in the side sheet and the table; here there is no room to tell it apart.
-    empties: lane.empties.filter(
-      (empty) =>
-        empty.stretch === stretch && placeOf(empty.gesture) === kind && empty.gesture !== 'triple_tap',
-    ),
-  })
-  const rows = Math.max(
-    1,
-    ...regions.map(({ kind }) => inRegion(kind).chips.length + inRegion(kind).empties.length),
+  const standing: (Item & { chip?: Lane['chips'][number]; empty?: Lane['empties'][number] })[] = [
+    ...lane.chips.map((chip) => ({
+      chip,
+      at: beginOf(chip.gesture),
+      width: chipWidth(chip, lane, freeAt(gestureOf(chip))),
+    })),
+    ...lane.empties.map((empty) => ({
+      empty,
+      at: beginOf(empty.gesture),
+      width: emptyWidth(freeAt(empty.gesture)),
+    })),
+  ]
+    .filter(({ chip, empty }: { chip?: { stretch: Stretch }; empty?: { stretch: Stretch } }) =>
+      [chip?.stretch, empty?.stretch].includes(stretch),
+    )
+    .sort((one, other) => one.at - other.at)
+  const own = fixed ? [] : boundaries.filter((one) => one.stretch === stretch && one.own)
+  const valueOf = (one: Boundary) => (draft?.setting === one.setting ? draft.valueMs : one.value_ms)
+  const places = placed(
+    standing,
+    own.map((one) => ({ from: px(valueOf(one)) - TAG_PX, to: px(valueOf(one)) + TAG_PX })),
+    width,
   )
-  const propsFor = (gesture: Gesture) => ({
-    button: lane.button,
+  const propsFor = (gesture: LaneGesture) => ({
     chosen,
-    onChoose: () => onChoose({ button: lane.button, gesture }),
+    onChoose: () => onChoose({ button: lane.button, gesture: gesture === 'builtin' ? 'tap' : gesture }),
   })
-
-  const height = rows * ROW_PX + 8
-  const handles = boundaries.filter((boundary) => boundary.stretch === stretch)
-  const tags = rowsOfTags(
-    handles.map((boundary) => scale.percent(boundary.value_ms)),
-    CLOSE[stretch],
-  )
   return (
     <div
       className={stretch === 'held' ? styles.held : styles.apart}
-      style={{ '--strip': `${String(height)}px`, '--tag-rows': Math.max(-1, ...tags) + 1 } as CSSProperties}
+      // The row of the tags has its height, whatever else stands in it.
+      style={own.length > 0 ? { gridTemplateRows: 'minmax(44px, auto)' } : undefined}
     >
-      <div className={styles.strip} style={{ height }}>
-        {regions.map((region) => {
-          const { chips, empties } = inRegion(region.kind)
-          const words = chips.length + empties.length === 0 ? REGION_WORDS[region.kind] : undefined
+      {regions.map((region) => (
+        <div
+          key={region.kind}
+          className={styles.region}
+          data-kind={region.kind}
+          style={span(scale, region)}
+        />
+      ))}
+      {lane.boundaries
+        .filter((one) => one.stretch === stretch && !(one.own && !fixed))
+        .map((one) => (
+          <div
+            key={one.setting}
+            className={styles.line}
+            style={{ insetInlineStart: `${String(scale.percent(one.value_ms))}%` }}
+          />
+        ))}
+      {standing.map(({ chip, empty }, index) => {
+        const place = places[index]
+        const style = place && {
+          gridRow: place.row + 1,
+          marginInlineStart: place.x,
+          width: place.width,
+        }
+        if (chip)
           return (
-            <div
-              key={region.kind}
-              className={styles.region}
-              data-kind={region.kind}
-              style={span(scale, region)}
-            >
-              {words && <span className={styles.regionWords}>{words}</span>}
-              {chips.map((chip) => (
-                <ChipButton
-                  key={chip.gesture}
-                  chip={chip}
-                  limit={lane.limits.find((one) => one.gesture === chip.gesture)}
-                  {...propsFor(gestureOf(chip))}
-                />
-              ))}
-              {empties.map((empty) => (
-                <EmptyButton key={empty.gesture} empty={empty} {...propsFor(empty.gesture)} />
-              ))}
-            </div>
+            <ChipButton
+              key={chip.gesture}
+              chip={chip}
+              lane={lane}
+              style={style}
+              {...propsFor(gestureOf(chip))}
+            />
           )
-        })}
-        <GrowingPress stretch={stretch} live={live} scale={scale} />
-      </div>
-      {handles.map((boundary, index) => (
+        return (
+          empty && (
+            <EmptyButton
+              key={empty.gesture}
+              empty={empty}
+              button={lane.button}
+              style={style}
+              {...propsFor(empty.gesture)}
+            />
+          )
+        )
+      })}
+      {own.map((boundary) => (
         <BoundaryHandle
           key={boundary.setting}
           boundary={boundary}
-          buttonName={lane.button.name}
+          of={name}
           scale={scale}
-          row={tags[index] ?? 0}
-          fixed={fixed}
           draft={draft?.setting === boundary.setting ? draft : undefined}
           onDraft={onDraft}
           onCommit={onCommit}
         />
       ))}
+      <GrowingPress stretch={stretch} live={live} scale={scale} />
     </div>
   )
 })

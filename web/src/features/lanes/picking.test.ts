@@ -2,7 +2,14 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { carryTo, neighbour } from './picking'
 import { rowsOfTags } from './scale'
 
-const button = { ref: 'a/one', name: 'One', print: '', kind: 'contact' as const, off: false }
+const button = {
+  ref: 'a/one',
+  name: 'One',
+  full_name: 'Mouse, Left',
+  print: '',
+  kind: 'contact' as const,
+  off: false,
+}
 
 describe('carryTo', () => {
   it('keeps the place and mode that are shown', () => {

@@ -25,17 +25,19 @@ export function forEach(
 
 /** Where an arrow key leads from one spot in the lanes: along the lane, or to the nearest of the next one. */
 export function neighbour(spots: HTMLElement[], here: HTMLElement, key: string): HTMLElement | undefined {
-  const lane = (spot: HTMLElement) => spot.closest('[data-button]')
-  const own = spots.filter((spot) => lane(spot) === lane(here))
+  const lane = (spot: HTMLElement) => spot.closest('[data-button], [data-head]')
+  const middle = (spot: HTMLElement) => {
+    const box = spot.getBoundingClientRect()
+    return box.left + box.width / 2
+  }
+  const own = spots
+    .filter((spot) => lane(spot) === lane(here))
+    .sort((one, other) => middle(one) - middle(other))
   const at = own.indexOf(here)
   if (key === 'ArrowRight') return own[at + 1]
   if (key === 'ArrowLeft') return own[at - 1]
   const lanes = [...new Set(spots.map(lane))]
   const next = lanes[lanes.indexOf(lane(here)) + (key === 'ArrowDown' ? 1 : -1)]
-  const middle = (spot: HTMLElement) => {
-    const box = spot.getBoundingClientRect()
-    return box.left + box.width / 2
-  }
   return spots
     .filter((spot) => next !== undefined && lane(spot) === next)
     .sort((one, other) => Math.abs(middle(one) - middle(here)) - Math.abs(middle(other) - middle(here)))[0]

@@ -4,7 +4,8 @@ import type { Lane, Stretch } from '../../shared/api'
 /** Where times lie on the picture: one scale for each stretch, shared by all lanes. */
 export interface StretchScale {
   maxMs: number
-  ticks: number[]
+  /** At most about so many round figures. */
+  ticks: (count: number) => number[]
   /** Milliseconds to percent of the width, kept on the picture. */
   percent: (ms: number) => number
   /** A share of the width (0..1) back to milliseconds. */
@@ -16,21 +17,18 @@ export type Scales = Record<Stretch, StretchScale>
 const LEAST_MS: Record<Stretch, number> = { held: 1500, apart: 600 }
 const ROOM: Record<Stretch, number> = { held: 1.5, apart: 1.6 }
 
-/** Few enough ticks that their figures stand apart on a narrow picture too. */
-const TICKS = 3
-
 function stretchScale(maxMs: number): StretchScale {
   const scale = scaleLinear().domain([0, maxMs]).range([0, 100]).clamp(true)
   return {
     maxMs,
-    ticks: scale.ticks(TICKS),
+    ticks: (count) => scale.ticks(count),
     percent: (ms) => scale(ms),
     ms: (share) => scale.invert(share * 100),
   }
 }
 
-/** Wide enough for every boundary of the lanes, with room behind it. */
-export function scalesFor(lanes: Lane[]): Scales {
+/** Wide enough for every boundary of the lanes and heads, with room behind it. */
+export function scalesFor(lanes: Pick<Lane, 'boundaries'>[]): Scales {
   const widest = (stretch: Stretch) => {
     const values = lanes.flatMap((lane) =>
       lane.boundaries.filter((one) => one.stretch === stretch).map((one) => one.value_ms),

@@ -49,15 +49,17 @@ export function useLaneKeys({ lanes, spot, carried, onCarry, onPut, onRename }: 
     )
 
   return (event: KeyboardEvent<HTMLElement>) => {
-    const spotted = event.target instanceof HTMLElement && event.target.dataset['spot']
-    if (!spotted || event.altKey || event.metaKey) return
-    if (event.key.startsWith('Arrow') && !event.ctrlKey) {
-      const spots = [...event.currentTarget.querySelectorAll<HTMLElement>('[data-spot]')]
-      neighbour(spots, event.target as HTMLElement, event.key)?.focus()
+    const target = event.target
+    if (!(target instanceof HTMLElement) || event.altKey || event.metaKey) return
+    const stops = '[data-stop], [data-spot]'
+    // On a boundary left and right move it; with Ctrl they lead on there too.
+    if (event.key.startsWith('Arrow') && target.matches(stops)) {
+      neighbour([...event.currentTarget.querySelectorAll<HTMLElement>(stops)], target, event.key)?.focus()
       event.preventDefault()
       return
     }
-    const here = mayChange ? at(spotted) : undefined
+    const spotted = target.dataset['spot']
+    const here = mayChange && spotted ? at(spotted) : undefined
     if (here && act(event, here)) event.preventDefault()
   }
 }

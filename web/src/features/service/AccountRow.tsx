@@ -46,7 +46,7 @@ export function AccountRow(props: { account: Account; onChanged: () => Promise<u
       </Button>
       {open && (
         <div className={styles.details}>
-          <Field label="May do">
+          <Field label="Role">
             <Select<Role>
               value={account.role}
               options={ROLES}

@@ -54,10 +54,10 @@ export function Accounts() {
           <Field label="Name">
             <Input {...field('name')} maxLength={120} />
           </Field>
-          <Field label="Address">
+          <Field label="E-mail address">
             <Input {...field('email')} type="email" />
           </Field>
-          <Field label="May do">
+          <Field label="Role">
             <Select<Role>
               value={given.role}
               options={ROLES}

@@ -42,7 +42,14 @@ export function AuditTrail() {
                 <td>{WHEN.format(new Date(entry.at))}</td>
                 <td>{entry.author}</td>
                 <td>{entry.what}</td>
-                <td>{detailWords(entry)}</td>
+                <td>
+                  {Object.keys(entry.detail).length > 0 && (
+                    <details>
+                      <summary aria-label={`More on: ${entry.what}`}>More</summary>
+                      {detailWords(entry)}
+                    </details>
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -2,7 +2,7 @@ import { Button, Input } from 'antd'
 import { useCallback, useState, type FormEvent } from 'react'
 import { api, must } from '../../shared/api'
 import { useAccount, useSessionChanged } from '../../shared/session'
-import { Faults, Field, useAnnounce, useTask } from '../../shared/ui'
+import { Faults, Field, LightChoiceField, useAnnounce, useTask } from '../../shared/ui'
 import styles from './service.module.css'
 
 const EMPTY = { password: '', new_password: '' }
@@ -62,6 +62,7 @@ export function OwnAccount() {
           </Button>
         </form>
       )}
+      <LightChoiceField />
       <Button onClick={() => void everywhere()}>Sign out everywhere</Button>
     </section>
   )

@@ -1,5 +1,5 @@
 import { useAccount } from '../../shared/session'
-import { PageFrame } from '../../shared/ui'
+import { PageFrame, useTitle } from '../../shared/ui'
 import { Accounts } from './Accounts'
 import { AuditTrail } from './AuditTrail'
 import { OwnAccount } from './OwnAccount'
@@ -8,6 +8,7 @@ import styles from './service.module.css'
 /** One's own account; for a lead also the service's accounts and who changed what. */
 export function ServicePage() {
   const account = useAccount()
+  useTitle(account.role === 'lead' ? 'Service' : 'My account')
   return (
     <PageFrame>
       <div className={styles.page}>

@@ -2,7 +2,7 @@ import { Button, Input } from 'antd'
 import { useCallback, useState, type FormEvent } from 'react'
 import { api, must, type Role, type Session } from '../../shared/api'
 import { useSessionChanged } from '../../shared/session'
-import { Faults, Field, useTask } from '../../shared/ui'
+import { Faults, Field, useTask, useTitle } from '../../shared/ui'
 import { FirstService } from './FirstService'
 import styles from './signin.module.css'
 
@@ -14,6 +14,7 @@ const DEMO: [Role, string][] = [
 
 /** The only page, but joining by a code, that needs no session. */
 export function SignInPage({ session }: { session: Session }) {
+  useTitle('Sign in')
   const changed = useSessionChanged()
   const [email, setEmail] = useState('')
   const [password, setPassword] = useState('')
@@ -55,7 +56,7 @@ export function SignInPage({ session }: { session: Session }) {
       <section className={styles.door} aria-labelledby="sign-in">
         <h2 id="sign-in">Sign in</h2>
         <form onSubmit={onSubmit}>
-          <Field label="Address">
+          <Field label="E-mail address">
             <Input
               type="email"
               autoComplete="username"

@@ -1,9 +1,8 @@
 import { Button, Input, type InputRef } from 'antd'
 import { useRef, useState, type FormEvent } from 'react'
 import type { WantFacts } from '../../shared/api'
-import { useWholeActions, useChange } from '../../shared/fitting'
+import { useChange, useFoundActions, useLikeliest, useWholeActions } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
-import { matching } from '../assign'
 import { ActionField, ImportanceField, TimesField, WrongField } from './fields'
 import styles from './wants.module.css'
 
@@ -21,13 +20,16 @@ export function NewWant({ client }: { client: string }) {
   const actions = useWholeActions()
   const field = useRef<InputRef>(null)
   const { change, busy } = useChange()
-  const likely = given.what.trim() ? matching(actions, given.what)[0]?.id : undefined
+  const found = useFoundActions(given.what)
+  const likeliest = useLikeliest()
+  const likely = given.what.trim() ? found.actions.find((one) => one.asks.length === 0)?.id : undefined
   const chosen = action ?? likely ?? ''
 
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
     const { what, times, wrong, importance } = given
-    const meant = actions.find((one) => one.id === chosen)?.action
+    const meant = (action === undefined ? await likeliest(what) : actions.find((one) => one.id === action))
+      ?.action
     const want = { what: what.trim(), wrong, importance, times_a_day: times, action: meant ?? null }
     if (await change({ kind: 'want', want }, `Written down: ${want.what}.`)) {
       setGiven(EMPTY)
@@ -62,7 +64,7 @@ export function NewWant({ client }: { client: string }) {
         onChange={(wrong) => setGiven({ ...given, wrong })}
       />
       <ImportanceField
-        label="It"
+        label="How important"
         value={given.importance}
         onChange={(importance) => setGiven({ ...given, importance })}
       />

@@ -4,17 +4,19 @@ import { useWants } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { Nothing } from '../../shared/ui'
 import { NewWant } from './NewWant'
-import { stateWords, timesWords, wrongWords } from './words'
+import { IMPORTANCE, stateWords, timesWords, wrongWords } from './words'
 import styles from './wants.module.css'
 
 interface Props {
   desk: Desk
   chosen: string | undefined
   onChoose: (want: string) => void
+  /** Leads to the lanes with its action in hand. */
+  onGive: (want: string) => void
 }
 
 /** What the client wants to be able to do. */
-export function WantsStep({ desk, chosen, onChoose }: Props) {
+export function WantsStep({ desk, chosen, onChoose, onGive }: Props) {
   const wants = useWants(desk.id)
   const mayChange = useMayChange()
   const open = (wants.data ?? []).filter((want) => want.state !== 'done').length
@@ -43,6 +45,7 @@ export function WantsStep({ desk, chosen, onChoose }: Props) {
             want={want}
             chosen={want.id === chosen}
             onChoose={mayChange ? () => onChoose(want.id) : undefined}
+            onGive={mayChange && want.state === 'open' ? () => onGive(want.id) : undefined}
           />
         ))}
       </ol>
@@ -55,8 +58,9 @@ function WantRow(props: {
   want: WantFacts
   chosen: boolean
   onChoose: (() => void) | undefined
+  onGive: (() => void) | undefined
 }) {
-  const { desk, want, chosen, onChoose } = props
+  const { desk, want, chosen, onChoose, onGive } = props
   const place = desk.places.find((one) => one.id === want.place)
   const hosts = desk.hosts.filter((host) => want.hosts.includes(host.id)).map((host) => host.name)
   const where = [
@@ -68,7 +72,12 @@ function WantRow(props: {
       <div className={styles.what}>
         <strong>{want.what}</strong>
         <span>
-          {[want.importance, timesWords(want), wrongWords(want), ...where].join(' · ')}
+          {[
+            IMPORTANCE.find((one) => one.value === want.importance)?.label,
+            timesWords(want),
+            wrongWords(want),
+            ...where,
+          ].join(' · ')}
           {want.asked_by && ` · asked for by ${want.asked_by}`}
         </span>
       </div>
@@ -80,11 +89,18 @@ function WantRow(props: {
             : want.action_name && `meant: ${want.action_name}`}
         </span>
       </div>
-      {onChoose && (
-        <Button aria-label={`Change the want ${want.what}`} onClick={onChoose}>
-          Change
-        </Button>
-      )}
+      <div className={styles.actions}>
+        {onGive && (
+          <Button type="primary" aria-label={`Give it a button: ${want.what}`} onClick={onGive}>
+            Give it a button
+          </Button>
+        )}
+        {onChoose && (
+          <Button aria-label={`Change the want ${want.what}`} onClick={onChoose}>
+            Change
+          </Button>
+        )}
+      </div>
     </li>
   )
 }

@@ -8,9 +8,9 @@ export const WRONG: { value: WantFacts['wrong']; label: string }[] = [
 ]
 
 export const IMPORTANCE: { value: WantFacts['importance']; label: string }[] = [
-  { value: 'must', label: 'must' },
-  { value: 'should', label: 'should' },
-  { value: 'could', label: 'could' },
+  { value: 'must', label: 'must have' },
+  { value: 'should', label: 'wanted' },
+  { value: 'could', label: 'nice to have' },
 ]
 
 const STATES: Record<WantFacts['state'], string> = {

@@ -666,6 +666,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/actions/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** The actions that are meant by what somebody says, the likeliest first */
+        get: operations["findActions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/free": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Where what a want needs, or an action, could go that does nothing else yet, and what it would cost there */
+        get: operations["findFreePlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/combinations": {
         parameters: {
             query?: never;
@@ -1014,6 +1052,10 @@ export interface components {
         Button: {
             ref: string;
             name: string;
+            /** @description By which a browser hears it by itself; * stands for any gamepad */
+            sources?: string[];
+            /** @description With its device's; where that has no other button, that alone */
+            full_name: string;
             print: string;
             /** @enum {unknown} */
             kind: "contact" | "force" | "notch";
@@ -1040,6 +1082,7 @@ export interface components {
                 devices: {
                     id: string;
                     name: string;
+                    worked_with: string | null;
                     drawing: null | components["schemas"]["Drawing"];
                     off: boolean;
                     /** @description Steps of getting ready that are not done */
@@ -1087,6 +1130,8 @@ export interface components {
             };
         };
         Lane: {
+            /** @description Whether anything on it depends on time */
+            timed: boolean;
             /** @description What the host makes of the button's own presses, besides its tap */
             own: {
                 /** @enum {unknown} */
@@ -1130,13 +1175,7 @@ export interface components {
                 /** @description In words - what offering it costs the others */
                 costs: string[];
             }[];
-            boundaries: {
-                setting: string;
-                stretch: components["schemas"]["Stretch"];
-                value_ms: number;
-                from_ms: number;
-                to_ms: number;
-            }[];
+            boundaries: components["schemas"]["Boundary"][];
             /** @description Gestures that this timing makes impossible or hardly possible */
             limits: {
                 gesture: components["schemas"]["Gesture"];
@@ -1167,6 +1206,19 @@ export interface components {
                 /** @description Why it can only act at once */
                 only: string | null;
             };
+        };
+        Boundary: {
+            setting: string;
+            stretch: components["schemas"]["Stretch"];
+            /** @description The button's own; else shared with its device's others */
+            own: boolean;
+            value_ms: number;
+            from_ms: number;
+            to_ms: number;
+            /** @description It can be set in steps of so much */
+            step_ms: number;
+            /** @description Where only some can be set: those */
+            values_ms: number[] | null;
         };
         Preview: {
             /** @description What differs */
@@ -1288,6 +1340,13 @@ export interface components {
             worked_with?: string;
             mounting?: string;
             posture?: string;
+        } | {
+            /** @constant */
+            kind: "add_devices";
+            devices: {
+                of: string;
+                variant?: string;
+            }[];
         } | {
             /** @constant */
             kind: "device";
@@ -1458,6 +1517,8 @@ export interface components {
             /** @description To find it by */
             words: string;
             systems: components["schemas"]["System"][];
+            /** @description At which a new one is put, the first that is there */
+            belongs: components["schemas"]["System"][];
             versions: string[];
             variants: components["schemas"]["Named"][];
             sits_on: string[];
@@ -1643,6 +1704,9 @@ export interface components {
             /** @constant */
             kind: "device_timing";
             device: string;
+            /** @description Where it is looked at */
+            place?: string;
+            mode?: string;
             setting: string;
             value: number | string | null;
             nearest?: boolean;
@@ -2712,6 +2776,11 @@ export interface operations {
                         place: string;
                         mode: string;
                         lanes: components["schemas"]["Lane"][];
+                        /** @description What the buttons of a device share that have no time of their own */
+                        heads: {
+                            device: string;
+                            boundaries: components["schemas"]["Boundary"][];
+                        }[];
                     };
                 };
             };
@@ -2911,6 +2980,73 @@ export interface operations {
                             key: string;
                             name: string;
                             modifier: boolean;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    findActions: {
+        parameters: {
+            query: {
+                words: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Their ids */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        ids: string[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    findFreePlaces: {
+        parameters: {
+            query?: {
+                want?: string;
+                /** @description Of the catalogue; one that asks nothing */
+                action?: string;
+                place?: string;
+                mode?: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The places */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        action: components["schemas"]["Action"];
+                        name: string;
+                        places: {
+                            button: string;
+                            gesture: components["schemas"]["Gesture"];
+                            /** @description What the others would wait longer */
+                            costs: string[];
+                            /** @description What the button does by itself that would no longer come about */
+                            loses: string[];
                         }[];
                     };
                 };

@@ -19,7 +19,11 @@ export type Ask = Schemas['CatalogueAction']['asks'][number]
 export type Region = Lane['regions'][number]
 export type Chip = Lane['chips'][number]
 export type Empty = Lane['empties'][number]
-export type Boundary = Lane['boundaries'][number]
+export type Boundary = Schemas['Boundary']
+export interface LanesAnswer {
+  lanes: Lane[]
+  heads: { device: string; boundaries: Boundary[] }[]
+}
 export type Stretch = Schemas['Stretch']
 export type Gesture = Schemas['Gesture']
 export type LaneGesture = Schemas['LaneGesture']

@@ -26,10 +26,11 @@ const SHEETS: SheetAddress[] = [
 const FAR: DeskAddress = {
   place: 'letters',
   mode: 'reading',
-  without: ['mouse', 'remote'],
+  only: ['mouse', 'remote'],
   view: 'table',
   devices: 'find',
   compared: { from: 3, to: 12 },
+  hand: { of: 'want', id: 'call' },
   sheet: undefined,
 }
 
@@ -54,7 +55,7 @@ describe('the desk’s address', () => {
     'compared=3',
     'compared=a-b',
     'view=globe',
-    'without=,,',
+    'only=,,',
     'devices=5',
   ])('passes over what it does not know: %s', (search) => {
     expect(readAddress(`?${search}`)).toEqual(HERE)
@@ -75,14 +76,18 @@ describe('the desk’s address', () => {
     ],
     [{ do: 'view', view: 'table' }, { view: 'table' }],
     [{ do: 'devices', devices: 'find' }, { devices: 'find' }],
-    [{ do: 'without', without: ['a'] }, { without: ['a'] }],
+    [{ do: 'only', only: ['a'] }, { only: ['a'] }],
     [{ do: 'compare', compared: { from: 1, to: 2 } }, { compared: { from: 1, to: 2 } }],
+    [{ do: 'hand', hand: { of: 'action', id: 'volume-up' } }, { hand: { of: 'action', id: 'volume-up' } }],
   ] as const)('moves: %o', (move, change) => {
     expect(moved(HERE, move as Parameters<typeof moved>[1])).toEqual({ ...HERE, ...change })
   })
 
   it('takes place, mode and view along to another step, and a sheet that belongs to none', () => {
-    expect(readAddress(alongTo({ ...FAR, sheet: { of: 'want', id: 'w' } }))).toEqual(FAR)
+    expect(readAddress(alongTo({ ...FAR, sheet: { of: 'want', id: 'w' } }))).toEqual({
+      ...FAR,
+      hand: undefined,
+    })
     expect(readAddress(alongTo({ ...FAR, sheet: { of: 'history' } })).sheet).toEqual({ of: 'history' })
   })
 })

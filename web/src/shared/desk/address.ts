@@ -4,7 +4,7 @@ import type { Gesture } from '../api'
 export type SheetAddress =
   | { of: 'gesture'; button: string; gesture: Gesture; also: string[] }
   | { of: 'rename'; button: string }
-  | { of: 'arrange' | 'join' | 'hand' | 'history' | 'new-device' | 'new-host' | 'new-app' }
+  | { of: 'arrange' | 'join' | 'hand' | 'history' | 'help' | 'new-device' | 'new-host' | 'new-app' }
   | { of: 'device' | 'copy' | 'reset' | 'host' | 'app' | 'want'; id: string }
   | { of: 'settings'; about: 'host' | 'device'; id: string }
 
@@ -12,21 +12,24 @@ export type SheetAddress =
 export interface DeskAddress {
   place: string
   mode: string
-  /** Devices that are not shown. */
-  without: string[]
+  /** The devices that are shown; none: all. */
+  only: string[]
   view: 'lanes' | 'table'
   devices: 'together' | 'find'
   compared: { from: number; to: number } | undefined
+  /** What is in hand, to be given to a button. */
+  hand: { of: 'want' | 'action'; id: string } | undefined
   sheet: SheetAddress | undefined
 }
 
 export const HERE: DeskAddress = {
   place: 'everywhere',
   mode: 'base',
-  without: [],
+  only: [],
   view: 'lanes',
   devices: 'together',
   compared: undefined,
+  hand: undefined,
   sheet: undefined,
 }
 
@@ -34,7 +37,8 @@ export type Move =
   | { do: 'spot'; place: string; mode: string }
   | { do: 'view'; view: DeskAddress['view'] }
   | { do: 'devices'; devices: DeskAddress['devices'] }
-  | { do: 'without'; without: string[] }
+  | { do: 'only'; only: string[] }
+  | { do: 'hand'; hand: DeskAddress['hand'] }
   | { do: 'compare'; compared: DeskAddress['compared'] }
   | { do: 'open'; sheet: SheetAddress }
   /** Only that sheet: by the time it has saved, another may be open. */
@@ -49,8 +53,10 @@ export function moved(from: DeskAddress, move: Move): DeskAddress {
       return { ...from, view: move.view }
     case 'devices':
       return { ...from, devices: move.devices }
-    case 'without':
-      return { ...from, without: move.without }
+    case 'only':
+      return { ...from, only: move.only }
+    case 'hand':
+      return { ...from, hand: move.hand, sheet: undefined, compared: undefined }
     case 'compare':
       return { ...from, compared: move.compared, sheet: undefined }
     case 'open':
@@ -64,7 +70,16 @@ export const sameSheet = (one: SheetAddress | undefined, other: SheetAddress | u
   one === other || (one !== undefined && other !== undefined && wordsOf(one) === wordsOf(other))
 
 const GESTURES: readonly string[] = ['tap', 'double_tap', 'triple_tap', 'long_press', 'hold']
-const ALONE: readonly string[] = ['arrange', 'join', 'hand', 'history', 'new-device', 'new-host', 'new-app']
+const ALONE: readonly string[] = [
+  'arrange',
+  'join',
+  'hand',
+  'history',
+  'help',
+  'new-device',
+  'new-host',
+  'new-app',
+]
 const WITH_ID: readonly string[] = ['device', 'copy', 'reset', 'host', 'app', 'want']
 
 /** A sheet as it stands in the address: “gesture:mouse/left:tap”. */
@@ -105,30 +120,37 @@ function comparedOf(words: string | null): DeskAddress['compared'] {
   return found ? { from: Number(found[1]), to: Number(found[2]) } : undefined
 }
 
+function handOf(words: string | null): DeskAddress['hand'] {
+  const [, of, id] = /^(want|action):(.+)$/.exec(words ?? '') ?? []
+  return of && id ? { of: of as 'want' | 'action', id } : undefined
+}
+
 /** Reads the part of an address behind its question mark; what is not known is as it is usual. */
 export function readAddress(search: string): DeskAddress {
   const given = new URLSearchParams(search)
   return {
     place: given.get('place') ?? HERE.place,
     mode: given.get('mode') ?? HERE.mode,
-    without: given.get('without')?.split(',').filter(Boolean) ?? [],
+    only: given.get('only')?.split(',').filter(Boolean) ?? [],
     view: given.get('view') === 'table' ? 'table' : 'lanes',
     devices: given.get('devices') === 'find' ? 'find' : 'together',
     compared: comparedOf(given.get('compared')),
+    hand: handOf(given.get('hand')),
     sheet: sheetOf(given.get('sheet')),
   }
 }
 
 /** The part of an address behind its question mark, or nothing where all is as usual. */
 export function writeAddress(address: DeskAddress): string {
-  const { place, mode, without, view, devices, compared, sheet } = address
+  const { place, mode, only, view, devices, compared, hand, sheet } = address
   const said: [string, string | undefined][] = [
     ['place', place === HERE.place ? undefined : place],
     ['mode', mode === HERE.mode ? undefined : mode],
-    ['without', without.length > 0 ? without.join(',') : undefined],
+    ['only', only.length > 0 ? only.join(',') : undefined],
     ['view', view === HERE.view ? undefined : view],
     ['devices', devices === HERE.devices ? undefined : devices],
     ['compared', compared && `${String(compared.from)}-${String(compared.to)}`],
+    ['hand', hand && `${hand.of}:${hand.id}`],
     ['sheet', sheet && wordsOf(sheet)],
   ]
   const search = new URLSearchParams()
@@ -138,10 +160,14 @@ export function writeAddress(address: DeskAddress): string {
 }
 
 /** What belongs to no step. */
-const OF_NO_STEP: readonly string[] = ['join', 'hand', 'history']
+const OF_NO_STEP: readonly string[] = ['join', 'hand', 'history', 'help']
 
 /** What goes along to another step: all but a sheet that belongs to its own. */
 export function alongTo(address: DeskAddress): string {
   const { sheet } = address
-  return writeAddress({ ...address, sheet: sheet && OF_NO_STEP.includes(sheet.of) ? sheet : undefined })
+  return writeAddress({
+    ...address,
+    hand: undefined,
+    sheet: sheet && OF_NO_STEP.includes(sheet.of) ? sheet : undefined,
+  })
 }

@@ -1,31 +1,44 @@
 import { useEffect, useRef } from 'react'
+import { singleKey } from './singleKeys'
 
-/** What can be done by a key, by name: the one list from which keys, and words on them, come. */
+interface Command {
+  name: string
+  keys: readonly string[]
+  where: 'desk' | 'lanes'
+  /** A sign that does it by itself, once single keys are switched on; it can be changed. */
+  single?: string
+}
+
+/** What can be done by a key, by name: the one list from which keys, help and command bar come. */
 export const COMMANDS = {
-  undo: { name: 'Take the last change back', keys: ['Control+Z'], where: 'desk' },
+  find: { name: 'Find anything and do it', keys: ['Control+K'], where: 'desk' },
+  help: { name: 'All keys, and how it looks', keys: ['F1'], where: 'desk', single: '?' },
+  undo: { name: 'Take the last change back', keys: ['Control+Z'], where: 'desk', single: 'U' },
   redo: { name: 'Make it again', keys: ['Control+Shift+Z'], where: 'desk' },
+  wants: { name: 'To Wants', keys: [], where: 'desk', single: 'W' },
+  devices: { name: 'To Devices', keys: [], where: 'desk', single: 'D' },
+  assign: { name: 'To Assign', keys: [], where: 'desk', single: 'A' },
+  listen: { name: 'Start listening, or stop', keys: [], where: 'desk', single: 'L' },
+  history: { name: 'What was saved', keys: [], where: 'desk', single: 'H' },
+  print: { name: 'Print what is shown', keys: [], where: 'desk' },
   'next-pane': { name: 'To the next pane', keys: ['F6'], where: 'desk' },
   'pane-before': { name: 'To the pane before', keys: ['Shift+F6'], where: 'desk' },
-  rename: { name: 'Rename the button', keys: ['F2'], where: 'lanes' },
+  rename: { name: 'Name and times of the button', keys: ['F2'], where: 'lanes' },
   clear: { name: 'Take the action off', keys: ['Delete'], where: 'lanes' },
   cut: { name: 'Carry it elsewhere', keys: ['Control+X'], where: 'lanes' },
   copy: { name: 'Carry a copy elsewhere', keys: ['Control+C'], where: 'lanes' },
   paste: { name: 'Put what is carried here', keys: ['Control+V'], where: 'lanes' },
-} as const satisfies Record<string, { name: string; keys: string[]; where: 'desk' | 'lanes' }>
+} as const satisfies Record<string, Command>
 
 export type CommandId = keyof typeof COMMANDS
-type Where = (typeof COMMANDS)[CommandId]['where']
+export const commandsOf = (): [CommandId, Command][] => Object.entries(COMMANDS) as [CommandId, Command][]
 
 const TYPING = 'input:not([type=radio]):not([type=checkbox]), textarea, [contenteditable=true]'
 
+type Pressed = Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'altKey' | 'metaKey' | 'shiftKey'>
+
 /** A pressed key as the list has it: “Control+Shift+Z”. */
-export function keyName(event: {
-  key: string
-  ctrlKey: boolean
-  altKey: boolean
-  metaKey: boolean
-  shiftKey: boolean
-}): string {
+export function keyName(event: Pressed): string {
   const held = [
     event.ctrlKey && 'Control',
     event.altKey && 'Alt',
@@ -36,12 +49,17 @@ export function keyName(event: {
 }
 
 /** Which command a key is, where it was pressed. */
-export function commandOf(event: Parameters<typeof keyName>[0], where: Where): CommandId | undefined {
+export function commandOf(event: Pressed, where: Command['where']): CommandId | undefined {
   const name = keyName(event)
-  const ids = Object.keys(COMMANDS) as CommandId[]
-  return ids.find(
-    (id) => COMMANDS[id].where === where && (COMMANDS[id].keys as readonly string[]).includes(name),
-  )
+  const found = commandsOf().find(([, command]) => command.where === where && command.keys.includes(name))
+  return found?.[0]
+}
+
+/** Which command a sign is by itself; none while single keys are off. */
+function singleOf(event: Pressed): CommandId | undefined {
+  if (event.ctrlKey || event.altKey || event.metaKey || event.key.length !== 1) return undefined
+  const sign = event.key.toUpperCase()
+  return commandsOf().find(([id, { single }]) => singleKey(id, single) === sign)?.[0]
 }
 
 /** How a command’s keys are said to assistive technology. */
@@ -56,10 +74,10 @@ export function useCommands(does: Partial<Record<CommandId, (() => void) | undef
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return
-      const id = commandOf(event, 'desk')
-      if (!id || !(id in now.current)) return
       const typing = event.target instanceof Element && event.target.matches(TYPING)
-      if (typing && event.ctrlKey) return
+      const id = commandOf(event, 'desk') ?? (typing ? undefined : singleOf(event))
+      if (!id || !(id in now.current)) return
+      if (typing && (id === 'undo' || id === 'redo')) return
       event.preventDefault()
       now.current[id]?.()
     }

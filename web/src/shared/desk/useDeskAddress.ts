@@ -3,7 +3,7 @@ import { useLocation, useNavigate } from 'react-router'
 import { moved, readAddress, writeAddress, type DeskAddress, type Move } from './address'
 
 /** Moves that one would not want to come back to by the browser’s own back. */
-const IN_PLACE: Move['do'][] = ['close', 'without']
+const IN_PLACE: Move['do'][] = ['close', 'only']
 
 /** Where one is at the desk, and the way to anywhere else; to another step too. */
 export function useDeskAddress(): [DeskAddress, (move: Move, step?: string) => void] {

@@ -1,5 +1,8 @@
 export {
   useActions,
+  useFoundActions,
+  useFreePlaces,
+  useLikeliest,
   useArrangements,
   useCombination,
   useDesk,

@@ -1,4 +1,5 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useMemo } from 'react'
 import { api, must, PAGE, Refused, type Change } from '../api'
 import { useSaving } from './saving'
 
@@ -39,6 +40,65 @@ function useCatalogue() {
 
 export function useActions() {
   return useCatalogue()?.actions ?? []
+}
+
+const foundBy = (client: string, words: string) => ({
+  queryKey: ['actions', client, 'found', words],
+  queryFn: () =>
+    must(api.GET('/api/clients/{client}/actions/found', { params: { path: { client }, query: { words } } })),
+  staleTime: Infinity,
+})
+
+/** The action that is likeliest meant by what somebody says, and asks nothing: for who is faster than what is shown. */
+export function useLikeliest() {
+  const { client } = useSaving()
+  const queries = useQueryClient()
+  const actions = useActions()
+  return async (said: string) => {
+    const { ids } = await queries.fetchQuery(foundBy(client, said.trim().slice(0, 120)))
+    return ids
+      .map((id) => actions.find((one) => one.id === id))
+      .find((one) => one !== undefined && one.asks.length === 0)
+  }
+}
+
+/**
+ * The actions that are meant by what somebody says, the likeliest first; all where nothing is said.
+ * settled – what is shown is the answer to these very words
+ */
+export function useFoundActions(said: string) {
+  const { client } = useSaving()
+  const actions = useActions()
+  const words = said.trim().slice(0, 120)
+  const answer = useQuery({
+    ...foundBy(client, words),
+    enabled: words !== '',
+    placeholderData: (before) => before,
+  })
+  const ids = words === '' ? undefined : answer.data?.ids
+  const found = useMemo(
+    () =>
+      ids
+        ? ids.map((id) => actions.find((one) => one.id === id)).filter((one) => one !== undefined)
+        : actions,
+    [ids, actions],
+  )
+  return { actions: found, settled: words === '' || (answer.isSuccess && !answer.isPlaceholderData) }
+}
+
+/** Where what is in hand could go, and what it would cost there; nothing is asked while nothing is. */
+export function useFreePlaces(hand: { of: 'want' | 'action'; id: string } | undefined, spot: Spot) {
+  const { client, revision } = useSaving()
+  return useQuery({
+    queryKey: ['free', client, revision, hand, spot],
+    enabled: hand !== undefined,
+    queryFn: () =>
+      must(
+        api.GET('/api/clients/{client}/free', {
+          params: { path: { client }, query: { ...spot, ...(hand ? { [hand.of]: hand.id } : {}) } },
+        }),
+      ),
+  })
 }
 
 /** Actions that are whole by themselves: nothing must be said before. */
@@ -84,6 +144,9 @@ export function useSettings(client: string) {
   })
 }
 
+/** Even on a machine that is busy with others the last question is answered at some time. */
+const MOST_OVERTAKEN = 60
+
 /**
  * What a change would do; nothing is asked while there is no change. openedOn – the revision on which
  * it was thought of. data – of this very change; last – of the one before until it is there.
@@ -100,7 +163,7 @@ export function usePreview(client: string, change: Change | undefined, openedOn:
     },
     placeholderData: (before) => before,
     // Questions may overtake each other on their way: the one that is still asked is asked again.
-    retry: (failures, error) => error instanceof Refused && error.status === 429 && failures < 8,
+    retry: (failures, error) => error instanceof Refused && error.status === 429 && failures < MOST_OVERTAKEN,
     retryDelay: 150,
   })
   const own = change !== undefined && !query.isPlaceholderData

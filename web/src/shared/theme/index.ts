@@ -1,2 +1,3 @@
-export { colours } from './colours'
-export { theme } from './theme'
+export { THEMES } from './colours'
+export { chooseLight, useLight, useLightChoice, type LightChoice } from './light'
+export { themeFor } from './theme'

@@ -12,13 +12,23 @@ export function Faults({ refused }: { refused: Refused | undefined }) {
       title={refused.problem.detail}
       description={
         faults.length > 0 && (
-          <ul>
-            {faults.map((fault) => (
-              <li key={fault.where + fault.message}>
-                <code>{fault.where}</code>: {fault.message}
-              </li>
-            ))}
-          </ul>
+          <>
+            <ul>
+              {faults.map((fault) => (
+                <li key={fault.where + fault.message}>{fault.message}</li>
+              ))}
+            </ul>
+            <details>
+              <summary>More</summary>
+              <ul>
+                {faults.map((fault) => (
+                  <li key={fault.where + fault.message}>
+                    <code>{fault.where}</code>: {fault.message}
+                  </li>
+                ))}
+              </ul>
+            </details>
+          </>
         )
       }
     />

@@ -1,6 +1,6 @@
 import type { LaneGesture } from '../api'
 
-const SHAPES: Record<LaneGesture, string> = {
+export const SHAPES: Record<LaneGesture, string> = {
   tap: '•',
   double_tap: '••',
   triple_tap: '•••',

@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # Several new devices in one go, each where its kind belongs: at a host of that system, which is made where
+    # there is none; in the first free seat of what it can sit on there.
+    # devices – [{ "of" => kind, "variant" => … }]
+    class AddDevices < Change.of("add_devices", :devices)
+      HOST_NAMES = { "computer" => "Computer", "tablet" => "Tablet", "phone" => "Phone", "television" => "Television" }.freeze
+
+      def make(draft)
+        # What others may sit on comes first.
+        wanted = devices.each_with_index.sort_by { |sent, index| [kind(draft, sent, index).takes.empty? ? 1 : 0, index] }
+        wanted.each do |sent, index|
+          made = kind(draft, sent, index)
+          host = AddDevices.host(draft, made)
+          AddDevice.new(**AddDevices.plain(sent), host:, on: AddDevices.seat(draft, made, host)).make(draft)
+        end
+      end
+
+      # The id of the host it belongs to. With devices of a kind that works at several, one that is there is taken.
+      def self.host(draft, kind)
+        hosts = draft.list("hosts").to_a
+        found = kind.belongs.lazy.filter_map { |system| hosts.find { |host| host["system"] == system } }.first
+        return found["id"] if found
+
+        # Devices that named no host were at the one that needs none: it gets a name before another comes.
+        implicit = Fitting::ListReader::THE_ONE_HOST.system
+        added = [*(implicit if hosts.empty? && draft.list("devices").ids.any?), kind.belongs.first].uniq
+        added.each { |system| PutHost.new(host: { "name" => HOST_NAMES.fetch(system), "system" => system }).make(draft) }
+        draft.list("hosts").to_a.last["id"]
+      end
+
+      # Where it sits: { "device", "place" } or nil.
+      def self.seat(draft, kind, host)
+        items = draft.list("devices").to_a
+        taken = items.filter_map { |item| item["on"] }
+        items.select { |item| item["host"] == host }.each do |carrier|
+          carries = draft.kinds.find(carrier["kind"])
+          next unless carries&.takes&.include?(kind.id)
+
+          free = carries.seats.map { |one| { "device" => carrier["id"], "place" => one["id"] } }.find { |seat| !taken.include?(seat) }
+          return free if free
+        end
+        nil
+      end
+
+      def self.plain(sent) = { of: sent["of"], variant: sent["variant"] }
+
+      private
+
+      def kind(draft, sent, index)
+        draft.kinds.find(sent["of"]) || raise(Invalid.at("/change/devices/#{index}/of", "unknown kind #{Faults.show(sent["of"])}"))
+      end
+    end
+  end
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Where what a want needs, or an action, could go that does nothing else yet.
+    module FreePlaceRoutes
+      def self.registered(app)
+        app.get("/api/clients/:client/free") do
+          problem(400, "Name a want or an action") unless sought["want"] || sought["action"]
+          fitting, = revisions.fitting(params["client"])
+          place = known(fitting.places, params.fetch("place", Fitting::EVERYWHERE), Fitting::EVERYWHERE, "place")
+          mode = known(fitting.modes, params.fetch("mode", Fitting::BASE), Fitting::BASE, "mode")
+          knowledge = KNOWLEDGE.of(fitting)
+          action, hosts = FreePlaceRoutes.meant(fitting, knowledge, sought)
+          problem(404, "There is no such want with an action, nor such an action") unless action
+
+          free = Reach::FreePlaces.new(fitting, knowledge, deadline: Deadline.new(RevisionRoutes::LOOK_S)).of(action, place:, mode:, hosts:)
+          json("action" => action, "name" => knowledge.catalogue.name(action), "places" => free.map { |one| FreePlaceRoutes.render(one) })
+        end
+      end
+
+      # [the action or nil, ids of the hosts it is meant for]
+      def self.meant(fitting, knowledge, sought)
+        want = sought["want"] && fitting.wants.find { |one| one.id == sought["want"] }
+        want ? [want.action, want.hosts] : [knowledge.catalogue.find(sought["action"].to_s)&.action, []]
+      end
+
+      def self.render(one) = { "button" => one.button.ref, "gesture" => one.gesture, "costs" => one.costs, "loses" => one.loses }
+    end
+  end
+end

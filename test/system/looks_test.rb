@@ -1,0 +1,231 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "by_keyboard"
+
+module Kippen
+  # How much stands on a screen, by day and by night, wide and narrow; and that nothing is covered or lost.
+  class LooksTest < SystemTest
+    include ByKeyboard
+
+    WIDTHS = [[1280, 800], [640, 400], [360, 740]].freeze
+
+    def emulate(**features)
+      browser.execute_cdp("Emulation.setEmulatedMedia",
+                          features: features.map do |name, value|
+                            { name: name.to_s.tr("_", "-"), value: }
+                          end + [{ name: "prefers-reduced-motion", value: "reduce" }])
+    end
+
+    def teardown
+      emulate
+      super
+    end
+
+    def in_sight(selector)
+      page.evaluate_script(<<~JS)
+        (() => {
+          const bench = document.querySelector("section[aria-label='Bench']").getBoundingClientRect()
+          const below = getComputedStyle(document.querySelector("main")).overflowY === "auto" ? bench.top : innerHeight
+          return [...document.querySelectorAll("#{selector}")].filter((one) => one.getBoundingClientRect().bottom <= below).length
+        })()
+      JS
+    end
+
+    # What stands in the lanes, two of which overlap; and words that are wider than what they stand on.
+    def covered
+      page.evaluate_script(<<~JS)
+        [...document.querySelectorAll("[data-button]")].flatMap((lane) => {
+          const all = [...lane.querySelectorAll("button[data-spot], [role=slider] span")]
+          const boxes = all.map((one) => [one, one.getBoundingClientRect()])
+          const over = boxes.flatMap(([one, a], index) => boxes.slice(index + 1)
+            .filter(([, b]) => a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 1 && b.top < a.bottom - 1)
+            .map(([other]) => `${one.innerText} over ${other.innerText}`))
+          const lost = all.filter((one) => one.scrollWidth > one.clientWidth + 1 && one.matches("button")).map((one) => `lost: ${one.innerText}`)
+          return [...over, ...lost]
+        })
+      JS
+    end
+
+    # Figures of the scales that run into each other or break.
+    def run_together
+      page.evaluate_script(<<~JS)
+        (() => {
+          const boxes = [...document.querySelectorAll("[data-stretch] span")].filter((one) => /^\\d+$/.test(one.innerText))
+            .map((one) => [one.innerText, one.getBoundingClientRect()])
+          const broken = boxes.filter(([, box]) => box.height > 34).map(([words]) => `broken: ${words}`)
+          return [...broken, ...boxes.slice(1).flatMap(([words, box], index) => box.left < boxes[index][1].right && box.left >= boxes[index][1].left ? [words] : [])]
+        })()
+      JS
+    end
+
+    def test_nine_lanes_stand_above_an_idle_bench
+      demo("ottoline")
+      open_step("assign")
+      assert_selector "[data-button='mouse/forward']"
+      assert_operator in_sight("[data-button]"), :>=, 9
+      # Assigned or not.
+      %w[left right middle back].each { |id| save("assign", button: "mouse/#{id}", gesture: "long_press", action: { "kind" => "help", "how" => "ask" }) }
+      assert_text "Revision 5, saved"
+      assert_operator in_sight("[data-button]"), :>=, 9
+    end
+
+    def test_no_chip_covers_another_and_no_word_is_lost
+      demo("ottoline")
+      %w[long_press double_tap].each { |gesture| save("assign", button: "mouse/back", gesture:, action: { "kind" => "help", "how" => "ask" }) }
+      save("timing", button: "mouse/back", setting: "long_press_ms", value: 5000)
+      save("timing", button: "mouse/forward", setting: "long_press_ms", value: 120)
+      open_step("assign")
+      WIDTHS.each do |width, height|
+        resize(width, height)
+        assert_selector "[data-button='mouse/back']", text: "Page before"
+        sleep 0.2
+        assert_empty covered, "at #{width}"
+        assert_empty run_together, "at #{width}"
+        assert_fits
+      end
+      resize(1280, 800)
+      within("[data-button='mouse/back']") { first("button[data-spot]").click }
+      assert_selector "aside"
+      sleep 0.2
+      assert_empty covered, "with the sheet open"
+      assert_empty run_together, "with the sheet open"
+    end
+
+    def test_the_first_lane_stands_on_the_first_screen
+      demo("ottoline")
+      open_step("assign")
+      WIDTHS.drop(1).each do |width, height|
+        resize(width, height)
+        assert_selector "[data-button='mouse/left']"
+        top = page.evaluate_script("document.querySelector('[data-button] button[data-spot]').getBoundingClientRect().top")
+        assert_operator top, :<, height - 40, "at #{width}"
+      end
+    end
+
+    # A boundary stands once, in its device's head; a button may have its own.
+    def test_a_button_gets_a_time_of_its_own_and_gives_it_up
+      demo("ottoline")
+      open_step("assign")
+      find("[data-button='mouse/back'] h4 button").click
+      fill_in "Long-press time", with: "900"
+      click_button "Set long-press time for this button"
+      saved(2)
+      within("[data-button='mouse/back']") { assert_selector "[role=slider][aria-label='Long-press time of Mouse, Back side button'][aria-valuetext='900 ms']" }
+      assert_selector "[role=slider][aria-label^='Long-press time of Mouse']", count: 2
+      assert_accessible
+      click_button "Long-press time as its device"
+      saved(3)
+      assert_selector "[role=slider][aria-label^='Long-press time of Mouse']", count: 1
+    end
+
+    def test_the_lanes_are_one_stop
+      demo("ottoline")
+      open_step("assign")
+      assert_selector "[data-button='remote/up']"
+      stops = page.evaluate_script("[...document.querySelectorAll('section[data-device] *')].filter((one) => one.tabIndex >= 0).length")
+      assert_equal 1, stops
+      landmarks = page.evaluate_script("document.querySelectorAll('main section[aria-label], main section[aria-labelledby]').length")
+      assert_operator landmarks, :<=, 4
+    end
+
+    def test_long_unbroken_names_push_nothing_off
+      long = "Quillwort" * 13
+      fitting = { "kippen" => "fitting/1", "client" => { "name" => long, "about" => long },
+                  "hosts" => [{ "id" => "h", "name" => long, "system" => "computer" }],
+                  "wants" => [{ "id" => "w", "what" => long }],
+                  "devices" => [{ "id" => "d", "name" => long, "host" => "h",
+                                  "buttons" => [{ "id" => "a", "name" => long, "builtin" => long }, { "id" => "b", "name" => long }] }] }
+      @client = add_client(Fitting.read(fitting))
+      %w[wants devices assign].product(WIDTHS).each do |step, (width, height)|
+        resize(1280, 800)
+        open_step(step)
+        resize(width, height)
+        wide = page.evaluate_script(<<~JS)
+          [...document.querySelectorAll("body *")].filter((one) => one.getBoundingClientRect().right > innerWidth + 1)
+            .map((one) => one.tagName + "." + one.className).slice(0, 8)
+        JS
+        assert_empty wide, "#{step} at #{width}"
+        assert_fits
+      end
+    end
+
+    def test_by_night_everything_is_accessible_too
+      emulate(prefers_color_scheme: "dark")
+      demo("ottoline")
+      %w[wants devices assign].each do |step|
+        open_step(step)
+        assert_equal "dark", page.evaluate_script("document.documentElement.dataset.light")
+        assert_accessible
+      end
+      within("[data-button='mouse/back']") { first("button[data-spot]").click }
+      assert_selector "aside"
+      assert_accessible
+      find("body").send_keys(:escape, [:control, "k"])
+      assert_selector "dialog"
+      assert_accessible
+      find("dialog input").send_keys(:escape)
+      find("body").send_keys(:f1)
+      assert_selector "aside h2", text: "Keys, and how it looks"
+      assert_accessible
+      pick "light", from: "Light or dark"
+      assert_equal "light", page.evaluate_script("document.documentElement.dataset.light")
+    end
+
+    def test_forced_colours_keep_boundaries_and_choices
+      emulate(forced_colors: "active")
+      demo("ottoline")
+      open_step("assign")
+      assert_selector "[data-button='mouse/left'] [data-kind=ignored]"
+      edges = page.evaluate_script(<<~JS)
+        ["[role=slider] span", "[data-button='mouse/left'] [data-kind=ignored]", ".ant-radio-button-wrapper-checked"].map((one) => {
+          const style = getComputedStyle(document.querySelector(one))
+          return Math.max(...[style.borderTopWidth, style.outlineWidth].map(parseFloat)) > 0
+        })
+      JS
+      assert_equal [true] * 3, edges
+    end
+
+    def test_the_focus_never_falls_to_the_page
+      demo("ottoline")
+      open_step("devices")
+      find("button[aria-label='Getting ready: one step to go, Mouse']").send_keys(:enter)
+      first("button[aria-label^='Done: ']").send_keys(:enter)
+      saved(2)
+      kept("Done")
+      go "Teach the buttons"
+      press_key("F8", 0.05)
+      press(:escape)
+      kept("after teaching")
+      go "Start listening"
+      kept("listening")
+      press(:escape, :escape)
+      kept("listening no more")
+    end
+
+    def kept(words)
+      patience = Time.now + 3
+      sleep 0.1 while page.evaluate_script("document.activeElement === document.body") && Time.now < patience
+      refute_equal "BODY", page.evaluate_script("document.activeElement.tagName"), words
+    end
+
+    def test_everything_is_found_by_name_and_single_keys_are_off_until_they_are_wanted
+      demo("ottoline")
+      open_step("assign")
+      find("body").send_keys("w")
+      assert_selector "a[aria-current='page']", text: "Assign"
+      find("body").send_keys([:control, "k"])
+      find("dialog input").send_keys("louder")
+      assert_selector "dialog [role=option]", text: "Louder"
+      find("dialog [role=option]", text: /action\s*Louder/i).click
+      assert_selector "[aria-label='In hand']", text: "Louder"
+      find("[data-button='mouse/back'] [aria-label^='Put it on the long-press']").click
+      saved(2)
+      within("[data-button='mouse/back']") { assert_button "long-press: Louder, at 500 ms. Change" }
+      find("body").send_keys(:f1)
+      find("label", text: "Single keys too").click
+      find("body").send_keys("w")
+      assert_selector "a[aria-current='page']", text: "Wants"
+    end
+  end
+end

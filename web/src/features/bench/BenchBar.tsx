@@ -1,0 +1,93 @@
+import { Button } from 'antd'
+import { useMayChange } from '../../shared/session'
+import { GestureMark } from '../../shared/ui'
+import type { LaneGesture } from '../../shared/api'
+import { BindingActions } from './BindingPad'
+import { useBench } from './benchContext'
+import { Pending } from './Pending'
+import { tileWords } from './tiles'
+import styles from './bench.module.css'
+
+interface Props {
+  onSheet: (sheet: 'join' | 'hand') => void
+  open: boolean
+  onOpen: () => void
+}
+
+/** The one line of the bench: does it listen, and what is pressed just now. */
+export function BenchBar({ onSheet, open, onOpen }: Props) {
+  const { mode, buttons, bindings, loading, trouble, start, stop, bind } = useBench()
+  const mayChange = useMayChange()
+  const bound = new Set(bindings.values())
+  const on = mode.kind === 'on'
+  const toBind = buttons.filter((button) => !button.off && !bound.has(button.ref))
+  return (
+    <div className={styles.bar} data-never-heard>
+      <h2>Bench</h2>
+      {mayChange && (
+        <>
+          {on && (
+            <Button type="primary" onClick={stop}>
+              <span aria-hidden="true">■</span> Listening · Stop (Esc, Esc)
+            </Button>
+          )}
+          {!on && mode.kind !== 'binding' && bindings.size > 0 && (
+            <Button type="primary" disabled={loading} onClick={start}>
+              Start listening
+            </Button>
+          )}
+          {!on && mode.kind !== 'binding' && (toBind.length > 0 || bindings.size === 0) && (
+            <Button
+              type={bindings.size === 0 ? 'primary' : 'default'}
+              disabled={loading || toBind.length === 0}
+              onClick={() => bind(toBind)}
+            >
+              Teach the buttons
+            </Button>
+          )}
+        </>
+      )}
+      {mode.kind === 'binding' && <BindingActions left={mode.rest.length} many={mode.many} />}
+      <div className={styles.now}>{trouble ? <p role="alert">{trouble}</p> : <Now />}</div>
+      {mayChange && mode.kind === 'off' && (
+        <>
+          <Button onClick={() => onSheet('join')}>Their own device</Button>
+          <Button onClick={() => onSheet('hand')}>Stand-in hand</Button>
+        </>
+      )}
+      <Button aria-expanded={open} onClick={onOpen}>
+        {open ? 'Smaller bench' : 'Larger bench'}
+      </Button>
+    </div>
+  )
+}
+
+/** What is pressed just now, or what was last. */
+function Now() {
+  const { tiles, waiting, mode, bindings } = useBench()
+  const mayChange = useMayChange()
+  const newest = tiles[0]?.tile
+  const main = newest?.results.find((result) => result.phase !== 'end')
+  return (
+    <>
+      <Pending />
+      {waiting.length === 0 && newest && (
+        <p>
+          <strong>{newest.button_name}:</strong>{' '}
+          {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />} {tileWords(newest)}
+        </p>
+      )}
+      {waiting.length === 0 && !newest && (
+        <p className={styles.quiet}>
+          {!mayChange
+            ? 'You may look. Presses that others make here are shown.'
+            : mode.kind === 'on'
+              ? 'Press.'
+              : bindings.size === 0
+                ? 'Nothing can be heard yet: press each button once, and Kippen knows it.'
+                : `${String(bindings.size)} ${bindings.size === 1 ? 'button is' : 'buttons are'} known.`}
+        </p>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,44 @@
+import { useMemo } from 'react'
+import { useNavigate } from 'react-router'
+import type { Desk } from '../../shared/api'
+import { useCommands, type CommandId, type Move } from '../../shared/desk'
+import { useMayChange } from '../../shared/session'
+import { useSteps } from '../history'
+import { useBench } from '../bench'
+import { CommandBar } from './CommandBar'
+
+interface Props {
+  desk: Desk
+  go: (move: Move, step?: string) => void
+  /** Is the command bar open? */
+  finding: boolean
+  onFinding: (finding: boolean) => void
+}
+
+/** What the desk can be asked to do by keys, and by name in the command bar. */
+export function DeskCommands({ desk, go, finding, onFinding }: Props) {
+  const navigate = useNavigate()
+  const mayChange = useMayChange()
+  const { mode, bindings, start, stop } = useBench()
+  const { undo, redo } = useSteps(desk.id)
+  const listens = mode.kind === 'on'
+  const mayListen = mayChange && bindings.size > 0
+  const commands = useMemo((): Partial<Record<CommandId, () => void>> => {
+    const to = (step: string) => () => void navigate(`/clients/${desk.id}/${step}`)
+    return {
+      help: () => go({ do: 'open', sheet: { of: 'help' } }),
+      wants: to('wants'),
+      devices: to('devices'),
+      assign: to('assign'),
+      history: () => go({ do: 'open', sheet: { of: 'history' } }),
+      print: () => window.print(),
+      ...(mayListen ? { listen: listens ? stop : start } : {}),
+    }
+  }, [desk.id, go, navigate, listens, mayListen, start, stop])
+  useCommands({ ...commands, undo, redo, find: () => onFinding(true) })
+  const all = useMemo(
+    () => ({ ...commands, ...(undo ? { undo } : {}), ...(redo ? { redo } : {}) }),
+    [commands, undo, redo],
+  )
+  return finding ? <CommandBar desk={desk} commands={all} go={go} onClose={() => onFinding(false)} /> : null
+}

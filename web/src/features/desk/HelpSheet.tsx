@@ -1,0 +1,71 @@
+import { Checkbox, Input } from 'antd'
+import { commandsOf, useSingleKeys } from '../../shared/desk'
+import { LightChoiceField, SideSheet } from '../../shared/ui'
+import styles from './desk.module.css'
+
+const KEY_WORDS: Record<string, string> = { Control: 'Ctrl' }
+const said = (key: string) =>
+  key
+    .split('+')
+    .map((part) => KEY_WORDS[part] ?? part)
+    .join(' + ')
+
+/** Moves that belong to no command. */
+const MOVES: [string, string][] = [
+  ['In the lanes: to the next place, lane or boundary', 'arrow keys'],
+  ['On a boundary: one step, ten steps', 'left and right, Page up and Page down'],
+  ['On a boundary: to a value', 'its figures, then Enter'],
+  ['On a boundary: on to the next place', 'Ctrl + arrow keys'],
+  ['Stop listening', 'Esc, Esc'],
+  ['On the bench’s edge: higher, lower', 'up and down'],
+]
+
+/** All keys, and how Kippen looks. */
+export function HelpSheet({ onClose }: { onClose: () => void }) {
+  const single = useSingleKeys()
+  return (
+    <SideSheet title="Keys, and how it looks" onClose={onClose}>
+      <LightChoiceField />
+      <dl className={styles.keys}>
+        {commandsOf()
+          .filter(([, { keys }]) => keys.length > 0)
+          .map(([id, { name, keys }]) => (
+            <div key={id}>
+              <dt>{name}</dt>
+              <dd>{keys.map(said).join(', ')}</dd>
+            </div>
+          ))}
+        {MOVES.map(([name, keys]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{keys}</dd>
+          </div>
+        ))}
+      </dl>
+      <Checkbox checked={single.on} onChange={(event) => single.switchOn(event.target.checked)}>
+        Single keys too, without Ctrl
+      </Checkbox>
+      {single.on && (
+        <dl className={styles.keys}>
+          {commandsOf()
+            .filter(([, { single: sign }]) => sign !== undefined)
+            .map(([id, { name, single: sign }]) => (
+              <div key={id}>
+                <dt>
+                  <label htmlFor={`single-${id}`}>{name}</label>
+                </dt>
+                <dd>
+                  <Input
+                    id={`single-${id}`}
+                    value={single.own[id] ?? sign ?? ''}
+                    placeholder="none"
+                    onChange={(event) => single.change(id, event.target.value)}
+                  />
+                </dd>
+              </div>
+            ))}
+        </dl>
+      )}
+    </SideSheet>
+  )
+}

@@ -1,0 +1,34 @@
+import { Link } from 'react-router'
+import type { Desk } from '../../shared/api'
+import { useMayChange } from '../../shared/session'
+import type { Step } from './steps'
+import styles from './desk.module.css'
+
+/** What comes next in the work, seen from a step. */
+function nextThing(desk: Desk, step: Step): { words: string; to: string } | undefined {
+  const devices = desk.hosts.flatMap((host) => host.devices)
+  const to = (path: string) => `/clients/${desk.id}/${path}`
+  if (devices.length === 0 && step !== 'wants')
+    return step === 'devices'
+      ? undefined
+      : { words: 'Add the devices they can work', to: to('devices?sheet=new-device') }
+  if (step === 'wants')
+    return devices.length === 0
+      ? { words: 'Next: the devices they can work', to: to('devices?sheet=new-device') }
+      : { words: 'Next: what each button does', to: to('assign') }
+  if (step === 'devices') return { words: 'Next: what each button does', to: to('assign') }
+  return undefined
+}
+
+/** Leads on from here. */
+export function NextThing({ desk, step }: { desk: Desk; step: Step }) {
+  const next = nextThing(desk, step)
+  if (!useMayChange() || !next) return null
+  return (
+    <p className={styles.next}>
+      <Link to={next.to}>
+        {next.words} <span aria-hidden="true">›</span>
+      </Link>
+    </p>
+  )
+}

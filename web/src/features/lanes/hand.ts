@@ -1,0 +1,35 @@
+import { createContext } from 'react'
+import { spotName } from '../assign'
+import type { Action, Gesture } from '../../shared/api'
+
+interface FreePlace {
+  button: string
+  gesture: Gesture
+  costs: string[]
+  loses: string[]
+}
+
+/** An action that is to be given to a button. */
+export interface Hand {
+  name: string
+  action: Action
+  /** By the name of the spot: what it would cost there, in words. */
+  free: ReadonlyMap<string, string>
+}
+
+/** What it costs at each free place. */
+export function freeBySpot(places: FreePlace[], shown: (button: string) => boolean): Hand['free'] {
+  return new Map(
+    places
+      .filter((one) => shown(one.button))
+      .map(({ button, gesture, costs, loses }) => [spotName(button, gesture), costWords(costs, loses)]),
+  )
+}
+
+function costWords(costs: string[], loses: string[]): string {
+  const lost = loses.length > 0 ? `no longer ${loses.join(', ').toLowerCase()}` : ''
+  return [...costs, lost].filter(Boolean).join('; ') || 'costs nothing'
+}
+
+/** What is in hand over the lanes. */
+export const HandContext = createContext<Hand | undefined>(undefined)

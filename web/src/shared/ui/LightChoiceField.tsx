@@ -1,0 +1,18 @@
+import { Select } from 'antd'
+import { chooseLight, useLightChoice, type LightChoice } from '../theme'
+import { Field } from './Field'
+
+const CHOICES: { value: LightChoice; label: string }[] = [
+  { value: 'system', label: 'as the system has it' },
+  { value: 'light', label: 'light' },
+  { value: 'dark', label: 'dark' },
+]
+
+/** By day, by night, or as the system has it. */
+export function LightChoiceField() {
+  return (
+    <Field label="Light or dark">
+      <Select value={useLightChoice()} options={CHOICES} onChange={chooseLight} />
+    </Field>
+  )
+}
