@@ -13,7 +13,7 @@ need_cluster() {
     PG_PORT=$(sed -n 4p "$PG_HOME/data/postmaster.pid")
     return 0
   fi
-  PG_PORT=$(free_port 54310)
+  PG_PORT=$(free_port "$PG_FIRST_PORT")
   pg_create >/dev/null 2>&1 || fail "PostgreSQL's data folder could not be made in $PG_HOME"
   STARTED_HERE=yes
   pg_start 9>&- >/dev/null 2>&1 || fail "PostgreSQL could not be started; log: $PG_HOME/server.log"

@@ -8,6 +8,10 @@ as_pg_user() {
   if [ "$(id -u)" -eq 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi
 }
 
+# Where Kippen's own cluster looks for a port: below those that systems give to connections as they are made, of
+# which any may be in use for a moment though nobody listens there.
+PG_FIRST_PORT=14310
+
 port_taken() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 
 # The first free port from $1 on.
@@ -46,8 +50,11 @@ pg_start_there() {
     -o "-c listen_addresses=127.0.0.1 -p $PG_PORT -c unix_socket_directories=$PG_HOME/socket ${PG_LOGS//$'\n'/ } $*" start
 }
 
+# What PostgreSQL said last, at its start and in its log of today.
+pg_last_words() { tail -q -n 3 "$PG_HOME/server.log" "$PG_HOME/log/$(LC_ALL=C date +%a).log" 2>/dev/null || true; }
+
 # pg_start [further server options]. After a hard stop the old process may linger a moment; where
-# somebody else has taken the port since it was free, PG_PORT becomes the next.
+# somebody else has the port, listening or not, PG_PORT becomes the next.
 pg_start() {
   local try
   pg_running && pg_stop
@@ -56,10 +63,10 @@ pg_start() {
   as_pg_user truncate -s 0 "$PG_HOME/server.log"
   for try in 1 2 3; do
     pg_start_there "$@" && return 0
+    pg_last_words
     sleep "$try"
-    PG_PORT=$(free_port "$PG_PORT")
+    PG_PORT=$(free_port $((PG_PORT + 1)))
   done
-  tail -n 3 "$PG_HOME/server.log" 2>/dev/null
   return 1
 }
 

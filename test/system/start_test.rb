@@ -144,6 +144,25 @@ module Kippen
       assert_equal "201", long_press(2, 1000).code
     end
 
+    # The first port from which Kippen's own PostgreSQL looks on that can be had: bound, as an outgoing connection's is.
+    def hold_a_port
+      (14_310..14_400).each do |port|
+        socket = Socket.new(:INET, :STREAM)
+        return [socket, port] if socket.bind(Addrinfo.tcp("127.0.0.1", port))
+      rescue Errno::EADDRINUSE
+        next
+      end
+    end
+
+    def test_a_port_that_is_used_though_nobody_listens_there_is_passed_over
+      socket, held = hold_a_port
+      start
+      refute_equal held, Integer(File.readlines(File.join(@data, "postgres", "data", "postmaster.pid"))[3], 10)
+      assert all_well?
+    ensure
+      socket&.close
+    end
+
     def test_killed_hard_itself_it_starts_again
       process, = start
       stop(process, "KILL")
