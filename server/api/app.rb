@@ -19,6 +19,7 @@ module Kippen
       register ClientRoutes
       register DeviceRoutes
       register LaneRoutes
+      register AlongRoutes
       register FreePlaceRoutes
       register RevisionRoutes
       register HistoryRoutes

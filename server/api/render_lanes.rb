@@ -4,9 +4,6 @@ module Kippen
   module Server
     # Lanes as the JSON of the contract.
     class RenderLanes
-      # Where a device can be set to anything.
-      STEP_MS = 10
-
       def initialize(fitting)
         @fitting = fitting
         @catalogue = CATALOGUE.of(fitting)
@@ -17,6 +14,19 @@ module Kippen
         { "button" => Render.button(lane.button, @fitting.device(lane.button.device)), "regions" => lane.regions.map { |region| region(region) },
           "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane), "tap_choice" => tap_choice(lane), "own" => own(lane) }
           .merge(times(lane), "cautions" => cautions(lane).map { |one| caution(lane, one) })
+      end
+
+      # What of a Lane is another with another timing.
+      def moved(lane)
+        { "regions" => lane.regions.map { |region| region(region) }, "waits" => lane.waits.transform_values { |wait| Words.wait(wait, lane.timing) },
+          "costs" => empties(lane).to_h { |one| one.values_at("gesture", "costs") }, "tap_choice" => tap_choice(lane) }
+          .merge(times(lane).slice("boundaries", "limits"))
+      end
+
+      # Lanes of a device for which this is the same are moved alike.
+      def moves_like(lane)
+        [lane.shape, lane.timing, @cautions.held_back?(lane.button), lane.choice.tap&.action&.fetch("kind") == "builtin",
+         cautions_of(lane.button).select(&:bars).map(&:gesture)]
       end
 
       # What the buttons of a Fitting::Device share that have no time of their own; nothing where none depends on time.
@@ -77,12 +87,12 @@ module Kippen
           "from_ms" => milliseconds(boundary.from_us), "to_ms" => milliseconds(boundary.to_us) }.merge(steps(device, boundary.setting))
       end
 
-      # What can be set there: in steps, within narrower ends where the device has them, or some values alone.
+      # What can be set there: in steps, within narrower ends where the device has them.
       def steps(device, setting)
         allowed = settable(device)[setting] || {}
         values = allowed["values"] || allowed["fixed"]&.then { |fixed| [fixed] }
         ends = { "from_ms" => allowed["from"] || values&.min, "to_ms" => allowed["to"] || values&.max }.compact
-        { "step_ms" => allowed.fetch("step", STEP_MS), "values_ms" => values }.merge(ends)
+        { "step_ms" => allowed.fetch("step", Kinds::Settable::STEP) }.merge(ends)
       end
 
       def settable(id)

@@ -66,9 +66,9 @@ module Kippen
       open_desk
       to_stop "Long-press time of Pocket phone", row: "pocket-phone"
       press(:page_up)
-      assert_equal "600 ms", focused["aria-valuetext"]
+      assert_selector "[role=slider]:focus[aria-valuetext='600 ms']"
       press(:escape)
-      assert_equal "500 ms", focused["aria-valuetext"]
+      assert_selector "[role=slider]:focus[aria-valuetext='500 ms']"
 
       to_stop "Add a long-press", row: EDGE
       press(:enter)

@@ -14,6 +14,20 @@ module Kippen
         in_steps(allowed, value)
       end
 
+      # Where a device can be set to anything, what is moved goes in such steps.
+      STEP = 10
+
+      # The values that can be set, from the least on, none beyond +to+; range – of the setting itself.
+      def self.values(allowed, range, to:)
+        allowed ||= {}
+        given = allowed["values"] || (allowed.key?("fixed") && [allowed["fixed"]])
+        return given.sort if given
+
+        from, step = [allowed.fetch("from", range.begin), allowed.fetch("step", STEP)].map { |number| Rational(number.to_s) }
+        last = [allowed.fetch("to", range.end), to].min
+        (0..((last - from) / step).floor).map { |steps| plain(from + (steps * step)) }
+      end
+
       # The smaller of two that are as near. Words are themselves or the first there is.
       def self.nearest_of(values, value)
         return values.include?(value) ? value : values.first unless value.is_a?(Numeric)
@@ -27,9 +41,11 @@ module Kippen
         best = (from + (((given - from) / step).round * step)).clamp(from, to)
         return value if best == given
 
-        best.denominator == 1 ? best.numerator : best.to_f
+        plain(best)
       end
-      private_class_method :nearest_of, :in_steps
+
+      def self.plain(number) = number.denominator == 1 ? number.numerator : number.to_f
+      private_class_method :nearest_of, :in_steps, :plain
     end
   end
 end

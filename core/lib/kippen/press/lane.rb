@@ -31,10 +31,16 @@ module Kippen
         @button = button
         @place = place
         @mode = mode
-        @timing = fitting.timing(button)
         @choice = resolver.choice(button, mode, resolver.spot(fitting.where(place)))
-        @waits = Waits.of(@choice, @timing)
+        @own = fitting.own_timing(button).keys
+        time(fitting.timing(button))
       end
+
+      # The same with another Fitting::Timing.
+      def with_timing(timing) = dup.tap { |other| other.send(:time, timing) }
+
+      # The same with a setting that the button has for its own.
+      def owning(setting) = dup.tap { |other| other.instance_variable_set(:@own, @own | [setting]) }
 
       def regions = held + apart
 
@@ -51,7 +57,7 @@ module Kippen
       end
 
       # [Boundaries::Boundary], none where nothing depends on time.
-      def boundaries = @button.kind == "notch" ? [] : Boundaries.of(@timing, own: @fitting.own_timing(@button).keys)
+      def boundaries = @button.kind == "notch" ? [] : Boundaries.of(@timing, own: @own)
 
       # A TapChoice, or nil where nothing is counted beyond the tap that is assigned here.
       def tap_choice
@@ -85,7 +91,18 @@ module Kippen
         (before.keys | later.waits.keys).map { |gesture| [gesture, before[gesture], later.waits[gesture]] }
       end
 
+      # What its waits, limits and regions depend on besides the timing.
+      def shape
+        [@button.kind, @choice.kind, @choice.top, origin(@choice.tap), @own,
+         *[@choice.tap, @choice.double_tap, @choice.triple_tap, @choice.long].map { |one| one && [one.gesture, one.at_once] }]
+      end
+
       private
+
+      def time(timing)
+        @timing = timing
+        @waits = Waits.of(@choice, timing)
+      end
 
       def from_press?(member) = @timing[member] == "press"
 

@@ -11,17 +11,22 @@ const boundary = {
   own: true,
   from_ms: 100,
   step_ms: 10,
-  values_ms: null,
   to_ms: 5000,
 }
 
-function Held({ onCommit }: { onCommit: (draft: BoundaryDraft) => void }) {
+const VALUES = Array.from({ length: 141 }, (_, index) => 100 + 10 * index)
+/** What was asked for when it was taken hold of. */
+const held: [string, number][] = []
+
+function Held({ values, onCommit }: { values?: number[]; onCommit: (draft: BoundaryDraft) => void }) {
   const [draft, setDraft] = useState<BoundaryDraft>()
   return (
     <BoundaryHandle
       boundary={boundary}
       of="Edge key"
       scale={scalesFor([]).held}
+      values={values}
+      onHold={(...one) => held.push(one)}
       draft={draft}
       onDraft={setDraft}
       onCommit={onCommit}
@@ -29,13 +34,18 @@ function Held({ onCommit }: { onCommit: (draft: BoundaryDraft) => void }) {
   )
 }
 
-function show() {
+function show(values: number[] | null = VALUES) {
   const committed: number[] = []
-  render(<Held onCommit={(draft) => committed.push(draft.valueMs)} />)
+  held.length = 0
+  const drawn = (known: number[] | null) => (
+    <Held {...(known ? { values: known } : {})} onCommit={(draft) => committed.push(draft.valueMs)} />
+  )
+  const { rerender } = render(drawn(values))
   const slider = screen.getByRole('slider', { name: 'Long-press time of Edge key' })
   return {
     committed,
     slider,
+    learn: (known: number[]) => rerender(drawn(known)),
     press: (...keys: string[]) => keys.forEach((key) => fireEvent.keyDown(slider, { key })),
   }
 }
@@ -86,8 +96,8 @@ describe('BoundaryHandle', () => {
   })
 
   /** 1500 ms on 300 px: 5 ms a pixel. */
-  function drag(...xs: number[]) {
-    const { committed, slider } = show()
+  function drag(xs: number[], values: number[] | null = VALUES) {
+    const { committed, slider } = show(values)
     slider.setPointerCapture = () => undefined
     vi.spyOn(slider.parentElement as HTMLElement, 'getBoundingClientRect').mockReturnValue({
       width: 300,
@@ -99,26 +109,53 @@ describe('BoundaryHandle', () => {
   }
 
   it('does not jump where its tag is taken at the edge, and a tremor moves nothing', () => {
-    const { committed, slider } = drag(120, 124, 116, 120)
+    const { committed, slider } = drag([120, 124, 116, 120])
     expect(slider.getAttribute('aria-valuetext')).toBe('500 ms')
     fireEvent.pointerUp(slider)
     expect(committed).toEqual([])
   })
 
   it('is dragged by what is beyond the tremor', () => {
-    const { committed, slider } = drag(120, 146)
+    const { committed, slider } = drag([120, 146])
     expect(slider.getAttribute('aria-valuetext')).toBe('600 ms')
     fireEvent.pointerUp(slider)
     expect(committed).toEqual([600])
   })
 
+  it('goes to the nearest where it is let go before it is known what can be set', () => {
+    const { committed, slider } = drag([120, 146], null)
+    fireEvent.pointerUp(slider)
+    expect(committed).toEqual([600])
+  })
+
   it('gives up a drag by Escape', () => {
-    const { committed, slider } = drag(120, 180)
+    const { committed, slider } = drag([120, 180])
     fireEvent.keyDown(slider, { key: 'Escape' })
     fireEvent.pointerMove(slider, { clientX: 200 })
     fireEvent.pointerUp(slider)
     expect(slider.getAttribute('aria-valuetext')).toBe('500 ms')
     expect(committed).toEqual([])
+  })
+
+  it('waits for what can be set before it moves', () => {
+    const { committed, slider, press, learn } = show(null)
+    press('ArrowRight', 'ArrowRight')
+    expect([slider.getAttribute('aria-valuetext'), held[0]]).toEqual(['500 ms', ['long_press_ms', 1500]])
+    learn([400, 500, 700, 1000])
+    expect(slider.getAttribute('aria-valuetext')).toBe('1000 ms')
+    act(() => {
+      vi.advanceTimersByTime(700)
+    })
+    expect(committed).toEqual([1000])
+  })
+
+  it('asks for more at the end of what is known', () => {
+    const { press } = show([400, 500, 700])
+    press('PageUp')
+    expect(held).toEqual([
+      ['long_press_ms', 1500],
+      ['long_press_ms', 1400],
+    ])
   })
 
   it('leaves other keys and combinations alone', () => {

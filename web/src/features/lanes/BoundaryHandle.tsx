@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type CSSProperties, type KeyboardEvent, ty
 import type { Boundary } from '../../shared/api'
 import { SETTING_NAMES } from '../assign'
 import type { StretchScale } from './scale'
-import { settable, stepped } from './setting'
+import { nearest, stepped } from './setting'
 import styles from './lanes.module.css'
 
 export interface BoundaryDraft {
@@ -26,6 +26,10 @@ interface Props {
   row?: number
   /** Only to be looked at. */
   fixed?: boolean
+  /** What can be set, from the least on, once it is known: see onHold. */
+  values: number[] | undefined
+  /** It is taken hold of, and may go so far. */
+  onHold: (setting: string, toMs: number) => void
   draft: BoundaryDraft | undefined
   onDraft: (draft: BoundaryDraft | undefined) => void
   onCommit: (draft: BoundaryDraft) => unknown
@@ -34,17 +38,21 @@ interface Props {
 interface Drag {
   fromX: number
   msPerPx: number
+  /** Where it would be; it goes there once it is known what can be set. */
+  wish?: number
   /** What it has come to; state may not have been drawn yet when the pointer goes up. */
   to?: BoundaryDraft
 }
 
 /** A boundary that can be dragged, moved with arrow keys, or typed. */
 export function BoundaryHandle(props: Props) {
-  const { boundary, of, scale, row = 0, draft, onDraft, onCommit } = props
+  const { boundary, of, scale, row = 0, values, draft, onHold, onDraft, onCommit } = props
   const fixed = props.fixed || boundary.from_ms === boundary.to_ms
   const [typed, setTyped] = useState('')
   const rest = useRef<number>(undefined)
   const drag = useRef<Drag>(undefined)
+  /** Steps by keys that wait until it is known what can be set. */
+  const steps = useRef(0)
   const value = draft?.valueMs ?? boundary.value_ms
   const name = `${SETTING_NAMES[boundary.setting] ?? boundary.setting} of ${of}`
 
@@ -63,25 +71,49 @@ export function BoundaryHandle(props: Props) {
   const drop = () => {
     window.clearTimeout(rest.current)
     drag.current = undefined
+    steps.current = 0
     setTyped('')
     onDraft(undefined)
   }
   const within = (ms: number) => Math.min(boundary.to_ms, Math.max(boundary.from_ms, ms))
 
+  const dragTo = (known: number[]) => {
+    const now = drag.current
+    if (now?.wish !== undefined) now.to = move(nearest(known, now.wish))
+  }
+  const goOn = (known: number[]) => {
+    dragTo(known)
+    if (steps.current === 0) return
+    const next = stepped(known, value, steps.current)
+    steps.current = 0
+    // At the end of what is known there may be more.
+    if (next === known.at(-1)) onHold(boundary.setting, next * 2)
+    window.clearTimeout(rest.current)
+    const made = move(next)
+    rest.current = window.setTimeout(() => commit(made), REST_MS)
+  }
+  const known = useRef(goOn)
+  useEffect(() => {
+    known.current = goOn
+  })
+  useEffect(() => {
+    if (values) known.current(values)
+  }, [values])
+
   const onKeyDown = (event: KeyboardEvent) => {
     if (fixed || event.ctrlKey || event.altKey || event.metaKey) return
-    const steps = STEPS[event.key]
-    if (steps !== undefined) {
-      const next = move(stepped(boundary, value, steps))
-      window.clearTimeout(rest.current)
-      rest.current = window.setTimeout(() => commit(next), REST_MS)
+    const by = STEPS[event.key]
+    if (by !== undefined) {
+      steps.current += by
+      onHold(boundary.setting, Math.max(scale.maxMs, value))
+      if (values) goOn(values)
     } else if (/^\d$/.test(event.key)) {
       setTyped((text) => (text + event.key).slice(0, 4))
     } else if (event.key === 'Backspace' && typed) {
       setTyped(typed.slice(0, -1))
     } else if (event.key === 'Enter') {
       commit(typed ? move(within(Number(typed))) : draft)
-    } else if (event.key === 'Escape' && (typed || draft || drag.current)) {
+    } else if (event.key === 'Escape' && (typed || draft || drag.current || steps.current)) {
       drop()
     } else if (event.key === 'Home' || event.key === 'End') {
       commit(move(event.key === 'Home' ? boundary.from_ms : boundary.to_ms))
@@ -97,21 +129,25 @@ export function BoundaryHandle(props: Props) {
     const width = event.currentTarget.parentElement?.getBoundingClientRect().width ?? 0
     if (width === 0) return
     drag.current = { fromX: event.clientX, msPerPx: scale.ms(1) / width }
+    onHold(boundary.setting, scale.maxMs)
     event.currentTarget.setPointerCapture(event.pointerId)
   }
   const onPointerMove = (event: PointerEvent<HTMLElement>) => {
     const now = drag.current
     if (!now) return
     const px = event.clientX - now.fromX
-    if (!now.to && Math.abs(px) < TREMOR_PX) return
+    if (now.wish === undefined && Math.abs(px) < TREMOR_PX) return
     // What the tremor would have moved it by does not count.
     const moved = px - Math.sign(px) * Math.min(TREMOR_PX, Math.abs(px))
-    now.to = move(settable(boundary, boundary.value_ms + moved * now.msPerPx))
+    now.wish = boundary.value_ms + moved * now.msPerPx
+    if (values) dragTo(values)
   }
   const onPointerUp = () => {
-    const done = drag.current?.to
+    const { wish, to } = drag.current ?? {}
     drag.current = undefined
-    if (!done) return
+    if (wish === undefined) return
+    // Let go before it was known what can be set: the core brings it to the nearest.
+    const done = to ?? move(within(Math.round(wish)))
     if (done.valueMs === boundary.value_ms) drop()
     else commit(done)
   }

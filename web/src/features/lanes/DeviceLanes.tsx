@@ -1,25 +1,26 @@
-import { useMemo, useState, type ReactNode } from 'react'
-import type { Boundary, Device, Lane } from '../../shared/api'
-import { useChange, usePreview, type Spot } from '../../shared/fitting'
+import { useState, type ReactNode } from 'react'
+import type { Boundary, Device, MovedLane } from '../../shared/api'
+import { useChange, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { SETTING_NAMES } from '../assign'
 import { BoundaryHandle, type BoundaryDraft } from './BoundaryHandle'
+import { NotMoved } from './NotMoved'
 import { rowsOfTags, type Scales } from './scale'
 import { widthOf } from './text'
+import { useAlong } from './useAlong'
 import type { StripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
 
 interface Props {
   client: string
-  revision: number
   /** Where the lanes are looked at. */
   spot: Spot
   device: Device
   boundaries: Boundary[]
   scales: Scales
   widths: StripWidths
-  /** Its lanes; moving – by button, what they would be while a boundary is moved. */
-  children: (moving: ReadonlyMap<string, Lane>) => ReactNode
+  /** Its lanes; moving – by button, what of them is another while a boundary is moved. */
+  children: (moving: ReadonlyMap<string, MovedLane>) => ReactNode
 }
 
 const timing = (device: string, spot: Spot, { setting, valueMs }: BoundaryDraft) => ({
@@ -31,6 +32,8 @@ const timing = (device: string, spot: Spot, { setting, valueMs }: BoundaryDraft)
   nearest: true,
 })
 
+const STILL: ReadonlyMap<string, MovedLane> = new Map()
+
 /** Tags closer than this, in px, would cover each other. */
 const CLOSE_PX = 60
 /** From the line to where its tag ends. */
@@ -38,16 +41,11 @@ const BESIDE_PX = 32
 
 /** What the device is called and how it is worked, the boundaries that its buttons share, and their lanes. */
 export function DeviceLanes(props: Props) {
-  const { client, revision, spot, device, boundaries, scales, widths, children } = props
+  const { client, spot, device, boundaries, scales, widths, children } = props
   const fixed = !useMayChange()
   const [draft, setDraft] = useState<BoundaryDraft>()
   const { change } = useChange()
-  const preview = usePreview(client, draft && timing(device.id, spot, draft), revision)
-  const last = draft && preview.last
-  const moving = useMemo(
-    () => new Map((last?.buttons ?? []).map(({ lane }) => [lane.button.ref, lane])),
-    [last],
-  )
+  const along = useAlong(client, device.id, spot, draft)
   const commit = async (done: BoundaryDraft) => {
     // A refusal stays with the desk, which says why it was not saved.
     await change(timing(device.id, spot, done), '', { tell: true })
@@ -80,6 +78,8 @@ export function DeviceLanes(props: Props) {
                   scale={scales[stretch]}
                   row={rows[index] ?? 0}
                   fixed={fixed}
+                  values={along.valuesOf(boundary.setting)}
+                  onHold={along.hold}
                   draft={draft?.setting === boundary.setting ? draft : undefined}
                   onDraft={setDraft}
                   onCommit={(done) => void commit(done)}
@@ -108,7 +108,8 @@ export function DeviceLanes(props: Props) {
           )
         })}
       </div>
-      {children(moving)}
+      <NotMoved error={along.error} />
+      {children(along.moving ?? STILL)}
     </section>
   )
 }

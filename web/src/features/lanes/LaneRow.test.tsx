@@ -54,7 +54,6 @@ describe('LaneRow', () => {
                 <Profiler key={one.button.ref} id={one.button.ref} onRender={(id) => drawn.push(id)}>
                   <LaneRow
                     client="one"
-                    revision={1}
                     spot={SPOT}
                     lane={one}
                     scales={SCALES}

@@ -1,24 +1,26 @@
-import { memo, useCallback, useEffect, useRef, useState } from 'react'
-import type { Lane, LaneGesture } from '../../shared/api'
-import { useChange, usePreview, type Spot } from '../../shared/fitting'
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import type { Lane, LaneGesture, MovedLane } from '../../shared/api'
+import { useChange, type Spot } from '../../shared/fitting'
 import type { Chosen } from '../assign'
 import { useLive } from '../bench'
 import type { BoundaryDraft } from './BoundaryHandle'
 import { LaneLabel } from './LaneLabel'
+import { moved } from './moved'
+import { NotMoved } from './NotMoved'
 import { SlimStrip } from './SlimStrip'
 import { StretchStrip } from './StretchStrip'
 import type { Scales } from './scale'
+import { useAlong } from './useAlong'
 import type { StripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
 
 interface Props {
   client: string
-  revision: number
   /** Where it is looked at. */
   spot: Spot
   lane: Lane
-  /** As it would be while a boundary of its device is being moved. */
-  moving?: Lane | undefined
+  /** What of it is another while a boundary of its device is being moved. */
+  moving?: MovedLane | undefined
   /** Said in place of its own name. */
   label?: string
   scales: Scales
@@ -43,15 +45,16 @@ const timing = (button: string, spot: Spot, { setting, valueMs }: BoundaryDraft)
 
 /** One button's whole behaviour on one time line. */
 export const LaneRow = memo(function LaneRow(props: Props) {
-  const { client, revision, spot, lane, moving, label, scales, widths, chosen, picked, onPick } = props
+  const { client, spot, lane, moving, label, scales, widths, chosen, picked, onPick } = props
   const { onChoose, onButton } = props
   const [draft, setDraft] = useState<BoundaryDraft>()
   const { change: save } = useChange()
   const live = useLive(lane.button.ref)
   const { ref, full_name: name } = lane.button
 
-  const preview = usePreview(client, draft && timing(ref, spot, draft), revision)
-  const shown = (draft && preview.last?.buttons[0]?.lane) ?? moving ?? lane
+  const along = useAlong(client, ref, spot, draft)
+  const state = along.moving?.get(ref) ?? moving
+  const shown = useMemo(() => (state ? moved(lane, state) : lane), [state, lane])
 
   const saving = useRef(save)
   useEffect(() => {
@@ -97,6 +100,8 @@ export const LaneRow = memo(function LaneRow(props: Props) {
             width={widths[stretch]}
             chosen={chosen}
             live={live}
+            valuesOf={along.valuesOf}
+            onHold={along.hold}
             draft={draft}
             onDraft={setDraft}
             onCommit={commit}
@@ -106,6 +111,7 @@ export const LaneRow = memo(function LaneRow(props: Props) {
       ) : (
         <SlimStrip lane={shown} chosen={chosen} words={words} onChoose={onChoose} />
       )}
+      <NotMoved error={along.error} />
       {shown.limits.map((limit) => (
         <p key={limit.gesture} className={styles.limits}>
           {limit.words}

@@ -82,7 +82,6 @@ export function Lanes(props: Props) {
   )
   const { widths, ref: axisRef } = useStripWidths()
 
-  const revision = answer.data?.revision ?? 0
   const focusRef = useSpotFocus(lanes)
   const roving = useRoving()
   const put = useCallback(
@@ -190,7 +189,6 @@ export function Lanes(props: Props) {
                     <DeviceLanes
                       key={device.id}
                       client={desk.id}
-                      revision={revision}
                       spot={spot}
                       device={device}
                       boundaries={boundaries}
@@ -202,7 +200,6 @@ export function Lanes(props: Props) {
                           <LaneRow
                             key={lane.button.ref}
                             client={desk.id}
-                            revision={revision}
                             spot={spot}
                             lane={lane}
                             moving={moving.get(lane.button.ref)}

@@ -61,7 +61,6 @@ export function LanesCompared({ desk, spot, compared, onClose }: Props) {
                   {lane ? (
                     <LaneRow
                       client={desk.id}
-                      revision={number}
                       spot={spot}
                       lane={lane}
                       label={`revision ${String(number)}`}

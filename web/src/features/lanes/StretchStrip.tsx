@@ -35,6 +35,8 @@ interface Props {
   width: number
   chosen: LaneGesture | undefined
   live: Live
+  valuesOf: (setting: string) => number[] | undefined
+  onHold: (setting: string, toMs: number) => void
   draft: BoundaryDraft | undefined
   onDraft: (draft: BoundaryDraft | undefined) => void
   onCommit: (draft: BoundaryDraft) => unknown
@@ -150,6 +152,8 @@ export const StretchStrip = memo(function StretchStrip(props: Props) {
           boundary={boundary}
           of={name}
           scale={scale}
+          values={props.valuesOf(boundary.setting)}
+          onHold={props.onHold}
           draft={draft?.setting === boundary.setting ? draft : undefined}
           onDraft={onDraft}
           onCommit={onCommit}

@@ -1,37 +1,32 @@
 import { describe, expect, it } from 'vitest'
-import type { Boundary } from '../../shared/api'
-import { settable, stepped } from './setting'
+import { nearest, stepped } from './setting'
 
-const boundary = (more: Partial<Boundary>): Boundary => ({
-  setting: 'long_press_ms',
-  stretch: 'held',
-  own: false,
-  value_ms: 500,
-  from_ms: 100,
-  to_ms: 5000,
-  step_ms: 10,
-  values_ms: null,
-  ...more,
-})
+const SOME = [200, 300, 400, 600]
 
 describe('what can be set', () => {
   it.each([
-    [{}, 504, 500],
-    [{}, 20, 100],
-    [{}, 9000, 5000],
-    [{ step_ms: 0.1, from_ms: 0 }, 0.34, 0.3],
-    [{ step_ms: 50 }, 524, 500],
-    [{ values_ms: [200, 300, 400], from_ms: 200, to_ms: 400 }, 360, 400],
-  ])('%j brings %d to %d', (more, ms, nearest) => {
-    expect(settable(boundary(more), ms)).toBe(nearest)
+    [304, 300],
+    [20, 200],
+    [9000, 600],
+    [500, 400],
+  ])('%d is brought to %d', (ms, to) => {
+    expect(nearest(SOME, ms)).toBe(to)
   })
 
   it.each([
-    [{}, 500, 1, 510],
-    [{}, 105, -1, 100],
-    [{ values_ms: [200, 300, 400], from_ms: 200, to_ms: 400 }, 300, 1, 400],
-    [{ values_ms: [200, 300, 400], from_ms: 200, to_ms: 400 }, 300, -10, 200],
-  ])('%j goes from %d by %d steps to %d', (more, ms, steps, to) => {
-    expect(stepped(boundary(more), ms, steps)).toBe(to)
+    [300, 1, 400],
+    [300, -1, 200],
+    [300, 10, 600],
+    [300, -10, 200],
+    [350, 1, 400],
+    [350, -1, 300],
+    [9000, -1, 600],
+    [100, 1, 200],
+  ])('from %d by %d to %d', (ms, steps, to) => {
+    expect(stepped(SOME, ms, steps)).toBe(to)
+  })
+
+  it('moves nothing where nothing can be set', () => {
+    expect([nearest([], 300), stepped([], 300, 1)]).toEqual([300, 300])
   })
 })

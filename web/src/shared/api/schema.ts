@@ -570,6 +570,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/along": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What lanes become while one of their times is moved, for each value that it can be set to */
+        get: operations["getLanesAlong"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/differences": {
         parameters: {
             query?: never;
@@ -1143,14 +1162,7 @@ export interface components {
                 lost: string | null;
             }[];
             button: components["schemas"]["Button"];
-            regions: {
-                stretch: components["schemas"]["Stretch"];
-                /** @enum {unknown} */
-                kind: "ignored" | "counts" | "long" | "bridged" | "joins" | "new";
-                from_us: number;
-                /** @description null where it has no end */
-                to_us: number | null;
-            }[];
+            regions: components["schemas"]["Region"][];
             chips: {
                 gesture: components["schemas"]["LaneGesture"];
                 gesture_name: string;
@@ -1176,14 +1188,7 @@ export interface components {
                 costs: string[];
             }[];
             boundaries: components["schemas"]["Boundary"][];
-            /** @description Gestures that this timing makes impossible or hardly possible */
-            limits: {
-                gesture: components["schemas"]["Gesture"];
-                /** @enum {unknown} */
-                how: "impossible" | "hardly";
-                /** @description With the reason */
-                words: string;
-            }[];
+            limits: components["schemas"]["Limit"][];
             /** @description What must be known before a gesture gets something to do */
             cautions: {
                 gesture: null | components["schemas"]["Gesture"];
@@ -1195,17 +1200,49 @@ export interface components {
                 /** @description It concerns what is on the button now */
                 stands: boolean;
             }[];
-            /** @description Whether the tap waits for a second one, and what either costs; null where there is no choice */
-            tap_choice: null | {
-                /** @enum {unknown} */
-                chosen: "waits" | "at_once";
-                /** @description In words - what waiting costs */
-                waits: string;
-                /** @description In words - what acting at once costs */
-                at_once: string;
-                /** @description Why it can only act at once */
-                only: string | null;
+            tap_choice: components["schemas"]["TapChoice"];
+        };
+        /** @description Whether the tap waits for a second one, and what either costs; null where there is no choice */
+        TapChoice: null | {
+            /** @enum {unknown} */
+            chosen: "waits" | "at_once";
+            /** @description In words - what waiting costs */
+            waits: string;
+            /** @description In words - what acting at once costs */
+            at_once: string;
+            /** @description Why it can only act at once */
+            only: string | null;
+        };
+        Region: {
+            stretch: components["schemas"]["Stretch"];
+            /** @enum {unknown} */
+            kind: "ignored" | "counts" | "long" | "bridged" | "joins" | "new";
+            from_us: number;
+            /** @description null where it has no end */
+            to_us: number | null;
+        };
+        /** @description A gesture that this timing makes impossible or hardly possible */
+        Limit: {
+            gesture: components["schemas"]["Gesture"];
+            /** @enum {unknown} */
+            how: "impossible" | "hardly";
+            /** @description With the reason */
+            words: string;
+        };
+        /** @description What of a lane is another with another time */
+        MovedLane: {
+            regions: components["schemas"]["Region"][];
+            boundaries: components["schemas"]["Boundary"][];
+            limits: components["schemas"]["Limit"][];
+            /** @description By gesture - in words */
+            waits: {
+                [key: string]: string;
             };
+            /** @description By gesture with nothing on it - what offering it costs the others */
+            costs: {
+                [key: string]: string[];
+            };
+            tap_choice: components["schemas"]["TapChoice"];
         };
         Boundary: {
             setting: string;
@@ -1217,8 +1254,6 @@ export interface components {
             to_ms: number;
             /** @description It can be set in steps of so much */
             step_ms: number;
-            /** @description Where only some can be set: those */
-            values_ms: number[] | null;
         };
         Preview: {
             /** @description What differs */
@@ -2780,6 +2815,47 @@ export interface operations {
                         heads: {
                             device: string;
                             boundaries: components["schemas"]["Boundary"][];
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getLanesAlong: {
+        parameters: {
+            query: {
+                /** @description The device whose shared time it is */
+                of: string;
+                setting: "gap_bridge_ms" | "bounce_guard_ms" | "brush_guard_ms" | "long_press_ms" | "tap_gap_ms";
+                /** @description The last value that is asked for */
+                to: number;
+                place?: string;
+                mode?: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The values, and the lanes that change with them; those that change alike stand together */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revision: number;
+                        /** @description From the least on */
+                        values_ms: number[];
+                        lanes: {
+                            buttons: string[];
+                            states: components["schemas"]["MovedLane"][];
+                            /** @description For each value which of the states */
+                            at: number[];
                         }[];
                     };
                 };

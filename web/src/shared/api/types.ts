@@ -1,4 +1,4 @@
-import type { components } from './schema'
+import type { components, operations } from './schema'
 
 type Schemas = components['schemas']
 
@@ -24,6 +24,10 @@ export interface LanesAnswer {
   lanes: Lane[]
   heads: { device: string; boundaries: Boundary[] }[]
 }
+export type MovedLane = Schemas['MovedLane']
+/** Lanes for each value that one of their times can be set to. */
+export type Along = operations['getLanesAlong']['responses'][200]['content']['application/json']
+export type DurationSetting = operations['getLanesAlong']['parameters']['query']['setting']
 export type Stretch = Schemas['Stretch']
 export type Gesture = Schemas['Gesture']
 export type LaneGesture = Schemas['LaneGesture']

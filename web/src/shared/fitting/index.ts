@@ -13,6 +13,7 @@ export {
   useKeys,
   useKinds,
   useLanes,
+  useLanesAlong,
   usePreview,
   useSettings,
   useWants,

@@ -1,6 +1,6 @@
 import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import { api, must, PAGE, Refused, type Change } from '../api'
+import { api, must, PAGE, Refused, type Change, type DurationSetting } from '../api'
 import { useSaving } from './saving'
 
 export function useDesk(client: string) {
@@ -26,6 +26,29 @@ export function useLanes(client: string, spot: Spot, revision?: number) {
         }),
       ),
     placeholderData: (before) => before,
+  })
+}
+
+/** What lanes become while one of their times is moved; nothing is asked before it is taken hold of. */
+export function useLanesAlong(
+  client: string,
+  held: ({ of: string; setting: string; to: number } & Spot) | undefined,
+) {
+  const { revision } = useSaving()
+  return useQuery({
+    queryKey: ['along', client, revision, held],
+    enabled: held !== undefined,
+    queryFn: () => {
+      if (!held) throw new Error('nothing is held')
+      const query = { ...held, setting: held.setting as DurationSetting }
+      return must(api.GET('/api/clients/{client}/along', { params: { path: { client }, query } }))
+    },
+    staleTime: Infinity,
+    // Gone beyond what is known: that stays until there is more of it.
+    placeholderData: (before, query) =>
+      (query?.queryKey[3] as typeof held)?.setting === held?.setting && query?.queryKey[2] === revision
+        ? before
+        : undefined,
   })
 }
 

@@ -1,0 +1,35 @@
+import { useCallback, useMemo, useState } from 'react'
+import { useLanesAlong, type Spot } from '../../shared/fitting'
+import type { BoundaryDraft } from './BoundaryHandle'
+import { movedTo } from './moved'
+
+interface Held {
+  setting: string
+  to: number
+}
+
+/** The longest time there is. */
+const LONGEST_MS = 5000
+
+/**
+ * What can be set, and what comes of it, for the time that is taken hold of. of – the device whose buttons share it,
+ * or the button that has it for its own
+ */
+export function useAlong(client: string, of: string, spot: Spot, draft: BoundaryDraft | undefined) {
+  const [held, setHeld] = useState<Held>()
+  const along = useLanesAlong(client, held && { of, ...held, ...spot })
+  const data = along.data
+  const moving = useMemo(() => (draft && data ? movedTo(data, draft) : undefined), [data, draft])
+  const heldNow = held?.setting
+  /** The values of a setting, once they are known. */
+  const valuesOf = useCallback(
+    (setting: string) => (heldNow === setting ? data?.values_ms : undefined),
+    [heldNow, data],
+  )
+  /** Called when one is taken hold of, and again where it goes beyond what is known. */
+  const hold = useCallback((setting: string, to: number) => {
+    const next = Math.min(LONGEST_MS, Math.ceil(to))
+    setHeld((now) => (now?.setting === setting && now.to >= next ? now : { setting, to: next }))
+  }, [])
+  return { moving, error: along.error, valuesOf, hold }
+}
