@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 require_relative "seldom"
-# On loopback; PORT and KIPPEN_LISTEN come from bin/start. KIPPEN_WORKERS: so many processes share
-# the work, none but this one where it isn't said.
-bind "tcp://127.0.0.1:#{ENV.fetch("PORT")}"
-# Besides, on purpose: an address of this machine at which a client's own device may join.
-bind "tcp://#{ENV.fetch("KIPPEN_LISTEN", nil)}" if ENV["KIPPEN_LISTEN"].to_s != ""
+# On loopback, or – as a second server, on purpose – at an address of this machine at which a client's own device may
+# join; PORT and KIPPEN_LISTEN come from bin/start. KIPPEN_WORKERS: so many processes share the work, none but this
+# one where it isn't said.
+outside = ENV["KIPPEN_LISTEN"].to_s
+bind(outside.empty? ? "tcp://127.0.0.1:#{ENV.fetch("PORT")}" : "tcp://#{outside}")
 # More would wait for each other: what they do is mostly work.
 threads 1, 3
 environment ENV.fetch("RACK_ENV", "production")

@@ -13,12 +13,13 @@ module Kippen
 
     # The whole application for Rack: limits, sign-in, contract, API, pages.
     # secret – 64 characters or more that only this installation knows; demo – may the demo's
-    # accounts be opened by one press; listen – "address:port" besides loopback, for joining
-    # by code; host – a name by which a proxy leads here; check_responses – hold every response against the contract too
-    def self.rack(database, secret:, demo: false, listen: nil, host: nil, check_responses: false)
+    # accounts be opened by one press; listen – "address:port" where this is the server for joining by code;
+    # way_in – the folder of a WayIn; host – a name by which a proxy leads here; check_responses – hold every
+    # response against the contract too
+    def self.rack(database, secret:, demo: false, listen: nil, way_in: nil, host: nil, check_responses: false)
       App.set :database, database
       App.set :demo, demo
-      App.set :join_addresses, Outside.addresses(listen)
+      App.set :way_in, WayIn.new(way_in)
       pages = Pages.new
       api = api(database, secret, check_responses)
       Rack::Builder.new do

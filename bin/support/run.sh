@@ -51,7 +51,44 @@ start_worker() {
 
 # Asks a server's health question by bash alone: is all well?
 answers() {
-  (exec 3<>"/dev/tcp/127.0.0.1/$1" && printf 'GET /api/health HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&3 && head -n 1 <&3 | grep -q ' 200') 2>/dev/null
+  local address=${2:-127.0.0.1}
+  (exec 3<>"/dev/tcp/$address/$1" && printf 'GET /api/health HTTP/1.0\r\nHost: %s\r\n\r\n' "$address" >&3 && head -n 1 <&3 | grep -q ' 200') 2>/dev/null
+}
+
+# The way in for clients' own devices: a second server, at the address that stands in "wanted" (see server/way_in.rb).
+WAY_IN= OUTSIDE=
+stop_outside() {
+  [ -n "$OUTSIDE" ] || return 0
+  kill -TERM "$OUTSIDE" 2>/dev/null || true
+  wait "$OUTSIDE" 2>/dev/null || true
+  rm -f "$DATA/run/outside.pid" "$DATA/way-in/open"
+  OUTSIDE= WAY_IN=
+}
+
+start_outside() {
+  WAY_IN=$1
+  KIPPEN_LISTEN=$1:$PORT KIPPEN_WORKERS=0 run outside "$LOGS/outside.log" bundle exec puma -C "$ROOT/server/puma.rb"
+  OUTSIDE=$RUN_PID
+}
+
+# Opens, keeps and closes it as is wanted.
+watch_way_in() {
+  local wanted
+  wanted=$(head -c 64 "$DATA/way-in/wanted" 2>/dev/null) || true
+  [[ $wanted =~ ^[0-9]{1,3}(\.[0-9]{1,3}){3}$ ]] || wanted=
+  if [ "$wanted" != "$WAY_IN" ]; then
+    if [ -n "$OUTSIDE" ]; then stop_outside && say "Devices of clients can't join from other machines any more."; fi
+    if [ -n "$wanted" ]; then start_outside "$wanted"; fi
+  elif [ -n "$OUTSIDE" ] && ! kill -0 "$OUTSIDE" 2>/dev/null; then
+    grep -m 1 -o 'Address already in use\|Cannot assign requested address' <(tail -n 20 "$LOGS/outside.log") >"$DATA/way-in/failed" ||
+      echo "it ended by itself" >"$DATA/way-in/failed"
+    say "The way in at $WAY_IN could not be kept open ($(cat "$DATA/way-in/failed")); log: $LOGS/outside.log"
+    rm -f "$DATA/way-in/wanted"
+    stop_outside
+  elif [ -n "$OUTSIDE" ] && [ ! -e "$DATA/way-in/open" ] && answers "$PORT" "$WAY_IN"; then
+    printf '%s:%s' "$WAY_IN" "$PORT" >"$DATA/way-in/open"
+    say "Devices of clients join by code at http://$WAY_IN:$PORT/join"
+  fi
 }
 
 # Below so much the pages say so and nothing is saved: PostgreSQL must never meet a full disk.
@@ -105,6 +142,7 @@ watch() {
     wait $! || true
     watch_room
     trim_logs || true
+    watch_way_in || true
     if [ "$AGAIN" -gt 0 ] && answers "$PORT"; then AGAIN=0; fi
     if [ "$PG_STARTED" = yes ] && ! pg_running; then
       again "The database" "$LOGS/postgres.log"

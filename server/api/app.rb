@@ -29,6 +29,7 @@ module Kippen
       register BenchRoutes
       register StandinRoutes
       register JoinRoutes
+      register WayInRoutes
       register JoinedRoutes
 
       before { headers "cache-control" => "no-store" }

@@ -7,7 +7,7 @@ module Kippen
       def self.registered(app)
         app.get("/api/clients/:client/joins") do
           fitting, = revisions.fitting(params["client"])
-          json("joins" => joins.current(params["client"]).map { |row| JoinRoutes.render(row, fitting) }, "addresses" => settings.join_addresses)
+          json("joins" => joins.current(params["client"]).map { |row| JoinRoutes.render(row, fitting) }, "addresses" => settings.way_in.join_addresses)
         end
 
         app.post("/api/clients/:client/joins") do

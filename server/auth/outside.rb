@@ -8,9 +8,6 @@ module Kippen
       LOOPBACK = %w[127.0.0.1 ::1].freeze
       OPEN = %r{\A/api/(joined(/|\z)|health\z)}
 
-      # Addresses at which a client's own device can join. listen – "address:port" or nil
-      def self.addresses(listen) = listen ? ["http://#{listen}/join"] : []
-
       def initialize(app) = @app = app
 
       def call(env)

@@ -122,7 +122,7 @@ module Kippen
         fits.each { |item| draft.rows.put(item) }
         return [] if rest.empty?
 
-        draft.left_out << "#{rest.size} of what was assigned to #{bundle["name"] || id} stays aside: its place or mode is gone, or something else is there."
+        draft.left_out << "#{rest.size} of what was assigned to #{bundle["name"] || id} stays aside: its place or mode is gone, something else is there, or it follows another."
         [bundle.slice("id", "name").merge("assignments" => rest)]
       end
 
@@ -131,8 +131,11 @@ module Kippen
         place = spot.place == Fitting::EVERYWHERE || draft.list("places").find(spot.place)
         mode = spot.mode == Fitting::BASE || draft.list("modes").find(spot.mode)
         free = [item["gesture"], Placing::OTHER_LONG[item["gesture"]]].none? { |gesture| draft.rows.find(spot, gesture) }
-        !!(place && mode && free && button_there?(draft, spot.button) && mode_there?(draft, item["action"]))
+        !!(place && mode && free && !follows?(draft, spot.button) && button_there?(draft, spot.button) && mode_there?(draft, item["action"]))
       end
+
+      # Was it there all the time, and has what another has?
+      def follows?(draft, ref) = draft.before.button(ref) && draft.list("links").find(ref.split("/").first)
 
       def button_there?(draft, ref)
         device, button = ref.split("/", 2)

@@ -71,6 +71,14 @@ module Kippen
         { "assignments" => gone, "button_timing" => timing.slice(*refs) }
       end
 
+      # Keeps what gives way, to be brought back. Raises Invalid.
+      def put_aside(bundle)
+        aside = member("taken_out", [])
+        raise Invalid.at("/change/id", "#{aside.size} things lie aside already; bring some back first") if aside.size >= Limits::TAKEN_OUT
+
+        set("taken_out", aside + [bundle])
+      end
+
       # item – with members set; those set to nil are gone. Others stay, whatever they are.
       def self.with(item, members)
         gone = members.select { |_, value| value.nil? }.keys

@@ -60,10 +60,29 @@ module Kippen
 
       # The rows of each partner become those of the other's button; what can't be there is left out.
       def bring_up_to_date(draft, match)
+        followed = pairs_before(draft, match)
         match.pairs.each do |one, other|
+          put_own_aside(draft, one, other) if followed && !followed.include?([one.ref, other.ref])
           draft.rows.of(other.ref).each { |item| draft.rows.delete(Spot.of(item), item["gesture"]) }
           draft.rows.of(one.ref).each { |item| copy(draft, match, item, other) }
         end
+      end
+
+      # Which buttons followed which by this link before: [[ref, ref]…]; nil where there was no such link.
+      def pairs_before(draft, match)
+        link = draft.before.links.find { |one| one.to == match.to.id && one.from == match.from.id } or return
+        between(draft.before, draft.kinds, link.from, link.to, link.mirror).pairs.map { |pair| pair.map(&:ref) }
+      end
+
+      # A partner that is there again: what its follower had of its own meanwhile gives way, and is kept.
+      def put_own_aside(draft, one, other)
+        wanted = draft.rows.of(one.ref).to_set { |item| item.merge("button" => other.ref) }
+        own = draft.rows.of(other.ref).reject { |item| wanted.include?(item) }
+        return if own.empty?
+
+        name = Words.button(View.new(draft).device(other.device), other)
+        draft.put_aside({ "id" => other.ref, "name" => name, "assignments" => own })
+        draft.left_out << Words.say(:own_aside, button: name, count: own.size)
       end
 
       def copy(draft, match, item, button)
@@ -76,7 +95,7 @@ module Kippen
       end
 
       def old?(draft, item) = draft.before.assignments.any? { |one| one.button == item["button"] && draft.before.list("assignments")[one.index].equal?(item) }
-      private_class_method :other?, :copy, :old?
+      private_class_method :other?, :pairs_before, :put_own_aside, :copy, :old?
     end
   end
 end

@@ -41,10 +41,7 @@ module Kippen
 
       # Puts assignments and timing of the buttons into the bundle, and the bundle aside.
       def set_aside(draft, refs, bundle)
-        bundle = bundle.merge(draft.take_of(refs))
-        aside = draft.member("taken_out", [])
-        refuse("id", "#{aside.size} things lie aside already; bring some back first") if aside.size >= Limits::TAKEN_OUT
-        draft.set("taken_out", aside + [bundle])
+        draft.put_aside(bundle.merge(draft.take_of(refs)))
       end
     end
   end
