@@ -30,6 +30,9 @@ class Visitor
     ask(request).tap { @token = nil if path.start_with?("/api/session") }
   end
 
+  # The whole response.
+  def delete(path) = ask(Net::HTTP::Delete.new(path, "X-CSRF-Token" => token))
+
   private
 
   # One way to the server, as a browser keeps it.

@@ -9,7 +9,7 @@ module Kippen
 
         app.post("/api/way-in") do
           settings.way_in.open(sent["address"])
-          audit.note(account, "opened the way in for clients' devices", host: sent["address"])
+          audit.note(account, "opened the way in for clients' devices", address: sent["address"])
           status 202
           json(WayInRoutes.render(settings.way_in))
         end

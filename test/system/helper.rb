@@ -30,6 +30,9 @@ Axe::Configuration.instance.legacy_mode = true
 # Is there while a story takes the disk for nearly full.
 ENV["KIPPEN_NO_ROOM"] = File.join(Dir.tmpdir, "kippen-no-room-#{Process.pid}")
 
+# Here a story plays what bin/start does with the way in for other machines.
+ENV["KIPPEN_WAY_IN"] = File.join(Dir.tmpdir, "kippen-way-in-#{Process.pid}")
+
 module Kippen
   # A story in a real browser against the whole application. Cleans up what it made.
   class SystemTest < Minitest::Test
@@ -42,7 +45,7 @@ module Kippen
       Capybara.app_host = address
       Capybara.run_server = false
     else
-      Capybara.app = Server.rack(DATABASE, secret: "s" * 64, demo: true, check_responses: true)
+      Capybara.app = Server.rack(DATABASE, secret: "s" * 64, demo: true, way_in: ENV.fetch("KIPPEN_WAY_IN"), check_responses: true)
     end
     DEMO = Formats::FittingJson.read(File.read(File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json")))
     EDGE = "pocket-phone/edge"

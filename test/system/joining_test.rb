@@ -107,12 +107,45 @@ module Kippen
       assert_text "this code is not known, has lapsed or was used already; ask for a new one"
     end
 
-    def test_who_did_not_open_kippen_to_others_is_told_how
+    def way_in = Server::WayIn.new(ENV.fetch("KIPPEN_WAY_IN"))
+
+    def test_who_did_not_open_kippen_to_others_is_told_who_can
       click_button "Their own device"
-      assert_text "bin/start --listen ADDRESS"
+      assert_text "Closed: only a browser on this machine can join."
+      assert_text way_in.possible.any? ? "A lead can open it here." : "It can’t be opened from here"
       click_button "Make a code"
       assert_selector "canvas"
       assert_accessible
+    end
+
+    # What bin/start would do, the story does: a machine in no network has no address to open.
+    def opened
+      FileUtils.mkdir_p(ENV.fetch("KIPPEN_WAY_IN"))
+      File.write(File.join(ENV.fetch("KIPPEN_WAY_IN"), "wanted"), "192.0.2.2") if way_in.possible.empty?
+      File.write(File.join(ENV.fetch("KIPPEN_WAY_IN"), "open"), "192.0.2.2:4310")
+    end
+
+    def test_a_lead_opens_and_closes_the_way_in
+      browser.manage.delete_all_cookies
+      sign_in_as("lead")
+      demo("sunniva")
+      open_step("devices")
+      click_button "Their own device"
+      if way_in.possible.any?
+        click_button "Open it at #{way_in.possible.first}"
+        assert_text "Being opened at #{way_in.possible.first} …"
+        assert_accessible
+      end
+      opened
+      assert_text "They reach Kippen at 192.0.2.2:4310: to join by a code, and for nothing else."
+      click_button "Make a code"
+      assert_text "192.0.2.2:4310/join"
+      click_button "Close it"
+      assert_text "Being closed …"
+      FileUtils.rm_rf(ENV.fetch("KIPPEN_WAY_IN"))
+      assert_text "Closed: only a browser on this machine can join."
+    ensure
+      FileUtils.rm_rf(ENV.fetch("KIPPEN_WAY_IN"))
     end
   end
 end

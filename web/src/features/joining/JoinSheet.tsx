@@ -4,6 +4,7 @@ import { useCallback, useState } from 'react'
 import { api, must, type Desk, type Join } from '../../shared/api'
 import { THEMES } from '../../shared/theme'
 import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
+import { WayIn } from './WayIn'
 import styles from './joining.module.css'
 
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
@@ -76,13 +77,7 @@ export function JoinSheet({ desk, onClose }: { desk: Desk; onClose: () => void }
         </>
       )}
       <Faults refused={make.refused ?? end.refused} />
-      {joins.data?.addresses.length === 0 && (
-        <p className={styles.how}>
-          Kippen was started for this machine alone, so only a browser on it can join. To let another one in,
-          stop Kippen and start it with <code>bin/start --listen ADDRESS</code>, ADDRESS being this machine’s
-          own in the network you share, for example 192.168.1.20. From there one can only join by code.
-        </p>
-      )}
+      <WayIn onOther={refresh} />
     </SideSheet>
   )
 }

@@ -442,6 +442,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/way-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether clients' own devices can reach Kippen from other machines */
+        get: operations["getWayIn"];
+        put?: never;
+        /** Opens it at one address of this machine; from there one can join by code, and nothing else */
+        post: operations["openWayIn"];
+        /** Closes it; devices that joined by it are heard no more */
+        delete: operations["closeWayIn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/joins/{join}": {
         parameters: {
             query?: never;
@@ -1212,6 +1231,16 @@ export interface components {
             at_once: string;
             /** @description Why it can only act at once */
             only: string | null;
+        };
+        WayIn: {
+            /** @description Addresses of this machine at which it can be opened; none - not from here */
+            possible: string[];
+            /** @description At which address it shall be open */
+            wanted: string | null;
+            /** @description At which address and port it is: 192.168.1.20:4310 */
+            open: string | null;
+            /** @description Why it could not be opened */
+            failed: string | null;
         };
         Region: {
             stretch: components["schemas"]["Stretch"];
@@ -2602,6 +2631,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Join"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getWayIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The way in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayIn"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    openWayIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    address: string;
+                };
+            };
+        };
+        responses: {
+            /** @description It is being opened */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayIn"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    closeWayIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is being closed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayIn"];
                 };
             };
             default: components["responses"]["Problem"];
