@@ -82,9 +82,10 @@ watch_way_in() {
   elif [ -n "$OUTSIDE" ] && ! kill -0 "$OUTSIDE" 2>/dev/null; then
     grep -m 1 -o 'Address already in use\|Cannot assign requested address' <(tail -n 20 "$LOGS/outside.log") >"$DATA/way-in/failed" ||
       echo "it ended by itself" >"$DATA/way-in/failed"
-    say "The way in at $WAY_IN could not be kept open ($(cat "$DATA/way-in/failed")); log: $LOGS/outside.log"
     rm -f "$DATA/way-in/wanted"
+    wanted=$WAY_IN
     stop_outside
+    say "The way in at $wanted could not be kept open ($(cat "$DATA/way-in/failed")); log: $LOGS/outside.log"
   elif [ -n "$OUTSIDE" ] && [ ! -e "$DATA/way-in/open" ] && answers "$PORT" "$WAY_IN"; then
     printf '%s:%s' "$WAY_IN" "$PORT" >"$DATA/way-in/open"
     say "Devices of clients join by code at http://$WAY_IN:$PORT/join"

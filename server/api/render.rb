@@ -80,10 +80,11 @@ module Kippen
       end
 
       def places(fitting)
-        everywhere = { "id" => Fitting::EVERYWHERE, "name" => "every app", "off" => false }
+        everywhere = { "id" => Fitting::EVERYWHERE, "name" => "every app", "off" => false, "whole_app" => nil }
         catalogue = CATALOGUE.of(fitting)
         [everywhere, *fitting.places.map do |place|
-          { "id" => place.id, "name" => place.name || [catalogue.app(place.app), place.part].compact.join(", "), "off" => place.off }
+          { "id" => place.id, "name" => place.name || [catalogue.app(place.app), place.part].compact.join(", "), "off" => place.off,
+            "whole_app" => place.part ? nil : place.app }
         end]
       end
 

@@ -104,7 +104,7 @@ module Kippen
       assert_equal(["Mouse, Left button", "Remote, Power"], %w[mouse/left remote/power].map { |ref| lanes[ref]["button"]["full_name"] })
       settable = Server::KINDS.find("remote").carries("television")["settable"]["long_press_ms"]
       told = answer["heads"][1]["boundaries"].find { |one| one["setting"] == "long_press_ms" }
-      assert_equal [settable["values"].min, settable["values"].max], told.values_at("from_ms", "to_ms")
+      assert_equal settable["values"].minmax, told.values_at("from_ms", "to_ms")
     end
 
     # A preview shows the lanes where they are looked at.

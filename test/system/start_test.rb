@@ -7,12 +7,6 @@ module Kippen
   class StartTest < Minitest::Test
     include Starting
 
-    # Signed in once; a new start takes the session again.
-    def inside = @inside ||= visitor.sign_in
-
-    # Of the demo's clients the one with the phone.
-    def client = inside.get("/api/clients?search=bram")["clients"].first
-
     def long_press(parent, value)
       change = { "kind" => "timing", "button" => "pocket-phone/edge", "setting" => "long_press_ms", "value" => value }
       inside.post("/api/clients/#{client["id"]}/revisions", "opened_on" => parent, "change" => change)
@@ -30,8 +24,6 @@ module Kippen
       # By what it says of itself, before any of it has come.
       assert_match(%r{\AHTTP/1.1 413 }, raw("POST /api/clients HTTP/1.1\r\nHost: localhost\r\nContent-Length: 3000000\r\n\r\n"))
     end
-
-    def processes_on_data = `pgrep -f #{@data}`.split.size
 
     def test_first_start_second_start_and_fresh
       process, said = start
@@ -65,61 +57,9 @@ module Kippen
       refute visitor.get("/api/session")["demo"]
     end
 
-    # From another machine one can join by code, and nothing else. 127.0.0.2 stands for another way in.
-    def test_listening_on_purpose_lets_others_join_and_nothing_else
-      _, said = start("--listen", "127.0.0.2")
-      assert_match(%r{Devices of clients join by code at http://127\.0\.0\.2:#{@port}/join}, said)
-      listening = inside.get("/api/clients/#{client["id"]}/joins")
-      assert_equal ["http://127.0.0.2:#{@port}/join"], listening["addresses"]
-      outside = Visitor.new("http://127.0.0.2:#{@port}")
-      assert_match(/<title>Kippen/, outside.get("/join"))
-      %w[/api/session /api/clients /api/audit].each { |path| assert_equal 403, outside.get(path)["status"], path }
-      host = inside.get("/api/clients/#{client["id"]}")["hosts"].first["id"]
-      code = JSON.parse(inside.post("/api/clients/#{client["id"]}/joins", "host" => host).body)["code"]
-      assert_equal "201", outside.post("/api/joined", "code" => code, "name" => "Phone").code
-    end
-
-    def lead = @lead ||= visitor.sign_in("lead")
-
-    def way_in(name) = File.join(@data, "way-in", name)
-
-    # A lead opens it while Kippen runs, and closes it: a second server beside the first, which serves on. The address is
-    # put where the server puts it: of loopback's others it offers none.
-    def test_the_way_in_is_opened_and_closed_while_it_runs
-      process, = start
-      first = pid_of("server")
-      File.write(way_in("wanted"), "127.0.0.2")
-      wait_for("it is open") { lead.get("/api/way-in")["open"] == "127.0.0.2:#{@port}" }
-      assert_equal 403, Visitor.new("http://127.0.0.2:#{@port}").get("/api/clients")["status"]
-      Process.kill("KILL", pid_of("outside"))
-      wait_for("it is told") { @told.include?("could not be kept open (it ended by itself)") }
-      assert_equal [nil, nil, "it ended by itself"], lead.get("/api/way-in").values_at("wanted", "open", "failed")
-
-      File.write(way_in("wanted"), "127.0.0.2")
-      wait_for("it is open again") { lead.get("/api/way-in")["open"] }
-      assert_equal "200", lead.delete("/api/way-in").code
-      wait_for("it is closed") { lead.get("/api/way-in")["open"].nil? }
-      assert_raises(Errno::ECONNREFUSED) { TCPSocket.open("127.0.0.2", @port) }
-      assert_equal first, pid_of("server")
-      assert_equal 0, stop(process)
-      assert_equal 0, processes_on_data
-    end
-
-    def test_an_address_that_this_machine_has_not_does_not_keep_it_from_starting
-      _, said = start("--listen", "203.0.113.9")
-      assert_includes said, "The way in at 203.0.113.9 could not be kept open (Cannot assign requested address)"
-      assert all_well?
-    end
-
-    def test_an_address_that_is_none_is_refused
-      assert_equal [1, "start: --listen takes one IPv4 address of this machine, such as 192.168.1.20, not '0.0.0.0'\n"],
-                   refused("--listen", "0.0.0.0")
-    end
-
     # What a phone can be set to.
     VALUES = [400, 500, 700, 1000, 1500].freeze
 
-    def pid_of(name) = Integer(File.read(File.join(@data, "run", "#{name}.pid")), 10)
     def pid_of_the_database = Integer(File.readlines(File.join(@data, "postgres", "data", "postmaster.pid")).first, 10)
 
     # Something is killed hard in the middle of saving: it comes back by itself, and what was acknowledged is whole.

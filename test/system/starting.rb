@@ -94,6 +94,17 @@ module Kippen
       [status.exitstatus, output]
     end
 
+    # What was started, by its name.
+    def pid_of(name) = Integer(File.read(File.join(@data, "run", "#{name}.pid")), 10)
+
+    def processes_on_data = `pgrep -f #{@data}`.split.size
+
+    # Signed in once; a new start takes the session again.
+    def inside = @inside ||= visitor.sign_in
+
+    # Of the demo's clients the one with the phone.
+    def client = inside.get("/api/clients?search=bram")["clients"].first
+
     def visitor = Visitor.new("http://127.0.0.1:#{@port}")
   end
 end

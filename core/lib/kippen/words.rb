@@ -67,6 +67,7 @@ module Kippen
       own_lost: "“%{words}” no longer comes about on this button: %{remedy}.",
       own_double_tap_remedy: "give “Double-click as one press” to another one",
       own_hold_remedy: "give “Keep pressed until the next press” or “Pressed as long as held” to another one",
+      stays_aside: "%{count} of what was assigned to %{name} stays aside: its place or mode is gone, something else is there, or it follows another.",
       own_aside: "%{button} follows again: what it had of its own (%{count}) stays aside.",
       not_settable: "%{setting} can't be %{value} on %{device}; the nearest that can be set is %{nearest}",
       app_gone_from: "%{where}: switched off. %{app} is not on %{host} any more.",

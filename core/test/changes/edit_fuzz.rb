@@ -159,7 +159,8 @@ module Kippen
                      { "kind" => "remove_arrangement",
                        "id" => pick(@fitting.list("arrangements"))["id"] }
                    end
-      when 12 then { "kind" => "want", "want" => { "id" => "w", "what" => pick(%w[Read Write]), "hosts" => pick([%w[desk], %w[desk tv]]) } }
+      when 12 then { "kind" => "want", "want" => { "id" => "w", "what" => pick(%w[Read Write]), "hosts" => pick([%w[desk], %w[desk tv]]),
+                                                           "place" => pick(["everywhere", { "app" => "rookery" }, { "app" => { "name" => "Heron" } }]) } }
       when 13 then { "kind" => "host", "host" => { "id" => "slate", "name" => "Slate", "system" => pick(%w[tablet phone computer]) } }
       when 14 then { "kind" => "add_button", "device" => device, "button" => { "name" => "Extra", "kind" => "contact", "codes" => [] } }
       when 15 then { "kind" => "ready", "device" => device, "step" => "pair", "done" => chance(2) }

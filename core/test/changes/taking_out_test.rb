@@ -41,18 +41,17 @@ module Kippen
 
     # What the follower had of its own while its partner was away gives way to the partner's, and is kept.
     def test_what_a_follower_had_of_its_own_meanwhile_is_kept
-      left, right = %w[left right]
-      linked = made(%w[Left Right].inject(bare) { |held, name| add(held, "grip", host: "desk", name:) }, "copy", from: left, to: right, mirror: true, lasting: true)
-      away = out(linked, "#{left}/squeeze")
-      own = amended(away, "assignments" => [*away.list("assignments"), { "button" => "#{right}/squeeze", "gesture" => "tap", "action" => HELP }])
-      came = back(own, "#{left}/squeeze")
+      grips = %w[Left Right].inject(bare) { |held, name| add(held, "grip", host: "desk", name:) }
+      away = out(made(grips, "copy", from: "left", to: "right", mirror: true, lasting: true), "left/squeeze")
+      own = amended(away, "assignments" => [*away.list("assignments"), { "button" => "right/squeeze", "gesture" => "tap", "action" => HELP }])
+      came = back(own, "left/squeeze")
       assert_equal ["Right follows again: what it had of its own (1) stays aside."], came.left_out
-      assert_equal [[], ["#{right}/squeeze"]], [came.fitting.list("assignments"), came.fitting.list("taken_out").map { |one| one["id"] }]
+      assert_equal [[], ["right/squeeze"]], [came.fitting.list("assignments"), came.fitting.list("taken_out").map { |one| one["id"] }]
 
-      still = back(came.fitting, "#{right}/squeeze")
-      assert_equal ["1 of what was assigned to Right stays aside: its place or mode is gone, something else is there, or it follows another."], still.left_out
+      still = back(came.fitting, "right/squeeze")
+      assert_equal [Words.say(:stays_aside, count: 1, name: "Right")], still.left_out
       cut = amended(came.fitting, "links" => [])
-      assert_equal([HELP], back(cut, "#{right}/squeeze").fitting.list("assignments").map { |one| one["action"] })
+      assert_equal([HELP], back(cut, "right/squeeze").fitting.list("assignments").map { |one| one["action"] })
     end
 
     # It leads again, or follows again, where nothing of its own was put on the follower meanwhile.
@@ -87,7 +86,7 @@ module Kippen
       later = amended(out(start, "single-switch"), "places" => [])
       came = back(later, "single-switch")
       assert_equal [spot], came.fitting.list("assignments")
-      assert_equal ["1 of what was assigned to Single switch stays aside: its place or mode is gone, something else is there, or it follows another."], came.left_out
+      assert_equal [Words.say(:stays_aside, count: 1, name: "Single switch")], came.left_out
       again = back(amended(came.fitting, "places" => start.list("places")), "single-switch")
       assert_equal start.list("assignments"), again.fitting.list("assignments")
       assert_empty again.fitting.list("taken_out")

@@ -30,6 +30,32 @@ module Kippen
       assert_empty made(changed, "remove_want", id: "answer-the-call").wants
     end
 
+    # What is wanted in an app as a whole makes it a place, once.
+    def test_an_app_is_a_place_for_a_want
+      in_rookery = { "place" => { "app" => "rookery" } }
+      fitting = put(wanting(WANT.merge(in_rookery)), WANT.merge(in_rookery, "what" => "Page on"))
+      assert_equal [%w[rookery rookery], [%w[rookery rookery Rookery]]],
+                   [fitting.wants.map(&:place), fitting.places.map { |place| [place.id, place.app, place.name] }]
+      assert_equal wanting.list("apps"), fitting.list("apps")
+      named = put(fitting, WANT.merge("place" => { "app" => { "name" => "Heron’s eye" } }))
+      assert_equal ["Heron’s eye", "Heron’s eye"], [named.list("apps").last["name"], named.places.last.name]
+      assert_equal named.list("apps").last["id"], named.places.last.app
+      part = amended(wanting, "places" => [{ "id" => "log", "app" => "rookery", "part" => "log" }])
+      assert_equal %w[log rookery], put(part, WANT.merge(in_rookery)).places.map(&:id)
+    end
+
+    # An action that asks is wanted with all that it asks; one that stood there before may stay as it is.
+    def test_an_action_that_asks_must_be_whole
+      call = { "kind" => "call", "do" => "call", "contact" => "Wenna" }
+      assert_equal [call], wanting(WANT.merge("action" => call)).wants.map(&:action)
+      nobody = call.merge("contact" => "")
+      assert_equal(["/change/want/action/contact"], faults { wanting(WANT.merge("action" => nobody)) }.map(&:first))
+      odd = amended(wanting, "wants" => [{ "id" => "w", "what" => "Call", "action" => nobody }])
+      assert_equal "Call Wenna", put(odd, odd.list("wants").first.merge("what" => "Call Wenna")).wants.first.what
+      open = { "kind" => "app", "command" => "open", "app" => { "name" => "Heron" } }
+      assert_equal "heron", wanting(WANT.merge("action" => open)).wants.first.action["app"]
+    end
+
     def test_every_fault_of_a_want_is_told
       wrong = { "what" => " ", "hosts" => ["attic"], "times_a_day" => -1, "wrong" => "terrible", "importance" => 3, "action" => [], "place" => "moon" }
       assert_equal([["/wants/0/what", "must be text of 1 to 120 characters"],

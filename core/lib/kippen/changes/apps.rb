@@ -72,6 +72,27 @@ module Kippen
       private_class_method :known, :like, :write_down
     end
 
+    # A place may be named by its app, { "app" => id or name }: the app as a whole.
+    module WholeApp
+      module_function
+
+      # Returns the place's id; written down where there is none yet.
+      def place(draft, named)
+        app = NamedApp.settle(draft, named.slice("app"))["app"]
+        list = draft.list("places")
+        found = list.to_a.find { |place| place["app"] == app && place["part"].nil? } and return found["id"]
+
+        name = name_of(draft, app)
+        Fitting::OwnIds.from(name, [Fitting::EVERYWHERE, *list.ids], "place").tap { |id| list.put("id" => id, "app" => app, "name" => name) }
+      end
+
+      def name_of(draft, app)
+        written = draft.list("apps").find(app) || {}
+        written["name"] || draft.before.apps.find { |one| one.id == app }&.name || Fitting::Apps.named(app)
+      end
+      private_class_method :name_of
+    end
+
     # An app goes when no place, action or want speaks of it.
     class RemoveApp < Change.of("remove_app", :id)
       def make(draft)

@@ -122,7 +122,7 @@ module Kippen
         fits.each { |item| draft.rows.put(item) }
         return [] if rest.empty?
 
-        draft.left_out << "#{rest.size} of what was assigned to #{bundle["name"] || id} stays aside: its place or mode is gone, something else is there, or it follows another."
+        draft.left_out << Words.say(:stays_aside, count: rest.size, name: bundle["name"] || id)
         [bundle.slice("id", "name").merge("assignments" => rest)]
       end
 

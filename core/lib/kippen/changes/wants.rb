@@ -8,13 +8,28 @@ module Kippen
     end
 
     # want – as in the document; without an id it is a new one, else what it doesn't say is said no more.
+    # Its place may be an app as a whole, { "app" => id or name }, and its action may name an app as people call it,
+    # see NamedApp. An action that is another than before must be whole.
     class PutWant < Change.of("want", :want)
       MEMBERS = %w[what place hosts times_a_day wrong asked_by importance action].freeze
 
       def make(draft)
         list = draft.list("wants")
         id = want["id"] || Fitting::OwnIds.from(want["what"], list.ids, "want")
-        list.put(Draft.with(list.find(id) || {}, MEMBERS.to_h { |member| [member, nil] }.merge(want, "id" => id)))
+        old = list.find(id) || {}
+        list.put(Draft.with(old, MEMBERS.to_h { |member| [member, nil] }.merge(want, { "id" => id }, place(draft), action(draft, old))))
+      end
+
+      private
+
+      def place(draft) = want["place"].is_a?(Hash) ? { "place" => WholeApp.place(draft, want["place"]) } : {}
+
+      def action(draft, old)
+        return {} if !want["action"].is_a?(Hash) || want["action"] == old["action"]
+
+        settled = NamedApp.settle(draft, want["action"])
+        draft.catalogue.check(settled, "/change/want/action")
+        { "action" => settled }
       end
     end
 

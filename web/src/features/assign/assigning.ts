@@ -47,7 +47,8 @@ export function assigning(now: Assigning, step: Step): Assigning {
   }
 }
 
-function usual(asks: Ask[]): Record<string, unknown> {
+/** What holds where nothing is said. */
+export function usual(asks: Ask[]): Record<string, unknown> {
   return Object.fromEntries(
     asks.flatMap(({ member, usual }) => (usual === undefined || usual === null ? [] : [[member, usual]])),
   )

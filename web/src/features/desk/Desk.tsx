@@ -86,7 +86,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
                 desk={desk}
                 chosen={sheet?.of === 'want' ? sheet.id : undefined}
                 onChoose={(id) => open({ of: 'want', id })}
-                onGive={(id) => go({ do: 'hand', hand: { of: 'want', id } }, 'assign')}
+                onGive={({ id, place }) => go({ do: 'hand', hand: { of: 'want', id }, place }, 'assign')}
               />
             )}
             {step === 'devices' && (

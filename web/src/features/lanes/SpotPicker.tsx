@@ -16,7 +16,7 @@ export function SpotPicker(props: { desk: Desk; spot: Spot; onSpot: (spot: Spot)
 }
 
 /** A choice of one. */
-function OneOf(props: { word: string; list: Desk['places']; value: string; onPick: (id: string) => void }) {
+function OneOf(props: { word: string; list: Desk['modes']; value: string; onPick: (id: string) => void }) {
   const { word, list, value, onPick } = props
   const id = useId()
   // Where there is only one, nothing can be chosen.

@@ -1,9 +1,10 @@
 import { Button, Input, type InputRef } from 'antd'
 import { useRef, useState, type FormEvent } from 'react'
 import type { WantFacts } from '../../shared/api'
-import { useChange, useFoundActions, useLikeliest, useWholeActions } from '../../shared/fitting'
+import { useChange, useFoundActions, useLikeliest } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
-import { ActionField, ImportanceField, TimesField, WrongField } from './fields'
+import { ActionField, choose, meant, type ActionChoice } from '../assign'
+import { ImportanceField, TimesField, WrongField } from './fields'
 import styles from './wants.module.css'
 
 const EMPTY = {
@@ -16,24 +17,24 @@ const EMPTY = {
 /** One line to fill in while talking: Enter writes the want down and the line is free again. */
 export function NewWant({ client }: { client: string }) {
   const [given, setGiven] = useState(EMPTY)
-  const [action, setAction] = useState<string>()
-  const actions = useWholeActions()
+  const [chosen, setChosen] = useState<ActionChoice>()
   const field = useRef<InputRef>(null)
   const { change, busy } = useChange()
   const found = useFoundActions(given.what)
   const likeliest = useLikeliest()
-  const likely = given.what.trim() ? found.actions.find((one) => one.asks.length === 0)?.id : undefined
-  const chosen = action ?? likely ?? ''
+  const likely = given.what.trim() ? found.actions.find((one) => one.asks.length === 0) : undefined
+  const choice = chosen ?? choose(likely)
+  const whole = meant(choice) !== undefined
 
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
+    if (!whole) return
     const { what, times, wrong, importance } = given
-    const meant = (action === undefined ? await likeliest(what) : actions.find((one) => one.id === action))
-      ?.action
-    const want = { what: what.trim(), wrong, importance, times_a_day: times, action: meant ?? null }
+    const action = chosen ? meant(chosen) : (await likeliest(what))?.action
+    const want = { what: what.trim(), wrong, importance, times_a_day: times, action: action ?? null }
     if (await change({ kind: 'want', want }, `Written down: ${want.what}.`)) {
       setGiven(EMPTY)
-      setAction(undefined)
+      setChosen(undefined)
       field.current?.focus()
     }
   }
@@ -68,9 +69,9 @@ export function NewWant({ client }: { client: string }) {
         value={given.importance}
         onChange={(importance) => setGiven({ ...given, importance })}
       />
-      <ActionField label="Done by the action" value={chosen} onChange={setAction} />
-      <Button type="primary" htmlType="submit" loading={busy} disabled={!given.what.trim()}>
-        Write it down
+      <ActionField label="Done by the action" value={choice} onChange={setChosen} />
+      <Button type="primary" htmlType="submit" loading={busy} disabled={!given.what.trim() || !whole}>
+        {whole ? 'Write it down' : 'Say the rest first'}
       </Button>
     </form>
   )

@@ -1,9 +1,10 @@
 import { Button, Input, Select } from 'antd'
 import { useState, type FormEvent } from 'react'
 import type { Desk, WantFacts } from '../../shared/api'
-import { useWholeActions, useFormChange, useWants } from '../../shared/fitting'
+import { useActions, useFormChange, useWants } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
-import { ActionField, ImportanceField, TimesField, WrongField } from './fields'
+import { ActionField, choiceOf, meant, type ActionChoice } from '../assign'
+import { ImportanceField, PlaceField, TimesField, WrongField, type WantPlace } from './fields'
 
 /** Everything about one want. */
 export function WantSheet(props: { desk: Desk; want: string; onClose: () => void }) {
@@ -14,14 +15,17 @@ export function WantSheet(props: { desk: Desk; want: string; onClose: () => void
 
 function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose: () => void }) {
   const [given, setGiven] = useState(want)
-  const actions = useWholeActions()
+  const [place, setPlace] = useState<WantPlace>(want.place)
+  const [chosen, setChosen] = useState<ActionChoice>()
+  const actions = useActions()
   const { change, busy } = useFormChange()
-  const isOne = (action: object) => JSON.stringify(action) === JSON.stringify(given.action)
-  const chosen = actions.find((one) => isOne(one.action))?.id ?? ''
+  const choice = chosen ?? choiceOf(want.action, actions)
+  const action = meant(choice)
 
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
-    const { id, what, place, hosts, times_a_day, wrong, asked_by, importance, action } = given
+    if (action === undefined) return
+    const { id, what, hosts, times_a_day, wrong, asked_by, importance } = given
     const put = { id, what, place, hosts, times_a_day, wrong, asked_by, importance, action }
     if (await change({ kind: 'want', want: put }, `Changed: ${what}.`)) onClose()
   }
@@ -41,18 +45,11 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
         </Field>
         <ActionField
           label="Done by the action"
-          value={chosen}
-          onChange={(id) =>
-            setGiven({ ...given, action: actions.find((one) => one.id === id)?.action ?? null })
-          }
+          value={choice}
+          onChange={setChosen}
+          otherwise={want.action_name}
         />
-        <Field label="Where">
-          <Select
-            value={given.place}
-            onChange={(place: string) => setGiven({ ...given, place })}
-            options={desk.places.map((place) => ({ value: place.id, label: place.name }))}
-          />
-        </Field>
+        <PlaceField desk={desk} value={place} onChange={setPlace} />
         <Field label="On which hosts" hint="None: on any of them.">
           <Select
             mode="multiple"
@@ -83,8 +80,8 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
             onChange={(event) => setGiven({ ...given, asked_by: event.target.value || null })}
           />
         </Field>
-        <Button type="primary" htmlType="submit" loading={busy}>
-          Save the want
+        <Button type="primary" htmlType="submit" loading={busy} disabled={action === undefined}>
+          {action === undefined ? 'Say the rest first' : 'Save the want'}
         </Button>
         <Button danger onClick={() => void remove()}>
           Remove the want

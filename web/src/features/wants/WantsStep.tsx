@@ -12,7 +12,7 @@ interface Props {
   chosen: string | undefined
   onChoose: (want: string) => void
   /** Leads to the lanes with its action in hand. */
-  onGive: (want: string) => void
+  onGive: (want: WantFacts) => void
 }
 
 /** What the client wants to be able to do. */
@@ -45,7 +45,7 @@ export function WantsStep({ desk, chosen, onChoose, onGive }: Props) {
             want={want}
             chosen={want.id === chosen}
             onChoose={mayChange ? () => onChoose(want.id) : undefined}
-            onGive={mayChange && want.state === 'open' ? () => onGive(want.id) : undefined}
+            onGive={mayChange && want.state === 'open' ? () => onGive(want) : undefined}
           />
         ))}
       </ol>

@@ -1,6 +1,5 @@
 import { InputNumber, Select } from 'antd'
-import type { WantFacts } from '../../shared/api'
-import { useWholeActions } from '../../shared/fitting'
+import type { Desk, Want, WantFacts } from '../../shared/api'
 import { Field } from '../../shared/ui'
 import { IMPORTANCE, WRONG } from './words'
 
@@ -34,19 +33,24 @@ export function ImportanceField({ label, value, onChange }: Of<WantFacts['import
   )
 }
 
-/** The action that would do the want, by its id in the catalogue; empty where nobody knows yet. */
-export function ActionField({ label, value, onChange }: Of<string>) {
-  const actions = useWholeActions()
+/** One of the client’s places, or an app as a whole. */
+export type WantPlace = NonNullable<Want['place']>
+
+/** Where it is wanted: in every app, in a place there is, or in an app that is none yet. */
+export function PlaceField({ desk, value, onChange }: { desk: Desk } & Omit<Of<WantPlace>, 'label'>) {
+  const placed = desk.places.map((place) => place.whole_app)
+  const apps = desk.apps.filter((app) => !placed.includes(app.id))
+  const APP = 'app:'
   return (
-    <Field label={label}>
+    <Field label="Where">
       <Select
         showSearch
         optionFilterProp="label"
-        value={value}
-        onChange={onChange}
+        value={typeof value === 'string' ? value : `${APP}${String(value.app)}`}
+        onChange={(next: string) => onChange(next.startsWith(APP) ? { app: next.slice(APP.length) } : next)}
         options={[
-          { value: '', label: 'not known yet' },
-          ...actions.map((one) => ({ value: one.id, label: one.name })),
+          ...desk.places.map((place) => ({ value: place.id, label: place.name })),
+          ...apps.map((app) => ({ value: `${APP}${app.id}`, label: `in ${app.name}` })),
         ]}
       />
     </Field>

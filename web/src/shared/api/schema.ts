@@ -1129,7 +1129,10 @@ export interface components {
                     buttons: components["schemas"]["Button"][];
                 }[];
             }[];
-            places: components["schemas"]["Named"][];
+            places: (components["schemas"]["Named"] & {
+                /** @description Where it is an app as a whole: the app's id */
+                whole_app: string | null;
+            })[];
             modes: components["schemas"]["Named"][];
             /** @description The client's apps, those that are only spoken of too */
             apps: {
@@ -1514,7 +1517,12 @@ export interface components {
         Want: {
             id?: string;
             what: components["schemas"]["Words"];
-            place?: string;
+            /** @description Of the client's places; or an app as a whole, of those there are or by its name */
+            place?: string | {
+                app: string | {
+                    name: string;
+                };
+            };
             hosts?: string[];
             times_a_day?: number | null;
             /**

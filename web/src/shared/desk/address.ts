@@ -38,7 +38,8 @@ export type Move =
   | { do: 'view'; view: DeskAddress['view'] }
   | { do: 'devices'; devices: DeskAddress['devices'] }
   | { do: 'only'; only: string[] }
-  | { do: 'hand'; hand: DeskAddress['hand'] }
+  /** place – where it is wanted */
+  | { do: 'hand'; hand: DeskAddress['hand']; place?: string }
   | { do: 'compare'; compared: DeskAddress['compared'] }
   | { do: 'open'; sheet: SheetAddress }
   /** Only that sheet: by the time it has saved, another may be open. */
@@ -56,7 +57,13 @@ export function moved(from: DeskAddress, move: Move): DeskAddress {
     case 'only':
       return { ...from, only: move.only }
     case 'hand':
-      return { ...from, hand: move.hand, sheet: undefined, compared: undefined }
+      return {
+        ...from,
+        place: move.place ?? from.place,
+        hand: move.hand,
+        sheet: undefined,
+        compared: undefined,
+      }
     case 'compare':
       return { ...from, compared: move.compared, sheet: undefined }
     case 'open':

@@ -1,0 +1,66 @@
+import { Select } from 'antd'
+import { useState } from 'react'
+import type { CatalogueAction } from '../../shared/api'
+import { useFoundActions } from '../../shared/fitting'
+import { Field } from '../../shared/ui'
+import { AskFields } from './AskFields'
+import type { ActionChoice } from './actionChoice'
+import { choose } from './actionChoice'
+
+interface Props {
+  label: string
+  value: ActionChoice
+  onChange: (value: ActionChoice) => void
+  /** What the action is called that no entry of the list stands for. */
+  otherwise?: string | null
+}
+
+const NONE = ''
+const AS_IT_IS = 'as-it-is'
+
+/** An action found by what people say, with what it asks; nothing where nobody knows yet. */
+export function ActionField({ label, value, onChange, otherwise }: Props) {
+  const [words, setWords] = useState('')
+  const { actions } = useFoundActions(words)
+  const { picked } = value
+  const shown = picked && !actions.includes(picked) && !words ? [picked, ...actions] : actions
+  const pick = (id: string) => {
+    setWords('')
+    onChange(choose(actions.find((one) => one.id === id)))
+  }
+  return (
+    <>
+      <Field label={label}>
+        <Select
+          showSearch
+          filterOption={false}
+          searchValue={words}
+          onSearch={setWords}
+          value={picked?.id ?? (value.asItIs ? AS_IT_IS : NONE)}
+          onChange={pick}
+          notFoundContent="No action fits; try other words."
+          options={[
+            ...(words ? [] : [{ value: NONE, label: 'not known yet' }]),
+            ...(value.asItIs && !words ? [{ value: AS_IT_IS, label: otherwise ?? 'as it is' }] : []),
+            ...shown.map((one) => ({ value: one.id, label: nameOf(one) })),
+          ]}
+        />
+      </Field>
+      {picked && (
+        <AskFields
+          key={picked.id}
+          asks={picked.asks}
+          answers={value.answers}
+          onAnswer={(member, answer) =>
+            onChange({ ...value, answers: { ...value.answers, [member]: answer } })
+          }
+          onInstead={(action) => onChange(choose(action))}
+        />
+      )}
+    </>
+  )
+}
+
+/** With its app, and a sign that it asks something. */
+const nameOf = (one: CatalogueAction) =>
+  [`${one.name}${one.asks.length > 0 ? ' …' : ''}`, one.app].filter(Boolean).join(' · ')
