@@ -17,7 +17,7 @@ interface Props {
 export function AskFields({ asks, answers, onAnswer, onInstead }: Props) {
   if (asks.length === 0) return null
   return (
-    <div className={styles.asks}>
+    <div className={styles.asks} data-asks>
       {asks.map((ask) => {
         const value = answers[ask.member]
         const onChange = (next: unknown) => onAnswer(ask.member, next)

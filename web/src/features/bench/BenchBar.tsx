@@ -84,7 +84,7 @@ function Now() {
             : mode.kind === 'on'
               ? 'Press.'
               : bindings.size === 0
-                ? 'Nothing can be heard yet: press each button once, and Kippen knows it.'
+                ? 'Press each button once, and Kippen knows it.'
                 : `${String(bindings.size)} ${bindings.size === 1 ? 'button is' : 'buttons are'} known.`}
         </p>
       )}

@@ -54,9 +54,9 @@ export function WayIn({ onOther }: { onOther: () => unknown }) {
         {!open && !state.wanted && <p>Closed: only a browser on this machine can join.</p>}
         {state.failed && <p>It could not be opened: {state.failed}.</p>}
       </div>
-      {lead && open && state.wanted && (
+      {lead && state.wanted && (
         <Button loading={change.busy} onClick={() => void change.run(undefined)}>
-          Close it
+          {open ? 'Close it' : 'Give up'}
         </Button>
       )}
       {!open && !state.wanted && state.possible.length > 0 && (
