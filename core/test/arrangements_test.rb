@@ -28,7 +28,7 @@ module Kippen
 
     def test_one_button_with_three_jobs_keeps_its_tap
       applied = apply(add(bare, "switch", host: "desk"), "three-jobs", "single-switch", button: "press", double_tap: NEXT, long_press: HELP)
-      assert_equal [%w[press tap Built-in], ["press", "double_tap", "Next page"], ["press", "long_press", "Ask for help"]], jobs(applied)
+      assert_equal [["press", "tap", "What it does by itself"], ["press", "double_tap", "Next page"], ["press", "long_press", "Ask for help"]], jobs(applied)
     end
 
     def test_what_must_be_chosen_first_is_told

@@ -51,7 +51,7 @@ module Kippen
         { "kind" => "scroll", "direction" => "down" } => "Scroll down",
         { "kind" => "scroll", "direction" => "down", "by" => "lines", "lines" => 5 } => "Scroll 5 lines down",
         { "kind" => "hum", "tune" => "reel" } => "hum reel",
-        { "kind" => "builtin" } => "Built-in"
+        { "kind" => "builtin" } => "What it does by itself"
       }.each { |action, name| assert_equal name, CATALOGUE.name(action) }
       assert_equal "Wake the screen", CATALOGUE.name(nil, "Wake the screen")
       assert_equal "It rings at Wenna.", CATALOGUE.effect({ "kind" => "call", "do" => "call", "contact" => "Wenna" })

@@ -39,7 +39,7 @@ module Kippen
 
     def test_what_is_inherited_is_covered
       before = put(mouse, RIGHT, "long_press", NEXT)
-      assert_equal [["covered", "Here it covers “Next page” from everywhere."]],
+      assert_equal [["covered", "Here it covers “Next page” from every app."]],
                    displaced(before, put(before, RIGHT, "long_press", HELP, place: "letters"), place: "letters")
     end
 

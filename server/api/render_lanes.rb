@@ -64,7 +64,8 @@ module Kippen
 
       def chip(lane, chip)
         { "gesture" => chip.gesture, "gesture_name" => Words::GESTURES.fetch(chip.gesture), "stretch" => chip.stretch,
-          "origin" => chip.origin, "place" => chip.place, "mode" => chip.mode, "off" => chip.off, "action" => chip.action,
+          "origin" => chip.origin, "from" => (Words.from(@fitting, lane, chip) if chip.origin == "inherited"),
+          "place" => chip.place, "mode" => chip.mode, "off" => chip.off, "action" => chip.action,
           "name" => @catalogue.name(chip.action, lane.button.builtin), "kept" => chip.action.nil? || chip.action["kind"] == "builtin",
           "app" => @catalogue.app_name(chip.action), "wait" => chip.wait && Words.wait(chip.wait, lane.timing) }
       end

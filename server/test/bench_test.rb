@@ -34,7 +34,7 @@ module Kippen
       assert_equal [[["tap", "Wake the screen", 1_512_000]]], results
       assert_equal ["Closed for 212 ms.", "Let go before 500 ms: not a long-press.",
                     "No second press came within the tap gap: a tap.",
-                    "Everywhere keeps the built-in for a tap on this button: Wake the screen.", "It waited 300 ms (tap gap)."],
+                    "Everywhere keeps for a tap what the button does by itself: Wake the screen.", "It waited 300 ms (tap gap)."],
                    view["tiles"][0]["sentences"]
       assert_nil view["next_us"]
     end

@@ -58,7 +58,7 @@ module Kippen
     def wait_until
       patience = Time.now + PATIENCE_S
       sleep 0.1 until (so = yield) || Time.now > patience
-      so || abort("it did not come back: #{@said.read}")
+      so || abort("it did not come back: #{@said.read}\n#{File.read(File.join(@data, "log", "postgres.log")).lines.last(12).join}")
     end
 
     # Returns what is wrong, or nil.

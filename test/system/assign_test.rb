@@ -21,7 +21,7 @@ module Kippen
       demo("ottoline")
       open_step("assign")
       only("Remote")
-      lane_of("Remote, Left") { assert_button "press: Left, now · its own. Change" }
+      lane_of("Remote, Left") { assert_button "Left, now · by itself. Change" }
       find("[data-button][aria-label='Remote, Left'] button[aria-label^='Add a #{gesture}']").native.send_keys(:enter)
       assert_selector "aside label", text: "Louder"
       say("louder")
@@ -39,7 +39,7 @@ module Kippen
       saved(2)
       lane_of("Remote, Left") do
         assert_button "long-press: Louder, at 500 ms. Change"
-        assert_button "tap: Left, now · its own. Change"
+        assert_button "tap: Left, now · by itself. Change"
       end
       assert_focused(/long-press: Louder/, "the focus is back where it was")
     end
@@ -54,14 +54,14 @@ module Kippen
       assert_text "The tap comes now; it also happens before every double-tap."
       go("Put it on the double-tap")
       saved(2)
-      lane_of("Remote, Left") { assert_button "tap: Left, now · its own. Change" }
-      lane_of("Remote, Left") { find_button("tap: Left, now · its own. Change").native.send_keys(:enter) }
+      lane_of("Remote, Left") { assert_button "tap: Left, now · by itself. Change" }
+      lane_of("Remote, Left") { find_button("tap: Left, now · by itself. Change").native.send_keys(:enter) }
       assert_selector "fieldset", text: "The tap on this button"
       tab_to("acts at once")
       press(:arrow_up)
       go("Let the tap wait")
       saved(3)
-      lane_of("Remote, Left") { assert_button "tap: Left, +450 ms · its own. Change" }
+      lane_of("Remote, Left") { assert_button "tap: Left, +450 ms · by itself. Change" }
     end
 
     def test_a_combination_is_pressed_and_told_what_it_is

@@ -198,7 +198,7 @@ module Kippen
       within("[data-button][aria-label='Remote, Power']") do
         assert_text "This button can’t be given anything: The television listens to it even when asleep"
         assert_no_button "Add a long-press"
-        click_button "press: On or off"
+        click_button "On or off, now"
       end
       within("aside") do
         choose "Louder", allow_label_click: true

@@ -17,7 +17,7 @@ module Kippen
     def test_three_jobs_on_one_key
       open_desk
       assert_text "Revision 1, saved"
-      lane { assert_button "press: Wake the screen, now · its own. Change" }
+      lane { assert_button "Wake the screen, now · by itself. Change" }
       lane { click_button "Add a double-tap" }
       fill_in "Find an action", with: "tick pack"
       choose "Mark the packet", allow_label_click: true
@@ -27,7 +27,7 @@ module Kippen
 
       assert_text "Revision 3, saved"
       lane do
-        assert_button "tap: Wake the screen, +300 ms · its own. Change"
+        assert_button "tap: Wake the screen, +300 ms · by itself. Change"
         assert_button "double-tap: Mark the packet, now. Change"
         assert_button "long-press: Answer the call, at 500 ms. Change"
       end
@@ -74,7 +74,7 @@ module Kippen
         find("li", text: "double-tap").click_button
         assert_text "Closed for 80 ms. Pressed again 120 ms after letting go, for 80 ms. The second press makes it a double-tap"
         find("li", text: "Wake the screen").click_button
-        assert_text "Everywhere keeps the built-in for a tap on this button: Wake the screen. It waited 300 ms (tap gap)."
+        assert_text "Everywhere keeps for a tap what the button does by itself: Wake the screen. It waited 300 ms (tap gap)."
       end
     end
 

@@ -11,7 +11,7 @@ module Kippen
     # Takes JSON text. Raises Invalid.
     def self.read(text)
       document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
-      raise Invalid.at("/kippen", "must be #{FORMAT}") unless document["kippen"] == FORMAT
+      raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document["kippen"] == FORMAT
 
       new(document.fetch("arrangements"))
     end
@@ -23,7 +23,7 @@ module Kippen
 
     # Raises Invalid for one that is not there.
     def find(fitting, id)
-      all(fitting).find { |one| one.id == id } || raise(Invalid.at("/change/arrangement", "no arrangement #{Faults.show(id)}"))
+      all(fitting).find { |one| one.id == id } || raise(Invalid.at("/change/arrangement", Words.say(:no_arrangement, id: Faults.show(id))))
     end
   end
 end

@@ -21,7 +21,7 @@ module Kippen
 
     def self.document(text)
       document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
-      raise Invalid.at("/kippen", "must be #{FORMAT}") unless document.is_a?(Hash) && document["kippen"] == FORMAT
+      raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document.is_a?(Hash) && document["kippen"] == FORMAT
 
       document
     end
@@ -75,7 +75,7 @@ module Kippen
     # action – nil stands for what the button does by itself.
     # builtin – in words, what that is on this button, or nil.
     def name(action, builtin = nil)
-      return builtin || "Built-in" if action.nil? || action["kind"] == "builtin"
+      return builtin || Words.say(:what_does_itself) if action.nil? || action["kind"] == "builtin"
 
       entry = entry(action)
       return entry.name_of(action).slice(0, Limits::NAME_CHARACTERS) if entry

@@ -26,7 +26,7 @@ module Kippen
     def print(button, action)
       return if button.print.to_s.empty? || action.nil? || action["kind"] == "builtin"
 
-      caution("tap", "other_print", "The print says “#{button.print}”; a tap does “#{@catalogue.name(action)}”.")
+      caution("tap", "other_print", Words.say(:print_says_tap_does, print: button.print, action: @catalogue.name(action)))
     end
 
     # Raises Invalid where an assignment, as it stands in a document, can't be on a button.
@@ -51,27 +51,27 @@ module Kippen
 
     def caution(gesture, kind, words, bars: false) = Caution.new(gesture:, kind:, words:, bars:).freeze
 
-    def fixed(data) = data["is"] == "fixed" ? [caution(nil, "fixed", "This button can’t be given anything: #{data["why"]}", bars: true)] : []
-    def needed(data) = data["is"] == "needed" ? [caution("tap", "needed", "Needed to get around: #{data["why"]}")] : []
+    def fixed(data) = data["is"] == "fixed" ? [caution(nil, "fixed", Words.say(:this_button_cant_given_anything, why: data["why"]), bars: true)] : []
+    def needed(data) = data["is"] == "needed" ? [caution("tap", "needed", Words.say(:needed_get_around, why: data["why"]))] : []
 
     def claims(data)
       data.fetch("claims", []).map do |claim|
-        caution(claim["gesture"], "claimed", "Taken by #{claim["by"]}. To free it: #{claim["free_by"].delete_suffix(".")}.")
+        caution(claim["gesture"], "claimed", Words.say(:taken_free, by: claim["by"], free_by: claim["free_by"].delete_suffix(".")))
       end
     end
 
     def not_held_back(button, data)
       return [] if data.fetch("held_back", true)
 
-      builtin = data.dig("builtin", "tap") || button.builtin || "What it does by itself"
-      [caution(nil, "not_held_back", "“#{builtin}” can’t be held back: it happens as well, at once.")]
+      builtin = data.dig("builtin", "tap") || button.builtin || Words.say(:what_does_itself)
+      [caution(nil, "not_held_back", Words.say(:cant_held_back_happens_as, builtin:))]
     end
 
     def not_carried(button, device, data, system)
       return [] if data["is"] == "fixed"
 
       (Fitting::GESTURES - @kinds.gestures(@fitting, button, system:)).map do |gesture|
-        caution(gesture, "cannot_carry", "#{device.name || device.id} can’t carry a #{Words::GESTURES.fetch(gesture)} here.", bars: true)
+        caution(gesture, "cannot_carry", Words.say(:cant_carry_here, device: device.name || device.id, gesture: Words::GESTURES.fetch(gesture)), bars: true)
       end
     end
 
@@ -82,7 +82,9 @@ module Kippen
 
       open = Kinds::Ready.new(kind, device, Fitting::Host.new(system:)).open.to_h { |step| [step.id, step] }
       kind.steps.select { |step| open[step["id"]] }.flat_map do |step|
-        step.fetch("stops_gestures", []).map { |gesture| caution(gesture, "not_ready", "#{step["stops"]} yet. First: #{step["title"]}.", bars: true) }
+        step.fetch("stops_gestures", []).map do |gesture|
+          caution(gesture, "not_ready", Words.say(:yet_first, stops: step["stops"], title: step["title"]), bars: true)
+        end
       end
     end
 
@@ -90,21 +92,21 @@ module Kippen
       only = @catalogue.entry(action)&.only(action)
       return [] if only.nil? || only.include?(gesture)
 
-      ["“#{@catalogue.name(action)}” lasts as long as the button is held: only a #{only.map { |one| Words::GESTURES.fetch(one) }.join(" or a ")} can do it"]
+      [Words.say(:lasts_as_long_as_button, action: @catalogue.name(action), only: only.map { |one| Words::GESTURES.fetch(one) }.join(" or a "))]
     end
 
     def not_on_host(system, action)
       hosts = @catalogue.hosts(action)
-      hosts.nil? || hosts.include?(system) ? [] : ["“#{@catalogue.name(action)}” does not exist on a #{system}"]
+      hosts.nil? || hosts.include?(system) ? [] : [Words.say(:does_not_exist_on, action: @catalogue.name(action), system:)]
     end
 
     def not_held(gesture, action)
-      action["kind"] == "mode" && action["how"] == "held" && gesture != "hold" ? ["a mode can only be held by a hold"] : []
+      action["kind"] == "mode" && action["how"] == "held" && gesture != "hold" ? [Words.say(:mode_can_only_held_hold)] : []
     end
 
     def not_repeated(item)
       entry = item["repeat"] && @catalogue.entry(item["action"])
-      entry.nil? || entry.repeats? ? [] : ["“#{@catalogue.name(item["action"])}” can't be repeated"]
+      entry.nil? || entry.repeats? ? [] : [Words.say(:cant_repeated, catalogue: @catalogue.name(item["action"]))]
     end
   end
 end

@@ -45,7 +45,7 @@ module Kippen
 
     # Takes a change as the contract has it; returns the value. Raises Invalid.
     def self.read(sent)
-      made = ALL[sent["kind"]] || raise(Invalid.at("/change/kind", "unknown kind #{Faults.show(sent["kind"])}"))
+      made = ALL[sent["kind"]] || raise(Invalid.at("/change/kind", Words.say(:unknown_kind, kind: Faults.show(sent["kind"]))))
       made.read(sent)
     end
 

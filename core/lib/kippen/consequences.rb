@@ -45,10 +45,10 @@ module Kippen
 
       name = @catalogue.name(old.action, button.builtin)
       gesture = Words::GESTURES.fetch(old.gesture)
-      return Displaced.new(gesture: old.gesture, kind: "taken_off", words: "“#{name}” is no longer on the #{gesture}.") unless new
-      return Displaced.new(gesture: old.gesture, kind: "covered", words: "Here it covers “#{name}” from #{place(old)}.") if old.origin == "inherited"
+      return Displaced.new(gesture: old.gesture, kind: "taken_off", words: Words.say(:no_longer_on, name:, gesture:)) unless new
+      return Displaced.new(gesture: old.gesture, kind: "covered", words: Words.say(:here_covers_from, name:, old: place(old))) if old.origin == "inherited"
 
-      Displaced.new(gesture: old.gesture, kind: "replaced", words: "It takes the place of “#{name}” on the #{gesture}.")
+      Displaced.new(gesture: old.gesture, kind: "replaced", words: Words.say(:takes_place_on, name:, gesture:))
     end
 
     def builtin?(chip) = chip.action.nil? || chip.action["kind"] == "builtin"
@@ -59,7 +59,7 @@ module Kippen
     def builtin_lost(button, old)
       return unless button.builtin && @cautions.held_back?(button)
 
-      Displaced.new(gesture: old.gesture, kind: "builtin_lost", words: "“#{button.builtin}” no longer happens on a tap: it must be had from another button.")
+      Displaced.new(gesture: old.gesture, kind: "builtin_lost", words: Words.say(:no_longer_happens_on_tap, builtin: button.builtin))
     end
 
     # What the host made of its presses and makes no more.
@@ -70,7 +70,7 @@ module Kippen
       before.zip(after).filter_map { |old, new| Displaced.new(gesture: new.gesture, kind: "own_lost", words: new.lost_words) if old.kept && !new.kept }
     end
 
-    def place(chip) = @before.place(chip.place)&.name || chip.place
+    def place(chip) = Words.place(@before, chip.place)
 
     def print(button, old, new)
       return [] unless new && (old.nil? || builtin?(old))

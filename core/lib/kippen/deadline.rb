@@ -21,8 +21,8 @@ module Kippen
 
     # Raises Passed, GivenUp.
     def check
-      raise GivenUp, "it was given up for a newer one" if @given_up&.call
-      raise Passed, "it takes too long to work out" if @clock.call > @ends
+      raise GivenUp, Words.say(:was_given_up_for_newer) if @given_up&.call
+      raise Passed, Words.say(:takes_too_long_work_out) if @clock.call > @ends
     end
 
     NEVER = new(Float::INFINITY)

@@ -56,7 +56,7 @@ module Kippen
     def list(member) = document.fetch(member, [])
 
     # Who it is for.
-    def name = document.dig("client", "name") || "Client without a name"
+    def name = document.dig("client", "name") || Words.say(:client_without_name)
 
     # ref – "device/button". Returns the Button or nil.
     def button(ref) = @by_ref[ref]

@@ -19,7 +19,7 @@ module Kippen
     def self.read(texts)
       new(texts.map do |text|
         data = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
-        raise Invalid.at("/kippen", "must be #{FORMAT}") unless data.is_a?(Hash) && data["kippen"] == FORMAT
+        raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless data.is_a?(Hash) && data["kippen"] == FORMAT
 
         Kind.new(data)
       end)

@@ -19,16 +19,16 @@ module Kippen
       # What is wrong with a value, in words, or nil.
       def fault(value)
         case data["type"]
-        when "number" then "is #{Faults.show(value)}, must be #{allowed}" unless number?(value)
-        when "flag" then "is #{Faults.show(value)}, must be true or false" unless [true, false].include?(value)
-        when "choice" then "is #{Faults.show(value)}, must be one of #{values.join(", ")}" unless values.include?(value)
+        when "number" then Words.say(:must_be_like, value: Faults.show(value), allowed: allowed) unless number?(value)
+        when "flag" then Words.say(:must_be_true_or_false, value: Faults.show(value)) unless [true, false].include?(value)
+        when "choice" then Words.say(:must_be_one_of, value: Faults.show(value), values: values.join(", ")) unless values.include?(value)
         end
       end
 
       private
 
       def number?(value) = value.is_a?(Integer) && value.between?(data["from"], data["to"]) && ((value - data["from"]) % data["step"]).zero?
-      def allowed = "a whole number from #{data["from"]} to #{data["to"]}, in steps of #{data["step"]}"
+      def allowed = Words.say(:whole_number_from_steps, from: data["from"], to: data["to"], step: data["step"])
       def values = data["choices"].map { |choice| choice["value"] }
     end
 
@@ -37,7 +37,7 @@ module Kippen
     # Takes JSON text. Raises Invalid.
     def self.read(text)
       document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
-      raise Invalid.at("/kippen", "must be #{FORMAT}") unless document["kippen"] == FORMAT
+      raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document["kippen"] == FORMAT
 
       new(document.fetch("settings"))
     end

@@ -1,11 +1,14 @@
 # frozen_string_literal: true
 
+require_relative "words/changes"
+require_relative "words/faults"
+
 module Kippen
   # Every sentence the core says, in one place, ready to be put into another language.
   # Parts in %{…} are filled in by name.
   module Words
     GESTURES = { "tap" => "tap", "double_tap" => "double-tap", "triple_tap" => "triple-tap",
-                 "long_press" => "long-press", "hold" => "hold", "builtin" => "press" }.freeze
+                 "long_press" => "long-press", "hold" => "hold", "builtin" => "by itself" }.freeze
 
     COUNTS = { 2 => "second", 3 => "third" }.freeze
 
@@ -37,13 +40,13 @@ module Kippen
       lone_hold: "Only a hold is on this button, so it lasts as long as the button is down.",
       untouched: "Nothing is assigned here: the button does what it does by itself.",
       blocked: "This mode switches off what it says nothing about.",
-      rule_kept: "%{place} keeps the built-in for a %{gesture} on this button: %{action}.",
+      rule_kept: "%{place} keeps for a %{gesture} what the button does by itself: %{action}.",
       rule: "%{place} has for a %{gesture} on this button: %{action}.",
       rule_none: "Nothing is assigned to a %{gesture} on this button.",
       mode_held: "Mode %{mode} was on, held.",
       mode_latch: "Mode %{mode} was on for this press.",
       mode_lock: "Mode %{mode} was on until changed.",
-      from_base: "It says nothing about this, so base holds.",
+      from_base: "It says nothing about this: what holds as usual does.",
       fell_through: "%{place} has nothing for it.",
       switched_off: "%{place} has something for it that is switched off.",
       waited_none: "It did not wait.",
@@ -52,6 +55,10 @@ module Kippen
       pending_long: "At %{long} ms it becomes long.",
       pending_more: "Waiting for a further press.",
       everywhere: "Everywhere",
+      every_app: "every app",
+      usual: "usual",
+      from_place: "from %{place}",
+      from_mode: "as %{mode}",
       in_place: "In %{place}",
       wait_now: "now",
       wait_release: "+%{ms} ms",
@@ -74,8 +81,10 @@ module Kippen
       moved_to_nearest: "%{setting} %{value} can't be set on %{device}: it is %{nearest}, the nearest that can."
     }.freeze
 
-    # key – of EN; returns the sentence.
-    def self.say(key, **parts) = format(EN.fetch(key), **parts)
+    ALL = [EN, CHANGES, FAULTS].inject { |all, more| all.merge(more) { |key| raise "two sentences are called #{key}" } }.freeze
+
+    # key – of ALL; returns the sentence.
+    def self.say(key, **parts) = format(ALL.fetch(key), **parts)
 
     # A Press::Waits::Wait as it stands on a chip; timing – the button's.
     def self.wait(wait, timing)
@@ -112,6 +121,16 @@ module Kippen
 
       "#{allowed["from"]} to #{allowed["to"]}#{unit}, in steps of #{allowed["step"]}"
     end
+
+    # Where what a Press::Lane falls back to stands: a Press::Lane::Chip, in words.
+    def self.from(fitting, lane, chip)
+      place = say(:from_place, place: place(fitting, chip.place)) unless chip.place == lane.place
+      mode = say(:from_mode, mode: mode(fitting, chip.mode)) unless chip.mode == lane.mode
+      [place, mode].compact.join(", ")
+    end
+
+    def self.place(fitting, id) = id == Fitting::EVERYWHERE ? say(:every_app) : fitting.place(id)&.name || Fitting::Apps.named(id)
+    def self.mode(fitting, id) = id == Fitting::BASE ? say(:usual) : fitting.mode(id)&.name || id
 
     # What a change costs a gesture: from one Wait to another, in words, or nil where nothing changes.
     def self.cost(gesture, before, after)

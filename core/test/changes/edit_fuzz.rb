@@ -160,7 +160,7 @@ module Kippen
                        "id" => pick(@fitting.list("arrangements"))["id"] }
                    end
       when 12 then { "kind" => "want", "want" => { "id" => "w", "what" => pick(%w[Read Write]), "hosts" => pick([%w[desk], %w[desk tv]]),
-                                                           "place" => pick(["everywhere", { "app" => "rookery" }, { "app" => { "name" => "Heron" } }]) } }
+                                                   "place" => pick(["everywhere", { "app" => "rookery" }, { "app" => { "name" => "Heron" } }]) } }
       when 13 then { "kind" => "host", "host" => { "id" => "slate", "name" => "Slate", "system" => pick(%w[tablet phone computer]) } }
       when 14 then { "kind" => "add_button", "device" => device, "button" => { "name" => "Extra", "kind" => "contact", "codes" => [] } }
       when 15 then { "kind" => "ready", "device" => device, "step" => "pair", "done" => chance(2) }

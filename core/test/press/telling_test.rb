@@ -80,7 +80,7 @@ module Kippen
              [0, "down", "remote/list"], [10, "up", "remote/list"], [20, "pointer_in", "", "rookery"], [30, "down"], [90, "up"]).last
       end
       assert_equal "Closed for 60 ms. Nothing else is on this button, so the tap acts as soon as it is pressed. " \
-                   "Mode Calls was on until changed. It says nothing about this, so base holds. In Rookery has nothing for it. " \
+                   "Mode Calls was on until changed. It says nothing about this: what holds as usual does. In Rookery has nothing for it. " \
                    "Everywhere has for a tap on this button: Next page. It did not wait.",
                    told.call(assign("tap"))
       # What base has closer by is covered by the mode's own: nothing false is said of that place.

@@ -31,10 +31,10 @@ module Kippen
       # Raises Invalid where nothing is in it, or what it asks is not answered.
       # answers – { "button" => id within the device, "double_tap" => action … }
       def check(answers)
-        raise Invalid.at("/change/arrangement", "#{name} has nothing in it") if parts.empty?
+        raise Invalid.at("/change/arrangement", Words.say(:has_nothing_in_it, name:)) if parts.empty?
 
         missing = asks.reject { |ask| answers[ask] }
-        raise(Invalid, missing.map { |ask| Fault.new("/change/answers/#{ask}", "must be chosen first") }) if missing.any?
+        raise(Invalid, missing.map { |ask| Fault.new("/change/answers/#{ask}", Words.say(:must_chosen_first)) }) if missing.any?
       end
 
       def action_of(part, answers) = part["action"].is_a?(String) ? answers.fetch(part["action"]) : part["action"]
@@ -48,7 +48,7 @@ module Kippen
       end
 
       def called(part, catalogue, answers)
-        whose = part["name"] || part["role"] || "the button"
+        whose = part["name"] || part["role"] || Words.say(:the_button)
         "#{whose}, #{Words::GESTURES.fetch(part["gesture"])}, #{catalogue.name(action_of(part, answers))}"
       end
 

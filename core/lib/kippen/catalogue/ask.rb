@@ -25,9 +25,9 @@ module Kippen
         case type
         when "text" then text_fault(value)
         when "number" then number_fault(value)
-        when "choice" then "is #{Faults.show(value)}, must be one of #{values.join(", ")}" unless values.include?(value)
+        when "choice" then Words.say(:must_be_one_of, value: Faults.show(value), values: values.join(", ")) unless values.include?(value)
         when "keys" then Combination.fault(value)
-        when "app" then "is #{Faults.show(value)}, must be #{Fitting::Ids::ALLOWED}" unless Fitting::Ids.ok?(value)
+        when "app" then Words.say(:must_be_like, value: Faults.show(value), allowed: Fitting::Ids::ALLOWED) unless Fitting::Ids.ok?(value)
         when "time" then time_fault(value)
         end
       end
@@ -52,16 +52,16 @@ module Kippen
       def choice(value) = data["choices"].find { |choice| choice["value"] == value }
 
       def text_fault(value)
-        "must be text of 1 to #{most} characters" unless value.is_a?(String) && value.strip.length.between?(1, most)
+        Words.say(:must_be_text_to, most:) unless value.is_a?(String) && value.strip.length.between?(1, most)
       end
 
       def time_fault(value)
-        "is #{Faults.show(value)}, must be a time such as 07:30" unless value.is_a?(String) && value.match?(TIME)
+        Words.say(:must_time_such_as, value: Faults.show(value)) unless value.is_a?(String) && value.match?(TIME)
       end
 
       def number_fault(value)
         from, to = data.values_at("from", "to")
-        "is #{Faults.show(value)}, must be a whole number from #{from} to #{to}" unless value.is_a?(Integer) && value.between?(from, to)
+        Words.say(:is_must_be_whole_from_to, value: Faults.show(value), from:, to:) unless value.is_a?(Integer) && value.between?(from, to)
       end
     end
   end

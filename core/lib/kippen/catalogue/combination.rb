@@ -16,10 +16,10 @@ module Kippen
       # What is wrong with it, in words, or nil.
       def fault(keys)
         right = keys.is_a?(Array) && keys.all? { |key| key.is_a?(String) && key.match?(CODE) } && keys.uniq == keys
-        return "must be keys in W3C terms, each once, such as [\"Control\", \"KeyC\"]" unless right && keys.size.between?(1, 5)
+        return Words.say(:must_keys_w_c_terms) unless right && keys.size.between?(1, 5)
 
         others = keys.reject { |key| MODIFIERS.key?(key) }
-        "has #{others.size} keys beside Ctrl, Alt, Shift and the system key, at most one is possible" if others.size > 1
+        Words.say(:has_keys_beside_ctrl_alt, others: others.size) if others.size > 1
       end
 
       # In one order, whatever order they were pressed in.

@@ -13,7 +13,7 @@ module Kippen
       # text – JSON. Raises Invalid.
       def self.read(catalogue, text)
         document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
-        raise Invalid.at("/kippen", "must be #{FORMAT}") unless document["kippen"] == FORMAT
+        raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document["kippen"] == FORMAT
 
         new(catalogue, document.fetch("kept").to_h { |one| [one["keys"], one.slice("why", "by")] })
       end

@@ -19,7 +19,7 @@ module Kippen
         commands.map do |app, command|
           { "id" => "#{app.id}/#{command.id}", "name" => command.name, "effect" => "#{app.name}: #{command.name}.", "words" => "", "harm" => NO_HARM,
             "action" => { "kind" => "app", "app" => app.id, "command" => command.id }, "hosts" => app.hosts, "locked" => command.locked & app.hosts,
-            "needs" => "#{app.name} on that host." }.merge(command.facts.compact)
+            "needs" => Words.say(:on_that_host, app: app.name) }.merge(command.facts.compact)
         end
       end
 

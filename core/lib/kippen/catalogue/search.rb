@@ -20,7 +20,7 @@ module Kippen
       # text – the JSON of the synonyms. Raises Invalid.
       def self.read(text)
         document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
-        raise Invalid.at("/kippen", "must be #{FORMAT}") unless document.is_a?(Hash) && document["kippen"] == FORMAT
+        raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document.is_a?(Hash) && document["kippen"] == FORMAT
 
         new(document)
       end

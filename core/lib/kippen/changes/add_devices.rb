@@ -50,7 +50,7 @@ module Kippen
       private
 
       def kind(draft, sent, index)
-        draft.kinds.find(sent["of"]) || raise(Invalid.at("/change/devices/#{index}/of", "unknown kind #{Faults.show(sent["of"])}"))
+        draft.kinds.find(sent["of"]) || raise(Invalid.at("/change/devices/#{index}/of", Words.say(:unknown_kind, kind: Faults.show(sent["of"]))))
       end
     end
   end

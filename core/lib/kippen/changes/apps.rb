@@ -96,10 +96,10 @@ module Kippen
     # An app goes when no place, action or want speaks of it.
     class RemoveApp < Change.of("remove_app", :id)
       def make(draft)
-        raise Invalid.at("/apps", "no app #{Faults.show(id)}") unless draft.list("apps").delete(id)
+        raise Invalid.at("/apps", Words.say(:no_app, id: Faults.show(id))) unless draft.list("apps").delete(id)
 
         left = Fitting.read(draft.document).apps.find { |app| app.id == id } or return
-        raise Invalid.at("/apps", "#{left.name} is still used, by a place, an assignment or a want: change those first")
+        raise Invalid.at("/apps", Words.say(:still_used_place_assignment_want, left: left.name))
       end
     end
   end

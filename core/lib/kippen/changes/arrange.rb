@@ -24,7 +24,7 @@ module Kippen
       # Was it put there? Otherwise it is left out, with the reason.
       def part?(draft, device, chosen, part)
         button = chosen.button_for(device, draft.kinds, part, answers)
-        raise Invalid.at("/change", "#{device.name || device.id} has no such button") unless button
+        raise Invalid.at("/change", Words.say(:has_no_such_button, device: device.name || device.id)) unless button
 
         item = part.except(*OF_BUTTON).merge("action" => chosen.action_of(part, answers))
         spot = Spot.new(button.ref, part.fetch("place", Fitting::EVERYWHERE), part.fetch("mode", Fitting::BASE))
@@ -38,8 +38,8 @@ module Kippen
 
       # It may have been kept when there were other places and modes.
       def check(draft, spot)
-        raise Invalid.at("/change", "its place is not there any more") unless spot.place == Fitting::EVERYWHERE || draft.before.place(spot.place)
-        raise Invalid.at("/change", "its mode is not there any more") unless spot.mode == Fitting::BASE || draft.before.mode(spot.mode)
+        raise Invalid.at("/change", Words.say(:its_place_not_there_any)) unless spot.place == Fitting::EVERYWHERE || draft.before.place(spot.place)
+        raise Invalid.at("/change", Words.say(:its_mode_not_there_any)) unless spot.mode == Fitting::BASE || draft.before.mode(spot.mode)
       end
 
       def leave_out(draft, chosen, part, why)

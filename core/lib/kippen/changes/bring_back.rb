@@ -8,8 +8,8 @@ module Kippen
     class BringBack < Change.of("bring_back", :id, host: nil)
       def make(draft)
         aside = draft.member("taken_out", [])
-        bundle = aside.reverse.find { |item| item["id"] == id } || refuse("id", "nothing by the name #{Faults.show(id)} was taken out")
-        refuse("id", "what is kept of it can't be read; it stays aside") unless BringBack.readable?(bundle)
+        bundle = aside.reverse.find { |item| item["id"] == id } || refuse("id", Words.say(:nothing_name_was_taken_out, id: Faults.show(id)))
+        refuse("id", Words.say(:what_kept_cant_read_stays)) unless BringBack.readable?(bundle)
 
         if bundle["devices"]
           devices(draft, bundle)
@@ -43,7 +43,7 @@ module Kippen
 
       def devices(draft, bundle)
         taken = bundle["devices"].map { |item| item["id"] }.select { |one| draft.list("devices").find(one) }
-        refuse("id", "there is a #{taken.first} again: take that out first") if taken.any?
+        refuse("id", Words.say(:there_again_take_that_out, taken: taken.first)) if taken.any?
 
         there = where(draft, bundle)
         ids = bundle["devices"].map { |item| item["id"] }
@@ -56,12 +56,13 @@ module Kippen
         return if draft.list("hosts").ids.empty?
 
         found = host ? hosts.find { |one| one.id == host } : of_before(hosts, bundle)
-        refuse("host", host ? "unknown host #{Faults.show(host)}" : "the host it was on is gone: say at which it shall be") unless found
-        bundle["devices"].each do |item|
-          kind = draft.kinds.find(item["kind"])
-          refuse("host", "#{item["name"] || item["id"]} can't be used at a #{found.system}") unless kind.nil? || kind.carries(found.system)
-        end
+        refuse("host", host ? Words.say(:unknown_host, host: Faults.show(host)) : Words.say(:host_was_on_gone_say)) unless found
+        bundle["devices"].each { |item| usable(draft.kinds.find(item["kind"]), item, found.system) }
         found.id
+      end
+
+      def usable(kind, item, system)
+        refuse("host", Words.say(:cant_be_used_at, id: item["name"] || item["id"], system:)) unless kind.nil? || kind.carries(system)
       end
 
       # The one it was on, else the only one of its sort.
@@ -83,8 +84,8 @@ module Kippen
         free = draft.list("devices").to_a.none? { |other| other["on"] == seat }
         return item if along.include?(seat["device"]) || (carrier && free && carrier["host"] == item["host"])
 
-        draft.left_out << "#{item["name"] || item["id"]} comes without its place (#{seat.values_at("device",
-                                                                                                   "place").compact.join(", ")}): that is gone or taken."
+        draft.left_out << Words.say(:comes_without_its_place_that, id: item["name"] || item["id"], seat: seat.values_at("device",
+                                                                                                                        "place").compact.join(", "))
         item.except("on")
       end
 
@@ -94,7 +95,7 @@ module Kippen
           if free?(draft, link) && Following.same?(draft, link)
             draft.list("links").put(link)
           else
-            draft.left_out << "#{link["to"]} no longer follows #{link["from"]}."
+            draft.left_out << Words.say(:no_longer_follows, to: link["to"], from: link["from"])
           end
         end
       end
@@ -108,10 +109,10 @@ module Kippen
 
       # At the place it had, as far as that is still there.
       def button(draft, bundle)
-        refuse("id", "its device #{bundle["device"]} is not there: bring that back first") unless draft.list("devices").find(bundle["device"])
+        refuse("id", Words.say(:its_device_not_there_bring, device: bundle["device"])) unless draft.list("devices").find(bundle["device"])
 
         draft.alter_buttons(bundle["device"]) do |list|
-          refuse("id", "there is a button by this name again: take that out first") if list.find(bundle["button"]["id"])
+          refuse("id", Words.say(:there_button_this_name_again)) if list.find(bundle["button"]["id"])
           list.insert(bundle["button"], bundle["index"])
         end
       end

@@ -7,13 +7,19 @@ module Kippen
     # copy – it also stays where it is
     class Carry < Change.of("carry", :button, :gesture, :to, :copy, place: Fitting::EVERYWHERE, mode: Fitting::BASE)
       def make(draft)
-        [button, to["button"]].each { |ref| draft.own_button(ref) }
-        refuse("to", "it is there already") if [button, gesture] == to.values_at("button", "gesture")
-
+        refuse_what_changes_nothing(draft)
         from = draft.speak_of(Spot.new(button, place, mode))
         item = Placing.found(draft, from, gesture)
         Placing.take_off(draft, from, gesture) unless copy
-        Placing.put(draft, draft.speak_of(from.with_button(to["button"])), item.except("button", "place", "mode").merge("gesture" => to["gesture"]))
+        there = draft.speak_of(from.with_button(to["button"]))
+        Placing.put(draft, there, item.except("button", "place", "mode").merge("gesture" => to["gesture"]))
+      end
+
+      private
+
+      def refuse_what_changes_nothing(draft)
+        [button, to["button"]].each { |ref| draft.own_button(ref) }
+        refuse("to", Words.say(:there_already)) if [button, gesture] == to.values_at("button", "gesture")
       end
     end
   end

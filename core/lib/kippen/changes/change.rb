@@ -22,7 +22,9 @@ module Kippen
           given = sent.except("kind")
           missing = fields.map(&:to_s) - given.keys
           unknown = given.keys - [*fields, *usual.keys].map(&:to_s)
-          faults = missing.map { |name| Fault.new("/change/#{name}", "is missing") } + unknown.map { |name| Fault.new("/change/#{name}", "is not known here") }
+          faults = missing.map { |name| Fault.new("/change/#{name}", Words.say(:is_missing)) } + unknown.map do |name|
+            Fault.new("/change/#{name}", Words.say(:not_known_here))
+          end
           raise Invalid, faults if faults.any?
 
           new(**given.transform_keys(&:to_sym))

@@ -9,7 +9,7 @@ module Kippen
       def initialize(mine, theirs)
         @mine = mine
         @theirs = theirs
-        super("what this touches was changed in between")
+        super(Words.say(:what_this_touches_was_changed))
       end
 
       # Makes changes on the newest fitting that were thought of on an older one. opened – the Fitting

@@ -16,7 +16,7 @@ module Kippen
         return timing(draft, match) unless lasting
 
         leading = draft.list("links").to_a.find { |one| one["from"] == to }
-        raise Invalid.at("/links", "#{to} follows and is followed") if leading || draft.list("links").find(from)
+        raise Invalid.at("/links", Words.say(:follows_followed, to:)) if leading || draft.list("links").find(from)
 
         draft.list("links").put(link)
       end
@@ -39,7 +39,7 @@ module Kippen
 
     # A device that follows another keeps what it has, and goes its own way.
     class Cut < Change.of("cut", :device)
-      def make(draft) = draft.list("links").delete(device) || raise(Invalid.at("/links", "#{Faults.show(device)} follows no device"))
+      def make(draft) = draft.list("links").delete(device) || raise(Invalid.at("/links", Words.say(:follows_no_device, device: Faults.show(device))))
     end
   end
 end

@@ -8,7 +8,7 @@ module Kippen
       GIVEN = %i[on version worked_with mounting posture].freeze
 
       def make(draft)
-        kind = draft.kinds.find(of) || refuse("of", "unknown kind #{Faults.show(of)}")
+        kind = draft.kinds.find(of) || refuse("of", Words.say(:unknown_kind, kind: Faults.show(of)))
         chosen = variant || kind.variants.first&.fetch("id")
         words = name || named(kind, chosen)
         made = { "id" => Fitting::OwnIds.from(words, taken(draft), "device"), "name" => numbered(draft, words), "kind" => kind.id,
@@ -19,10 +19,10 @@ module Kippen
       private
 
       def on_host(draft, kind)
-        refuse("host", "add a host first: what the device is connected to") if draft.list("hosts").ids.empty?
+        refuse("host", Words.say(:add_host_first_what_device)) if draft.list("hosts").ids.empty?
 
-        found = draft.list("hosts").find(host || draft.list("hosts").ids.first) || refuse("host", "unknown host #{Faults.show(host)}")
-        refuse("host", "#{kind.name} can't be used at a #{found["system"]}") unless kind.carries(found["system"])
+        found = draft.list("hosts").find(host || draft.list("hosts").ids.first) || refuse("host", Words.say(:unknown_host, host: Faults.show(host)))
+        refuse("host", Words.say(:cant_be_used_at, id: kind.name, system: found["system"])) unless kind.carries(found["system"])
         found["id"]
       end
 
@@ -64,7 +64,7 @@ module Kippen
       private
 
       def move(draft, found, host)
-        there = draft.before.host(host) || refuse("host", "unknown host #{Faults.show(host)}")
+        there = draft.before.host(host) || refuse("host", Words.say(:unknown_host, host: Faults.show(host)))
         along = ChangeDevice.riders(draft.before, device)
         Moving.to(draft, [found, *along], there.system)
         along.each { |rider| draft.alter("devices", rider.id, "host" => host) }

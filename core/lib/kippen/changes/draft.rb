@@ -74,7 +74,7 @@ module Kippen
       # Keeps what gives way, to be brought back. Raises Invalid.
       def put_aside(bundle)
         aside = member("taken_out", [])
-        raise Invalid.at("/change/id", "#{aside.size} things lie aside already; bring some back first") if aside.size >= Limits::TAKEN_OUT
+        raise Invalid.at("/change/id", Words.say(:things_lie_aside_already_bring, aside: aside.size)) if aside.size >= Limits::TAKEN_OUT
 
         set("taken_out", aside + [bundle])
       end
@@ -86,7 +86,7 @@ module Kippen
       end
 
       # The Fitting::Button of the fitting before. Raises Invalid.
-      def button(ref) = before.button(ref) || raise(Invalid.at("/change/button", "unknown button #{Faults.show(ref)}"))
+      def button(ref) = before.button(ref) || raise(Invalid.at("/change/button", Words.say(:unknown_button, ref: Faults.show(ref))))
 
       # The same, of a device that goes its own way.
       def own_button(ref) = button(ref).tap { |button| own_device(button.device) }
@@ -95,11 +95,11 @@ module Kippen
       def own_device(id)
         link = list("links").find(id) or return
         leader = before.device(link["from"])
-        raise Invalid.at("/change/button", "this device follows #{leader&.name || link["from"]}: change it there, or cut the link first")
+        raise Invalid.at("/change/button", Words.say(:this_device_follows_change_there, from: leader&.name || link["from"]))
       end
 
       # The Fitting::Device of the fitting before. Raises Invalid.
-      def device(id) = before.device(id) || raise(Invalid.at("/change/device", "no device #{Faults.show(id)}"))
+      def device(id) = before.device(id) || raise(Invalid.at("/change/device", Words.say(:no_device, id: Faults.show(id))))
 
       # Remembers a Spot for whoever asks what was spoken of.
       def speak_of(spot)

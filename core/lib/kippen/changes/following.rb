@@ -33,8 +33,8 @@ module Kippen
 
       # The Kinds::Match of two devices. Raises Invalid.
       def between(fitting, kinds, from, to, mirror)
-        one, other = [from, to].map { |id| fitting.device(id) || raise(Invalid.at("/change", "no device #{Faults.show(id)}")) }
-        raise Invalid.at("/change", "a device can't follow itself") if one == other
+        one, other = [from, to].map { |id| fitting.device(id) || raise(Invalid.at("/change", Words.say(:no_device, id: Faults.show(id)))) }
+        raise Invalid.at("/change", Words.say(:device_cant_follow_itself)) if one == other
 
         Kinds::Match.new(kinds, one, other, mirror:)
       end

@@ -7,7 +7,7 @@ module Kippen
       def make(draft)
         return add(draft) unless host["id"]
 
-        old = draft.list("hosts").find(host["id"]) || raise(Invalid.at("/hosts", "no host #{Faults.show(host["id"])}"))
+        old = draft.list("hosts").find(host["id"]) || raise(Invalid.at("/hosts", Words.say(:no_host, id: Faults.show(host["id"]))))
         draft.list("hosts").put(Draft.with(old, host))
         becomes(draft, host["system"]) if host["system"] && host["system"] != draft.before.host(host["id"]).system
       end
@@ -32,8 +32,8 @@ module Kippen
     class RemoveHost < Change.of("remove_host", :id)
       def make(draft)
         on_it = draft.before.devices.select { |device| device.host == id }
-        still(on_it.map { |device| device.name || device.id }, "still on it: move or take out first")
-        raise Invalid.at("/hosts", "no host #{Faults.show(id)}") unless draft.list("hosts").delete(id)
+        still(on_it.map { |device| device.name || device.id }, Words.say(:still_on_move_take_out))
+        raise Invalid.at("/hosts", Words.say(:no_host, id: Faults.show(id))) unless draft.list("hosts").delete(id)
 
         wants(draft)
       end
@@ -43,7 +43,7 @@ module Kippen
       def wants(draft)
         naming = draft.list("wants").to_a.select { |want| want["hosts"]&.include?(id) }
         alone = naming.select { |want| want["hosts"] == [id] }
-        still(alone.map { |want| "“#{want["what"]}”" }, "wanted at this host alone: say first where else, or remove it")
+        still(alone.map { |want| "“#{want["what"]}”" }, Words.say(:wanted_this_host_alone_say))
         naming.each { |want| draft.alter("wants", want["id"], "hosts" => want["hosts"] - [id]) }
       end
 

@@ -11,7 +11,7 @@ module Kippen
       # devices – Fitting::Devices; system – what their host is from now on. Raises Invalid.
       def to(draft, devices, system)
         barred = devices.reject { |device| carries?(draft, device, system) }
-        raise Invalid.at("/change/host", "#{barred.map { |one| one.name || one.id }.join(", ")} can't be used at a #{system}") if barred.any?
+        raise Invalid.at("/change/host", Words.say(:cant_be_used_at, id: barred.map { |one| one.name || one.id }.join(", "), system:)) if barred.any?
 
         devices.each do |device|
           device.buttons.each { |button| switch_off(draft, device, button, system) }
@@ -32,7 +32,8 @@ module Kippen
           next if why.empty?
 
           draft.rows.put(item.merge("off" => true))
-          draft.left_out << "#{Words.button(device, button)}, #{Words::GESTURES.fetch(item["gesture"])}: switched off there. #{why.first.delete_suffix(".")}."
+          draft.left_out << Words.say(:switched_off_there, button: Words.button(device, button), gesture: Words::GESTURES.fetch(item["gesture"]),
+                                                           why: why.first.delete_suffix("."))
         end
       end
 

@@ -8,10 +8,10 @@ module Kippen
       def make(draft)
         found = draft.device(device)
         parts = found.buttons.flat_map { |button| draft.rows.of(button.ref).map { |item| part(draft, found, button, item) } }
-        refuse("device", "nothing is assigned on #{found.name || device}") if parts.empty?
+        refuse("device", Words.say(:nothing_assigned_on, device: found.name || device)) if parts.empty?
 
         list = draft.member("arrangements", [])
-        id = Fitting::OwnIds.from("own #{name}", list.map { |one| one["id"] }, "own")
+        id = Fitting::OwnIds.from(Words.say(:own_arrangement, name:), list.map { |one| one["id"] }, "own")
         draft.set("arrangements", [*list, { "id" => id, "name" => name, "kind" => found.kind, "parts" => parts }.compact])
       end
 
@@ -27,7 +27,7 @@ module Kippen
     class RemoveArrangement < Change.of("remove_arrangement", :id)
       def make(draft)
         list = draft.member("arrangements", [])
-        refuse("arrangement", "no arrangement #{Faults.show(id)} of this client") unless list.any? { |one| one["id"] == id }
+        refuse("arrangement", Words.say(:no_arrangement_this_client, id: Faults.show(id))) unless list.any? { |one| one["id"] == id }
 
         draft.set("arrangements", list.reject { |one| one["id"] == id })
       end

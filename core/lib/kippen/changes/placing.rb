@@ -36,7 +36,7 @@ module Kippen
 
       # The assignment on a gesture. Raises Invalid where there is none.
       def found(draft, spot, gesture)
-        draft.rows.find(spot, gesture) || raise(Invalid.at("/assignments", "no #{gesture} is assigned to #{spot.button} there"))
+        draft.rows.find(spot, gesture) || raise(Invalid.at("/assignments", Words.say(:no_assigned_there, gesture:, button: spot.button)))
       end
 
       # Where the kept tap would cover one that is narrower (base in a place, beneath another mode), it

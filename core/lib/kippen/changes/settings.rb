@@ -20,7 +20,7 @@ module Kippen
 
       def known(draft)
         known = draft.knowledge.settings.for(draft.before, of, id).find { |one| one.id == setting }
-        refuse("setting", "#{id} has no setting #{Faults.show(setting)}") unless known
+        refuse("setting", Words.say(:has_no_setting, id:, setting: Faults.show(setting))) unless known
         fault = value.nil? ? nil : known.fault(value)
         fault ? refuse("value", fault) : known
       end

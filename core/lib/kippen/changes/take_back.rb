@@ -45,7 +45,7 @@ module Kippen
         return if stays.empty?
 
         words = Fitting::Differences.new(before, after, draft.catalogue).words(only: stays.map(&:first))
-        draft.left_out.concat(words.map { |sentence| "Changed since, so it stays: #{sentence}" })
+        draft.left_out.concat(words.map { |sentence| Words.say(:changed_since_so_stays, sentence:) })
       end
     end
   end

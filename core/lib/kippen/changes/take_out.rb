@@ -11,7 +11,7 @@ module Kippen
       private
 
       def device(draft)
-        found = draft.before.device(id) || refuse("id", "no device #{Faults.show(id)}")
+        found = draft.before.device(id) || refuse("id", Words.say(:no_device, id: Faults.show(id)))
         gone = [found, *ChangeDevice.riders(draft.before, id)]
         bundle = { "id" => id, "name" => found.name || id, "system" => draft.before.host(found.host).system,
                    "devices" => gone.map { |one| out_of_the_list(draft, one) }, "links" => links(draft, gone) }
@@ -31,7 +31,7 @@ module Kippen
       end
 
       def button(draft)
-        found = draft.before.button(id) || refuse("id", "unknown button #{Faults.show(id)}")
+        found = draft.before.button(id) || refuse("id", Words.say(:unknown_button, ref: Faults.show(id)))
         buttons = List.new(draft.list("devices").find(found.device)["buttons"], "id")
         bundle = { "id" => id, "name" => found.name || found.id, "device" => found.device, "button" => buttons.find(found.id),
                    "index" => buttons.index(found.id) }

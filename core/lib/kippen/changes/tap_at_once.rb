@@ -7,9 +7,7 @@ module Kippen
       def make(draft)
         own = draft.own_button(button)
         item = Placing.found(draft, draft.speak_of(Spot.new(button, place, mode)), "tap")
-        if !at_once && item.dig("action", "kind") == "builtin" && !draft.cautions.held_back?(own)
-          refuse("at_once", "what this button does by itself can’t be held back: it happens at once")
-        end
+        refuse("at_once", Words.say(:what_this_button_does_itself)) if !at_once && item.dig("action", "kind") == "builtin" && !draft.cautions.held_back?(own)
         draft.rows.put(Draft.with(item, "at_once" => at_once || nil))
       end
     end

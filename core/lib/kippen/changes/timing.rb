@@ -32,7 +32,7 @@ module Kippen
 
       # timing – the settings it is one of; returns them with it set. Raises Invalid.
       def set(draft, device, timing, setting, value, nearest:)
-        known = Fitting::Timing::SETTINGS[setting] || raise(Invalid.at("/setting", "unknown setting #{Faults.show(setting)}"))
+        known = Fitting::Timing::SETTINGS[setting] || raise(Invalid.at("/setting", Words.say(:unknown_setting, setting: Faults.show(setting))))
         return timing.except(setting) if value.nil?
 
         fault = Fitting::Timing.fault(known, value)

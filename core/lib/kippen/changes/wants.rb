@@ -35,7 +35,7 @@ module Kippen
 
     # A want that is wanted no more.
     class RemoveWant < Change.of("remove_want", :id)
-      def make(draft) = draft.list("wants").delete(id) || raise(Invalid.at("/wants", "no want #{Faults.show(id)}"))
+      def make(draft) = draft.list("wants").delete(id) || raise(Invalid.at("/wants", Words.say(:no_want, id: Faults.show(id))))
     end
 
     # How many seconds one has to confirm with a button that was changed.

@@ -46,28 +46,28 @@ module Kippen
       def id(item, pointer)
         return item["id"] if Ids.ok?(item["id"])
 
-        @faults.add("#{pointer}/id", "is #{Faults.show(item["id"])}, must be #{Ids::ALLOWED}")
+        @faults.add("#{pointer}/id", Words.say(:must_be_like, value: Faults.show(item["id"]), allowed: Ids::ALLOWED))
       end
 
       def systems(item, member, default, pointer)
         list = item.fetch(member, default)
         return list if list.is_a?(Array) && (list - ListReader::SYSTEMS).empty?
 
-        @faults.add("#{pointer}/#{member}", "must be an array of #{ListReader::SYSTEMS.join(", ")}") || default
+        @faults.add("#{pointer}/#{member}", Words.say(:must_be_an_array_of, allowed: ListReader::SYSTEMS.join(", "))) || default
       end
 
       def text(item, member, pointer)
         value = item[member]
         return if value.nil? || (value.is_a?(String) && value.length <= WORDS)
 
-        @faults.add("#{pointer}/#{member}", "must be text of at most #{WORDS} characters")
+        @faults.add("#{pointer}/#{member}", Words.say(:must_text_most_characters, value: WORDS))
       end
 
       def harm(item, pointer)
         harm = item["harm"]
         return if harm.nil? || (harm.is_a?(Hash) && WantsReader::WRONG.include?(harm["cost"]) && harm["words"].is_a?(String) && harm["words"].length <= WORDS)
 
-        @faults.add("#{pointer}/harm", "must be an object with cost, one of #{WantsReader::WRONG.join(", ")}, and words")
+        @faults.add("#{pointer}/harm", Words.say(:must_object_with_cost_one, allowed: WantsReader::WRONG.join(", ")))
       end
     end
   end

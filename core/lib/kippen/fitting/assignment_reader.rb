@@ -20,8 +20,10 @@ module Kippen
 
       def assignments
         items = @document.fetch("assignments", [])
-        return @faults.add("/assignments", "must be an array") || [] unless items.is_a?(Array)
-        return @faults.add("/assignments", "has #{items.size} items, at most #{Limits::ASSIGNMENTS} are taken") || [] if items.size > Limits::ASSIGNMENTS
+        return @faults.add("/assignments", Words.say(:must_be_an_array)) || [] unless items.is_a?(Array)
+        if items.size > Limits::ASSIGNMENTS
+          return @faults.add("/assignments", Words.say(:has_items_most_are_taken, items: items.size, most: Limits::ASSIGNMENTS)) || []
+        end
 
         found = items.each_with_index.filter_map { |item, index| assignment(item, index) }
         one_at_a_spot(found)
@@ -32,7 +34,7 @@ module Kippen
 
       def assignment(item, index)
         pointer = "/assignments/#{index}"
-        return @faults.add(pointer, "must be an object") unless item.is_a?(Hash)
+        return @faults.add(pointer, Words.say(:must_be_an_object)) unless item.is_a?(Hash)
 
         button = known(item, "button", nil, @buttons, pointer)
         gesture = known(item, "gesture", nil, GESTURES, pointer)
@@ -42,7 +44,7 @@ module Kippen
         at_once = flag(item, "at_once", pointer)
         off = flag(item, "off", pointer)
         repeat = repeat(item, gesture, pointer)
-        @faults.add("#{pointer}/at_once", "only a tap can act at once") if at_once && gesture != "tap"
+        @faults.add("#{pointer}/at_once", Words.say(:only_tap_can_act_once)) if at_once && gesture != "tap"
         notch_can(gesture, button, pointer)
         return unless button && gesture && mode && place && action
 
@@ -58,9 +60,9 @@ module Kippen
 
       def action(item, gesture, pointer)
         action = item["action"]
-        return @faults.add("#{pointer}/action", "must be an object with a kind") unless action.is_a?(Hash)
+        return @faults.add("#{pointer}/action", Words.say(:must_object_with_kind)) unless action.is_a?(Hash)
         unless action["kind"].is_a?(String) && action["kind"] != ""
-          return @faults.add("#{pointer}/action/kind", "is #{Faults.show(action["kind"])}, must be text")
+          return @faults.add("#{pointer}/action/kind", Words.say(:is_must_be_text, kind: Faults.show(action["kind"])))
         end
 
         mode_action(action, gesture, pointer) if action["kind"] == "mode"
@@ -69,17 +71,17 @@ module Kippen
 
       def mode_action(action, gesture, pointer)
         how = action["how"]
-        return @faults.add("#{pointer}/action/how", "is #{Faults.show(how)}, must be one of #{HOW.join(", ")}") unless HOW.include?(how)
+        return @faults.add("#{pointer}/action/how", Words.say(:must_be_one_of, value: Faults.show(how), values: HOW.join(", "))) unless HOW.include?(how)
 
-        @faults.add("#{pointer}/action/how", "only a hold can keep a mode held") if how == "held" && gesture != "hold"
+        @faults.add("#{pointer}/action/how", Words.say(:only_hold_can_keep_mode)) if how == "held" && gesture != "hold"
         mode_named(action, how, pointer)
       end
 
       def mode_named(action, how, pointer)
         if how == "clear"
-          @faults.add("#{pointer}/action/mode", "clear names no mode") if action.key?("mode")
+          @faults.add("#{pointer}/action/mode", Words.say(:clear_names_no_mode)) if action.key?("mode")
         elsif action["mode"] == BASE || !@modes.include?(action["mode"])
-          @faults.add("#{pointer}/action/mode", "unknown mode #{Faults.show(action["mode"])}")
+          @faults.add("#{pointer}/action/mode", Words.say(:unknown_mode, mode: Faults.show(action["mode"])))
         end
       end
 
@@ -87,9 +89,9 @@ module Kippen
         return unless item.key?("repeat")
 
         given = item["repeat"]
-        return @faults.add("#{pointer}/repeat", "must be an object") unless given.is_a?(Hash)
+        return @faults.add("#{pointer}/repeat", Words.say(:must_be_an_object)) unless given.is_a?(Hash)
 
-        @faults.add("#{pointer}/repeat", "only a hold or long_press can repeat") unless CAN_REPEAT.include?(gesture)
+        @faults.add("#{pointer}/repeat", Words.say(:only_hold_long_press_can)) unless CAN_REPEAT.include?(gesture)
         after, every = REPEAT_MS.map { |key, range| repeat_us(given[key], key, range, pointer) }
         Repeat.new(after_us: after, every_us: every).freeze if after && every
       end
@@ -105,7 +107,7 @@ module Kippen
       def notch_can(gesture, button, pointer)
         return unless gesture && gesture != "tap" && button && @buttons[button].kind == "notch"
 
-        @faults.add("#{pointer}/gesture", "a notch can only make a tap, not #{gesture}")
+        @faults.add("#{pointer}/gesture", Words.say(:notch_can_only_make_tap, gesture:))
       end
 
       # One assignment a button, gesture, place and mode; hold and long_press share a spot.
@@ -116,7 +118,7 @@ module Kippen
 
           where = "#{same[0].button}, #{same[0].place}, #{same[0].mode}"
           what = same.map(&:gesture).uniq.join(" and ")
-          @faults.add("/assignments/#{same[1].index}", "#{what} assigned #{same.size} times at one spot (#{where})")
+          @faults.add("/assignments/#{same[1].index}", Words.say(:assigned_times_one_spot, what:, same: same.size, where:))
         end
       end
     end

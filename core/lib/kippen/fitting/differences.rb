@@ -29,7 +29,7 @@ module Kippen
         aside, rest = changed.partition { |address, _| address.first == "taken_out" }
         told = rest.sort_by.with_index { |(address, _), index| [ORDER.index(address.first) || ORDER.size, index] }
           .flat_map { |address, (one, other)| Array(sentence(address, one, other)) }.uniq
-        told.empty? && aside.any? ? ["What lies aside has changed."] : told
+        told.empty? && aside.any? ? [Words.say(:what_lies_aside_has_changed)] : told
       end
 
       private
@@ -42,8 +42,8 @@ module Kippen
         when "hosts" then host(rest, one, other)
         when *LISTS.keys then listed(LISTS[member], one[0], other[0])
         when "assignments" then assignments(rest, one, other)
-        when "timing" then setting("For all buttons", rest, one, other, "as it is usual")
-        when "button_timing" then setting(button_words(rest[0]), rest.drop(1), one, other, "as for all")
+        when "timing" then setting(Words.say(:for_all_buttons), rest, one, other, Words.say(:as_is_usual))
+        when "button_timing" then setting(button_words(rest[0]), rest.drop(1), one, other, Words.say(:as_for_all))
         when "links" then link(one[0], other[0])
         else other_member(member, other)
         end
@@ -51,23 +51,23 @@ module Kippen
 
       def other_member(member, slot)
         case member
-        when "follow" then "What counts is what #{slot == ["focus"] ? "has the focus" : "the pointer is over"}."
-        when "confirm_s" then "Time to confirm: #{slot.empty? ? "as usual" : "#{slot[0]} seconds"}."
-        else "“#{member.slice(0, 60)}” has changed."
+        when "follow" then Words.say(:what_counts_what, slot: slot == ["focus"] ? "has the focus" : "the pointer is over")
+        when "confirm_s" then Words.say(:time_confirm, what: slot.empty? ? "as usual" : "#{slot[0]} seconds")
+        else Words.say(:member_changed, member: member.slice(0, 60))
         end
       end
 
       def client(rest)
-        return "“client” has changed." unless rest.size == 1 && %w[name about].include?(rest[0])
+        return Words.say(:client_has_changed) unless rest.size == 1 && %w[name about].include?(rest[0])
 
-        "The client is now: #{@after.document.fetch("client", {}).values_at("name", "about").compact.join(", ")}."
+        Words.say(:client_now, client: @after.document.fetch("client", {}).values_at("name", "about").compact.join(", "))
       end
 
       def listed(word, one, other)
         name = called(other || one)
-        return "#{word} added: #{name}." unless one
+        return Words.say(:item_added, word:, name:) unless one
 
-        other ? "#{word} changed: #{name}." : "#{word} removed: #{name}."
+        other ? Words.say(:item_changed, word:, name:) : Words.say(:item_removed, word:, name:)
       end
 
       def called(item) = shown(item["name"] || item["what"] || item["id"])
@@ -76,7 +76,7 @@ module Kippen
         return listed("Host", one[0], other[0]) if rest.empty?
 
         name = item(:hosts, id)
-        rest[0] == "settings" ? setting(name, rest.drop(1), one, other, "its own") : "Host changed: #{name}."
+        rest[0] == "settings" ? setting(name, rest.drop(1), one, other, Words.say(:its_own)) : Words.say(:host_changed, name:)
       end
 
       def device((id, *rest), one, other)
@@ -85,9 +85,9 @@ module Kippen
         name = item(:devices, id)
         case rest[0]
         when "off" then switched(name, other)
-        when "ready" then "#{name}, getting ready: #{rest[1]} is #{other.empty? ? "not done" : "done"}."
-        when "settings" then setting(name, rest.drop(1), one, other, "its own")
-        when "timing" then setting(name, rest.drop(1), one, other, "as for all")
+        when "ready" then Words.say(:step_is, name:, rest: rest[1], what: other.empty? ? "not done" : "done")
+        when "settings" then setting(name, rest.drop(1), one, other, Words.say(:its_own))
+        when "timing" then setting(name, rest.drop(1), one, other, Words.say(:as_for_all))
         when "buttons" then button(name, id, rest.drop(1), one, other)
         when *SILENT then nil
         else "#{name}, #{DEVICE.fetch(rest[0], rest[0])}: #{shown(other[0])}."
@@ -96,14 +96,14 @@ module Kippen
 
       def item(list, id) = called([@after, @before].filter_map { |fitting| fitting.list(list.to_s).find { |one| one["id"] == id } }.first || { "id" => id })
 
-      def switched(name, slot) = "#{name} is switched #{slot[0] ? "off" : "on"}."
+      def switched(name, slot) = Words.say(:is_switched, name:, slot: slot[0] ? "off" : "on")
 
       def button(name, device, (id, field), one, other)
-        return "Buttons of #{name} have changed." unless id
+        return Words.say(:buttons_have_changed, name:) unless id
         return listed("Button", one[0], other[0]).sub(": ", ": #{name}, ") unless field
 
         words = button_words("#{device}/#{id}")
-        field == "off" ? switched(words, other) : "Button changed: #{words}."
+        field == "off" ? switched(words, other) : Words.say(:button_changed, words:)
       end
 
       def shown(value) = (value.is_a?(Hash) ? value.values.join(", ") : value || "none").to_s.slice(0, Limits::NAME_CHARACTERS)
@@ -122,7 +122,7 @@ module Kippen
 
       def assignment(gesture, spot, one, other)
         where = spot_words(gesture, spot)
-        return "#{where}: no longer #{named(one)}." unless other
+        return Words.say(:no_longer_here, where:, named: named(one)) unless other
 
         "#{where}: #{named(other)}#{" (at once)" if other["at_once"]}#{" (switched off)" if other["off"]}."
       end
@@ -132,7 +132,7 @@ module Kippen
       def spot_words(gesture, (button, place, mode))
         where = [button_words(button), Words::GESTURES.fetch(gesture)]
         where << "in #{(@after.place(place) || @before.place(place))&.name || place}" unless place == EVERYWHERE
-        where << "mode #{(@after.mode(mode) || @before.mode(mode))&.name || mode}" unless mode == BASE
+        where << Words.say(:in_mode, mode: (@after.mode(mode) || @before.mode(mode))&.name || mode) unless mode == BASE
         where.join(", ")
       end
 
@@ -144,7 +144,7 @@ module Kippen
 
       # unset – how a value is told that is not there any more
       def setting(whose, names, _one, other, unset)
-        return "#{whose}: settings have changed." unless names.size == 1
+        return Words.say(:settings_have_changed, whose:) unless names.size == 1
 
         name = names[0]
         value = { true => "on", false => "off" }.fetch(other[0], other[0])
@@ -153,9 +153,10 @@ module Kippen
       end
 
       def link(one, other)
-        return "#{device_name(one["to"])} no longer follows #{device_name(one["from"])}." unless other
+        return Words.say(:no_longer_follows, to: device_name(one["to"]), from: device_name(one["from"])) unless other
 
-        "#{device_name(other["to"])} follows #{device_name(other["from"])}#{", left and right exchanged" if other["mirror"]}."
+        Words.say(:device_follows, other: device_name(other["to"]), other_2: device_name(other["from"]),
+                                   mirror: (", left and right exchanged" if other["mirror"]))
       end
 
       def device_name(id) = (@after.device(id) || @before.device(id))&.name || id

@@ -23,7 +23,7 @@ module Kippen
         seconds = @document["confirm_s"]
         return if seconds.nil? || (seconds.is_a?(Integer) && CONFIRM_S.cover?(seconds))
 
-        @faults.add("/confirm_s", "is #{Faults.show(seconds)}, must be a whole number from #{CONFIRM_S.begin} to #{CONFIRM_S.end} seconds")
+        @faults.add("/confirm_s", Words.say(:must_whole_number_from_seconds, seconds: Faults.show(seconds), from: CONFIRM_S.begin, value: CONFIRM_S.end))
       end
 
       private
@@ -31,20 +31,20 @@ module Kippen
       # Optional, words only.
       def check_client
         client = @document.fetch("client", {})
-        return @faults.add("/client", "must be an object") unless client.is_a?(Hash)
+        return @faults.add("/client", Words.say(:must_be_an_object)) unless client.is_a?(Hash)
 
         %w[name about].each do |key|
           value = client[key]
           next if value.nil? || (value.is_a?(String) && value.strip != "" && value.length <= Limits::NAME_CHARACTERS)
 
-          @faults.add("/client/#{key}", "must be text of 1 to #{Limits::NAME_CHARACTERS} characters")
+          @faults.add("/client/#{key}", Words.say(:must_be_text_to, most: Limits::NAME_CHARACTERS))
         end
       end
 
       # What was taken out and may be brought back.
       def check_taken_out
         objects(@document, "taken_out", Limits::TAKEN_OUT, @faults).each do |item, pointer|
-          @faults.add("#{pointer}/id", "must be text") unless item["id"].is_a?(String)
+          @faults.add("#{pointer}/id", Words.say(:must_be_text)) unless item["id"].is_a?(String)
         end
       end
 
@@ -54,7 +54,7 @@ module Kippen
           settings = item.fetch("settings", {})
           next if settings.is_a?(Hash) && settings.size <= Limits::SETTINGS && settings.values.all? { |value| scalar?(value) }
 
-          @faults.add("#{pointer}/settings", "must be an object of at most #{Limits::SETTINGS} numbers, words, true or false")
+          @faults.add("#{pointer}/settings", Words.say(:must_object_most_numbers_words, most: Limits::SETTINGS))
         end
       end
 
@@ -65,15 +65,18 @@ module Kippen
       def check_arrangements
         objects(@document, "arrangements", Limits::ARRANGEMENTS, @faults).each do |item, pointer|
           words(item, "name", pointer, needed: true)
-          @faults.add("#{pointer}/id", "must be #{Ids::ALLOWED}") unless Ids.ok?(item["id"])
+          @faults.add("#{pointer}/id", Words.say(:must_be, value: Ids::ALLOWED)) unless Ids.ok?(item["id"])
           objects(item, "parts", Limits::ASSIGNMENTS, @faults, pointer).each { |part, at| check_part(part, at) }
         end
       end
 
       def check_part(part, pointer)
-        @faults.add("#{pointer}/gesture", "is #{Faults.show(part["gesture"])}, must be one of #{GESTURES.join(", ")}") unless GESTURES.include?(part["gesture"])
+        unless GESTURES.include?(part["gesture"])
+          @faults.add("#{pointer}/gesture",
+                      Words.say(:must_be_one_of, value: Faults.show(part["gesture"]), values: GESTURES.join(", ")))
+        end
         action = part["action"]
-        @faults.add("#{pointer}/action", "must be an object with a kind") unless action.is_a?(Hash) && action["kind"].is_a?(String)
+        @faults.add("#{pointer}/action", Words.say(:must_object_with_kind)) unless action.is_a?(Hash) && action["kind"].is_a?(String)
       end
     end
   end

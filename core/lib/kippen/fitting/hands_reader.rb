@@ -25,7 +25,7 @@ module Kippen
       # Returns the hands as they stand in the document.
       def hands
         objects(@document, "hands", Limits::HANDS, @faults).map do |item, pointer|
-          @faults.add("#{pointer}/id", "is #{Faults.show(item["id"])}, must be #{Ids::ALLOWED}") unless Ids.ok?(item["id"])
+          @faults.add("#{pointer}/id", Words.say(:must_be_like, value: Faults.show(item["id"]), allowed: Ids::ALLOWED)) unless Ids.ok?(item["id"])
           words(item, "name", pointer)
           NEEDED.each { |name| distribution(item[name], "#{pointer}/#{name}") }
           number(item["slowing"], SLOWING, "#{pointer}/slowing") if item.key?("slowing")
@@ -37,14 +37,14 @@ module Kippen
       private
 
       def part(part, name, inside, pointer)
-        return @faults.add(pointer, "must be an object") unless part.is_a?(Hash)
+        return @faults.add(pointer, Words.say(:must_be_an_object)) unless part.is_a?(Hash)
 
         inside.each { |key| distribution(part[key], "#{pointer}/#{key}") }
         WHICH.fetch(name).each { |key| number(part[key], NUMBERS.fetch(key), "#{pointer}/#{key}") }
       end
 
       def distribution(value, pointer)
-        return @faults.add(pointer, "must be an object with median and spread") unless value.is_a?(Hash)
+        return @faults.add(pointer, Words.say(:must_object_with_median_spread)) unless value.is_a?(Hash)
 
         number(value["median"], MEDIAN, "#{pointer}/median")
         number(value.fetch("spread", 0), SPREAD, "#{pointer}/spread")
@@ -53,7 +53,7 @@ module Kippen
       def number(value, range, pointer)
         return if value.is_a?(Numeric) && range.cover?(value)
 
-        @faults.add(pointer, "is #{Faults.show(value)}, must be a number from #{range.begin} to #{range.end}")
+        @faults.add(pointer, Words.say(:must_be_number_from_to, value: Faults.show(value), from: range.begin, to: range.end))
       end
     end
   end

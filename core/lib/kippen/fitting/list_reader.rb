@@ -32,7 +32,7 @@ module Kippen
         @count = 0
         found = each("devices", Limits::DEVICES).filter_map { |item, pointer| device(item, pointer, hosts) }
         unique("/devices", found)
-        @faults.add("/devices", "more than #{Limits::BUTTONS} buttons in all") if @count > Limits::BUTTONS
+        @faults.add("/devices", Words.say(:more_than_buttons_all, most: Limits::BUTTONS)) if @count > Limits::BUTTONS
         found.freeze
       end
 
@@ -49,7 +49,7 @@ module Kippen
       def places
         found = each("places", Limits::PLACES).filter_map do |item, pointer|
           id = id(item, pointer, reserved: EVERYWHERE) or next
-          app = word(item, "app", pointer, "a place needs the app it is in")
+          app = word(item, "app", pointer, Words.say(:place_needs_app))
           part = word(item, "part", pointer) if item.key?("part")
           Place.new(id:, app:, part:, name: words(item, "name", pointer), off: flag(item, "off", pointer)).freeze
         end
@@ -83,33 +83,33 @@ module Kippen
       def seat(item, pointer)
         seat = item["on"]
         return if seat.nil?
-        return @faults.add("#{pointer}/on", "must be an object with device and place") unless seat.is_a?(Hash)
+        return @faults.add("#{pointer}/on", Words.say(:must_object_with_device_place)) unless seat.is_a?(Hash)
 
-        device = word(seat, "device", "#{pointer}/on", "needs a device")
-        place = word(seat, "place", "#{pointer}/on", "needs a place")
+        device = word(seat, "device", "#{pointer}/on", Words.say(:needs_device))
+        place = word(seat, "place", "#{pointer}/on", Words.say(:needs_place))
         Seat.new(device:, place:).freeze if device && place
       end
 
       def ready(item, pointer)
         done = item.fetch("ready", {})
         right = done.is_a?(Hash) && done.size <= Limits::STEPS && done.values.all? { |step| step.is_a?(Hash) && step.values.all? { |value| value.nil? || value.is_a?(String) } }
-        right ? done : @faults.add("#{pointer}/ready", "must be an object of steps, each with by, at and version as text") || {}
+        right ? done : @faults.add("#{pointer}/ready", Words.say(:must_object_steps_each_with)) || {}
       end
 
       def double_click(item, pointer)
         value = item["double_click_ms"]
         return value if value.nil? || (value.is_a?(Integer) && value.between?(50, 3000))
 
-        @faults.add("#{pointer}/double_click_ms", "is #{Faults.show(value)}, must be a whole number from 50 to 3000 ms")
+        @faults.add("#{pointer}/double_click_ms", Words.say(:must_whole_number_from_ms, value: Faults.show(value)))
       end
 
       def device_host(item, pointer, hosts)
         given = item["host"]
         return hosts.first.id if given.nil? && hosts.size == 1
-        return @faults.add(pointer, "needs a host: there are several") if given.nil?
+        return @faults.add(pointer, Words.say(:needs_host_there_are_several)) if given.nil?
         return given if hosts.any? { |host| host.id == given && given != "" }
 
-        @faults.add("#{pointer}/host", "unknown host #{Faults.show(given)}")
+        @faults.add("#{pointer}/host", Words.say(:unknown_host, host: Faults.show(given)))
       end
 
       def button(item, pointer, device, host, device_off)
@@ -123,31 +123,31 @@ module Kippen
       end
 
       def id(item, pointer, reserved: nil)
-        value = word(item, "id", pointer, "needs an id") or return
+        value = word(item, "id", pointer, Words.say(:needs_id)) or return
         return value unless value == reserved
 
-        @faults.add("#{pointer}/id", "#{reserved} always exists and can't be declared")
+        @faults.add("#{pointer}/id", Words.say(:always_exists_cant_declared, reserved:))
       end
 
       def word(item, key, pointer, missing = nil)
         return @faults.add(pointer, missing) if missing && !item.key?(key)
         return item[key] if Ids.ok?(item[key])
 
-        @faults.add("#{pointer}/#{key}", "is #{Faults.show(item[key])}, must be #{Ids::ALLOWED}")
+        @faults.add("#{pointer}/#{key}", Words.say(:must_be_like, value: Faults.show(item[key]), allowed: Ids::ALLOWED))
       end
 
       # As listeners name what they hear.
       def codes(item, pointer)
         list = item.fetch("codes", [])
         right = list.is_a?(Array) && list.size <= Limits::CODES && list.all? { |code| code.is_a?(String) && code.length.between?(1, Limits::NAME_CHARACTERS) }
-        right ? list.freeze : @faults.add("#{pointer}/codes", "must be an array of at most #{Limits::CODES} sources") || []
+        right ? list.freeze : @faults.add("#{pointer}/codes", Words.say(:must_array_most_sources, most: Limits::CODES)) || []
       end
 
       def same_spot(places)
         places.group_by { |place| [place.app, place.part] }.each_value do |same|
           next if same.size == 1 || same.first.app.nil?
 
-          @faults.add("/places", "#{same.map(&:id).join(" and ")} are the same app and part")
+          @faults.add("/places", Words.say(:are_same_app_part, what: same.map(&:id).join(" and ")))
         end
       end
     end

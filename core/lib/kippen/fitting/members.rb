@@ -11,14 +11,14 @@ module Kippen
         value = item.fetch(key, default)
         return value if allowed.include?(value)
 
-        @faults.add("#{pointer}/#{key}", "is #{Faults.show(value)}, must be one of #{allowed.join(", ")}") || default
+        @faults.add("#{pointer}/#{key}", Words.say(:must_be_one_of, value: Faults.show(value), values: allowed.join(", "))) || default
       end
 
       def flag(item, key, pointer)
         value = item.fetch(key, false)
         return value if [true, false].include?(value)
 
-        @faults.add("#{pointer}/#{key}", "is #{Faults.show(value)}, must be true or false")
+        @faults.add("#{pointer}/#{key}", Words.say(:must_be_true_or_false, value: Faults.show(value)))
       end
 
       # One of what the fitting itself declares.
@@ -35,13 +35,13 @@ module Kippen
         return value if value.nil? && !needed
         return value if value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS && !(needed && value.strip.empty?)
 
-        @faults.add("#{pointer}/#{key}", "must be text of #{needed ? 1 : 0} to #{Limits::NAME_CHARACTERS} characters")
+        @faults.add("#{pointer}/#{key}", Words.say(:must_be_text_from_to, needed: needed ? 1 : 0, characters: Limits::NAME_CHARACTERS))
       end
 
       # Tells ids that are used more than once among what was read.
       def unique(pointer, found)
         found.group_by(&:id).each do |id, same|
-          @faults.add(pointer, "id #{id.inspect} is used #{same.size} times") if same.size > 1
+          @faults.add(pointer, Words.say(:id_used_times, id: id.inspect, what: same.size)) if same.size > 1
         end
       end
 
@@ -49,11 +49,11 @@ module Kippen
       def objects(holder, list, most, faults, pointer = "")
         items = holder.fetch(list, [])
         at = "#{pointer}/#{list}"
-        return faults.add(at, "must be an array") || [] unless items.is_a?(Array)
-        return faults.add(at, "has #{items.size} items, at most #{most} are taken") || [] if items.size > most
+        return faults.add(at, Words.say(:must_be_an_array)) || [] unless items.is_a?(Array)
+        return faults.add(at, Words.say(:has_items_most_are_taken, items: items.size, most: most)) || [] if items.size > most
 
         items.each_with_index.filter_map do |item, index|
-          item.is_a?(Hash) ? [item, "#{at}/#{index}"] : faults.add("#{at}/#{index}", "must be an object")
+          item.is_a?(Hash) ? [item, "#{at}/#{index}"] : faults.add("#{at}/#{index}", Words.say(:must_be_an_object))
         end
       end
     end

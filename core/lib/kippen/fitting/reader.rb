@@ -35,10 +35,10 @@ module Kippen
       private
 
       def check_envelope
-        raise Invalid.at("", "must be a JSON object, a fitting") unless @document.is_a?(Hash)
+        raise Invalid.at("", Words.say(:must_json_object_fitting)) unless @document.is_a?(Hash)
         return if @document["kippen"] == FORMAT
 
-        raise Invalid.at("/kippen", "is #{Faults.show(@document["kippen"])}, must be #{FORMAT.inspect}")
+        raise Invalid.at("/kippen", Words.say(:must_be_like, value: Faults.show(@document["kippen"]), allowed: FORMAT.inspect))
       end
 
       # The defaults, then what holds for all, for a device, for a button: the closest goes before.
@@ -47,7 +47,7 @@ module Kippen
         check_levels("/timing", common)
         own = @document.fetch("button_timing", {})
         unless own.is_a?(Hash)
-          @faults.add("/button_timing", "must be an object")
+          @faults.add("/button_timing", Words.say(:must_be_an_object))
           own = {}
         end
         of_devices = device_timings(common)
@@ -68,7 +68,7 @@ module Kippen
 
       def button_settings(ref, part, buttons, of_devices)
         pointer = "/button_timing/#{escape(ref)}"
-        @faults.add(pointer, "unknown button") unless buttons.key?(ref)
+        @faults.add(pointer, Words.say(:unknown_button_here)) unless buttons.key?(ref)
         merged(pointer, part, of_devices[buttons[ref]&.device])
       end
 
@@ -81,7 +81,7 @@ module Kippen
       # Keeps the settings that are right; tells those that are not.
       def settings(pointer, part)
         unless part.is_a?(Hash)
-          @faults.add(pointer, "must be an object")
+          @faults.add(pointer, Words.say(:must_be_an_object))
           return {}
         end
         part.select do |name, value|
@@ -95,7 +95,7 @@ module Kippen
       def check_levels(pointer, settings)
         return if Timing.from(settings).levels_ok?
 
-        @faults.add(pointer, "press_at and release_at must obey 0 < release_at < press_at <= 1")
+        @faults.add(pointer, Words.say(:press_release_must_obey_release))
       end
 
       # A name as a step of a JSON pointer (RFC 6901).

@@ -17,7 +17,7 @@ module Kippen
         seated = @devices.values.select(&:seat)
         seated.each { |device| check(device) }
         seated.group_by(&:seat).each_value do |same|
-          @faults.add("/devices", "#{same.map(&:id).join(" and ")} sit in the same place") if same.size > 1
+          @faults.add("/devices", Words.say(:sit_same_place, what: same.map(&:id).join(" and "))) if same.size > 1
         end
       end
 
@@ -26,7 +26,7 @@ module Kippen
           from = one_of(item, "from", nil, @devices.keys, pointer)
           to = one_of(item, "to", nil, @devices.keys, pointer)
           mirror = flag(item, "mirror", pointer)
-          next @faults.add(pointer, "a device can't follow itself") if from && from == to
+          next @faults.add(pointer, Words.say(:device_cant_follow_itself)) if from && from == to
 
           Link.new(from:, to:, mirror:).freeze if from && to
         end
@@ -39,10 +39,10 @@ module Kippen
       def check(device)
         carrier = @devices[device.seat.device]
         where = "/devices"
-        return @faults.add(where, "#{device.id} sits on #{Faults.show(device.seat.device)}, which is not there") unless carrier
+        return @faults.add(where, Words.say(:sits_on_which_not_there, device: device.id, device_2: Faults.show(device.seat.device))) unless carrier
 
-        @faults.add(where, "#{device.id} sits on #{carrier.id}, which is on another host") unless carrier.host == device.host
-        @faults.add(where, "#{device.id} sits on itself") if circle?(device)
+        @faults.add(where, Words.say(:sits_on_which_on_another, device: device.id, carrier: carrier.id)) unless carrier.host == device.host
+        @faults.add(where, Words.say(:sits_on_itself, device: device.id)) if circle?(device)
       end
 
       def circle?(device)
@@ -60,8 +60,8 @@ module Kippen
       def followers_once(links)
         leaders = links.map(&:from)
         links.group_by(&:to).each do |to, same|
-          @faults.add("/links", "#{to} follows #{same.size} devices") if same.size > 1
-          @faults.add("/links", "#{to} follows and is followed") if leaders.include?(to)
+          @faults.add("/links", Words.say(:follows_devices, to:, what: same.size)) if same.size > 1
+          @faults.add("/links", Words.say(:follows_followed, to:)) if leaders.include?(to)
         end
       end
     end

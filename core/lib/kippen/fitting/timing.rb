@@ -51,20 +51,20 @@ module Kippen
       # What is wrong with one given value, or nil. Says what is allowed.
       def self.fault(setting, value)
         return choice_fault(setting, value) if setting.choices
-        return "is #{Faults.show(value)}, must be a number" unless value.is_a?(Numeric)
+        return Words.say(:must_be_a_number, value: Faults.show(value)) unless value.is_a?(Numeric)
 
         from = setting.range.begin
         to = setting.range.end
         unit = setting.duration? ? " ms" : ""
-        return "is #{Faults.show(value)}, must be #{from} to #{to}#{unit}" unless value.between?(from, to)
+        return Words.say(:must_be_from_to, value: Faults.show(value), from:, to:, unit:) unless value.between?(from, to)
 
-        "has more than three decimals" if setting.duration? && microseconds(value).nil?
+        Words.say(:has_more_than_three_decimals) if setting.duration? && microseconds(value).nil?
       end
 
       def self.choice_fault(setting, value)
         return if setting.choices.include?(value)
 
-        "is #{Faults.show(value)}, must be one of #{setting.choices.join(", ")}"
+        Words.say(:must_be_one_of, value: Faults.show(value), values: setting.choices.join(", "))
       end
       private_class_method :choice_fault
 

@@ -27,7 +27,7 @@ module Kippen
 
       def want(item, pointer)
         id = item["id"]
-        @faults.add("#{pointer}/id", "is #{Faults.show(id)}, must be #{Ids::ALLOWED}") unless Ids.ok?(id)
+        @faults.add("#{pointer}/id", Words.say(:must_be_like, value: Faults.show(id), allowed: Ids::ALLOWED)) unless Ids.ok?(id)
         what = words(item, "what", pointer, needed: true)
         place = one_of(item, "place", EVERYWHERE, @places, pointer)
         Want.new(id:, what:, place:, hosts: hosts(item, pointer), times_a_day: times(item, pointer),
@@ -37,9 +37,9 @@ module Kippen
 
       def hosts(item, pointer)
         list = item.fetch("hosts", [])
-        return @faults.add("#{pointer}/hosts", "must be an array of hosts") || [] unless list.is_a?(Array)
+        return @faults.add("#{pointer}/hosts", Words.say(:must_array_hosts)) || [] unless list.is_a?(Array)
 
-        (list - @hosts).each { |id| @faults.add("#{pointer}/hosts", "unknown host #{Faults.show(id)}") }
+        (list - @hosts).each { |id| @faults.add("#{pointer}/hosts", Words.say(:unknown_host, host: Faults.show(id))) }
         list.freeze
       end
 
@@ -47,14 +47,14 @@ module Kippen
         value = item["times_a_day"]
         return value if value.nil? || (value.is_a?(Integer) && TIMES_A_DAY.cover?(value))
 
-        @faults.add("#{pointer}/times_a_day", "is #{Faults.show(value)}, must be a whole number from 0 to #{TIMES_A_DAY.end}")
+        @faults.add("#{pointer}/times_a_day", Words.say(:must_be_whole_to, value: Faults.show(value), to: TIMES_A_DAY.end))
       end
 
       def action(item, pointer)
         value = item["action"]
         return value if value.nil? || (value.is_a?(Hash) && value["kind"].is_a?(String) && !value["kind"].empty?)
 
-        @faults.add("#{pointer}/action", "must be an object with a kind")
+        @faults.add("#{pointer}/action", Words.say(:must_object_with_kind))
       end
     end
   end

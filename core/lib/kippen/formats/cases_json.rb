@@ -10,7 +10,7 @@ module Kippen
       # Takes JSON text; returns Cases. Raises Invalid with every fault of every case.
       def self.read(text)
         list = StrictJson.read(text, limit: Limits::CASES_BYTES)
-        raise Invalid.at("", "must be an array of cases") unless list.is_a?(Array)
+        raise Invalid.at("", Words.say(:must_array_cases)) unless list.is_a?(Array)
 
         faults = Faults.new
         cases = list.each_with_index.map { |item, index| one(item, "/#{index}", faults) }
@@ -19,11 +19,11 @@ module Kippen
       end
 
       def self.one(item, pointer, faults)
-        return faults.add(pointer, "must be an object") unless item.is_a?(Hash)
+        return faults.add(pointer, Words.say(:must_be_an_object)) unless item.is_a?(Hash)
 
-        faults.add("#{pointer}/name", "must be text") unless item["name"].is_a?(String)
+        faults.add("#{pointer}/name", Words.say(:must_be_text)) unless item["name"].is_a?(String)
         fitting = fitting(item["fitting"], pointer, faults)
-        return faults.add("#{pointer}/trace", "must be an array") unless item["trace"].is_a?(Array)
+        return faults.add("#{pointer}/trace", Words.say(:must_be_an_array)) unless item["trace"].is_a?(Array)
         return unless fitting
 
         Case.new(name: item["name"], fitting:, rows: rows(item["trace"], fitting, "#{pointer}/trace", faults))
@@ -42,7 +42,7 @@ module Kippen
         trace.each_with_index.map do |row, index|
           time = row.is_a?(Hash) ? row["t_us"] : nil
           unless time.is_a?(Integer) && time.between?(last, Limits::LATEST_US)
-            next faults.add("#{pointer}/#{index}/t_us", "must be a whole number from #{last} to #{Limits::LATEST_US}")
+            next faults.add("#{pointer}/#{index}/t_us", Words.say(:must_be_whole_from_to, last:, to: Limits::LATEST_US))
           end
 
           last = time
@@ -52,7 +52,7 @@ module Kippen
 
       def self.event(row, events, pointer, faults)
         fields = row.values_at("source", "kind", "value")
-        return faults.add(pointer, "source, kind and value must be text") unless fields.all?(String)
+        return faults.add(pointer, Words.say(:source_kind_value_must_text)) unless fields.all?(String)
 
         events.read(*fields)
       rescue ArgumentError => e

@@ -21,31 +21,33 @@ module Kippen
 
       # text – a String of at most +limit+ bytes. Returns Hashes, Arrays, Strings, numbers.
       def self.read(text, limit:)
-        raise Invalid.at("file", "has more than #{limit} bytes") if text.bytesize > limit
+        wrong(:has_more_than_bytes, limit:) if text.bytesize > limit
 
         text = text.dup.force_encoding(Encoding::UTF_8)
-        raise Invalid.at("file", "is not valid UTF-8") unless text.valid_encoding?
-        raise Invalid.at("file", "is empty") if text.strip.empty?
+        wrong(:not_valid_utf) unless text.valid_encoding?
+        wrong(:is_empty) if text.strip.empty?
 
         plain(JSON.parse(text, object_class: OnceHash, allow_duplicate_key: false, max_nesting: Limits::JSON_DEPTH))
       rescue OnceHash::Twice => e
-        raise Invalid.at("file", "key #{Faults.show(e.message)} stands twice in one object")
+        wrong(:key_stands_twice_one_object, what: Faults.show(e.message))
       rescue JSON::NestingError
-        raise Invalid.at("file", "is nested deeper than #{Limits::JSON_DEPTH} levels")
+        wrong(:nested_deeper_than_levels, depth: Limits::JSON_DEPTH)
       rescue JSON::ParserError => e
         twice = e.message[/duplicate key (".*?")/, 1]
-        raise Invalid.at("file", "key #{twice} stands twice in one object") if twice
+        wrong(:key_stands_twice_one_object, what: twice) if twice
 
-        raise Invalid.at("file", "is not JSON: #{first_line(e.message)}")
+        wrong(:not_json, what: first_line(e.message))
       end
+
+      def self.wrong(key, **parts) = raise(Invalid.at("file", Words.say(key, **parts)))
 
       # Ordinary Hashes again; refuses what can't be held.
       def self.plain(value)
         case value
         when Hash then value.to_h { |key, item| [plain(key), plain(item)] }
-        when String then value.valid_encoding? && !value.include?("\0") ? value : raise(Invalid.at("file", "has a character that can't be kept"))
+        when String then value.valid_encoding? && !value.include?("\0") ? value : wrong(:has_character_that_cant_kept)
         when Array then value.map { |item| plain(item) }
-        when Float then value.finite? ? value : raise(Invalid.at("file", "has a number too large to hold"))
+        when Float then value.finite? ? value : wrong(:has_number_too_large_hold)
         else value
         end
       end
@@ -54,7 +56,7 @@ module Kippen
         line = message.encode("UTF-8", invalid: :replace, undef: :replace).lines.first.to_s.strip
         line.sub(/\A\d+: /, "").slice(0, 120)
       end
-      private_class_method :plain, :first_line
+      private_class_method :wrong, :plain, :first_line
     end
   end
 end

@@ -41,7 +41,7 @@ module Kippen
           else
             time, rest = unknown(line)
           end
-          bad("time runs backwards: #{time} comes after #{last}") if time < last
+          bad(Words.say(:time_runs_backwards_comes_after, time:, last:)) if time < last
           last = time
           yield time, rest
           @row += 1
@@ -54,23 +54,23 @@ module Kippen
 
       def check_header
         @row = 1
-        line = @io.gets("\n", LONGEST_ROW + 2) or bad("the file is empty, its first row must be #{HEADER.join(",")}")
+        line = @io.gets("\n", LONGEST_ROW + 2) or bad(Words.say(:file_empty_its_first_row, allowed: HEADER.join(",")))
         header = fields(line)
-        bad("begins with a byte order mark, which a trace must not have") if header.first&.start_with?("\uFEFF")
-        bad("the first row must be #{HEADER.join(",")}, is #{Faults.show(header.join(","))}") unless header == HEADER
+        bad(Words.say(:begins_with_byte_order_mark)) if header.first&.start_with?("\uFEFF")
+        bad(Words.say(:first_row_must, allowed: HEADER.join(","), given: Faults.show(header.join(",")))) unless header == HEADER
       end
 
       def time(text)
         time = TIME.match?(text) ? Integer(text, 10) : nil
         return time if time && time <= Limits::LATEST_US
 
-        bad("t_us must be a whole number from 0 to #{Limits::LATEST_US}, is #{Faults.show(text.dup.force_encoding(Encoding::UTF_8))}")
+        bad(Words.say(:t_us_must_whole_number, to: Limits::LATEST_US, given: Faults.show(text.dup.force_encoding(Encoding::UTF_8))))
       end
 
       # A row whose rest has not been met yet: read with all care, then remembered.
       def unknown(line)
         fields = fields(line)
-        bad("has #{fields.size} columns, must have #{HEADER.size}") unless fields.size == HEADER.size
+        bad(Words.say(:has_columns_must_have, count: fields.size, needed: HEADER.size)) unless fields.size == HEADER.size
         time = time(fields[0])
         read = @read.call(*fields.drop(1))
         remember(line, read)
@@ -94,20 +94,20 @@ module Kippen
       end
 
       def checked(line)
-        bad("is longer than #{LONGEST_ROW} bytes") if line.bytesize > LONGEST_ROW
+        bad(Words.say(:longer_than_bytes, row: LONGEST_ROW)) if line.bytesize > LONGEST_ROW
         text = line.dup.force_encoding(Encoding::UTF_8)
-        text.valid_encoding? ? text : bad("is not valid UTF-8")
+        text.valid_encoding? ? text : bad(Words.say(:not_valid_utf))
       end
 
       # RFC 4180: a quoted field may hold commas, line breaks, and "" for a quote.
       def quoted(text)
         while text.count('"').odd?
-          more = @io.gets("\n", LONGEST_ROW + 2) or bad("a quoted field is not closed")
+          more = @io.gets("\n", LONGEST_ROW + 2) or bad(Words.say(:quoted_field_not_closed))
           text = checked(text + more.dup.force_encoding(Encoding::UTF_8))
         end
         fields = text.chomp.scan(/\G(?:"((?:[^"]|"")*)"|([^",]*))(,|\z)/m)
         fields = fields[0, field_count(fields)]
-        bad("has a quote where none may be") unless whole?(text.chomp, fields)
+        bad(Words.say(:has_quote_where_none_may)) unless whole?(text.chomp, fields)
         fields.map { |inside, plain, _| inside ? inside.gsub('""', '"') : plain }
       end
 

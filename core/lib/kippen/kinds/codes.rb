@@ -17,7 +17,7 @@ module Kippen
       # Takes the JSON texts of both tables.
       def self.read(keys, buttons)
         documents = [keys, buttons].map { |text| Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES) }
-        documents.each { |document| raise Invalid.at("/kippen", "must be #{FORMAT}") unless document["kippen"] == FORMAT }
+        documents.each { |document| raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document["kippen"] == FORMAT }
         new(documents[0].fetch("keys"), documents[1].fetch("buttons"))
       end
 

@@ -59,7 +59,7 @@ module Kippen
         heard = seen(step)
         return ["seen", nil, heard.at, nil] if heard
 
-        ["open", nil, nil, changed ? record["version"] || "an unnamed version" : nil]
+        ["open", nil, nil, changed ? record["version"] || Words.say(:unnamed_version) : nil]
       end
 
       def seen(step)

@@ -27,7 +27,7 @@ module Kippen
 
       # One that goes on with what #save gave, on the same fitting.
       def self.resume(fitting, saved)
-        raise Error, "this is no saved bench: #{Faults.show(saved["kippen"])}" unless saved["kippen"] == FORMAT
+        raise Error, Words.say(:this_no_saved_bench, given: Faults.show(saved["kippen"])) unless saved["kippen"] == FORMAT
 
         new(fitting).tap do |bench|
           bench.engine.resume(saved.fetch("engine"))

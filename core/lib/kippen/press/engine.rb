@@ -98,7 +98,7 @@ module Kippen
       def contact_for(button) = Contact.new(button, @fitting.timing(button), @hosts.fetch(button.host))
 
       def advance(time_us)
-        raise TimeRunsBackwards, "#{time_us} µs comes after #{@now_us} µs" if time_us < @now_us
+        raise TimeRunsBackwards, Words.say(:time_goes_back, time_us:, now_us: @now_us) if time_us < @now_us
 
         run_due(time_us) if @schedule.due_us <= time_us
         @now_us = time_us

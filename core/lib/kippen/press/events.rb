@@ -21,12 +21,12 @@ module Kippen
         return read_spot(source, kind, value) if SPOTS.include?(kind)
         return read_end(source, value) if kind == "end"
 
-        wanted = KINDS[kind] or refuse("unknown kind #{Faults.show(kind)}, must be one of #{ALL.join(", ")}")
-        button = @buttons[source] or refuse("unknown button #{Faults.show(source)}")
-        refuse("#{source} is a #{button.kind} button and can't give #{kind}") unless button.kind == wanted
+        wanted = KINDS[kind] or refuse(Words.say(:unknown_kind_must_one, kind: Faults.show(kind), allowed: ALL.join(", ")))
+        button = @buttons[source] or refuse(Words.say(:unknown_button, ref: Faults.show(source)))
+        refuse(Words.say(:button_cant_give, source:, kind: button.kind, kind_2: kind)) unless button.kind == wanted
         return [:level, button.index, level(value)] if kind == "level"
 
-        refuse("#{kind} takes no value, has #{Faults.show(value)}") unless value.empty?
+        refuse(Words.say(:takes_no_value_has, kind:, value: Faults.show(value))) unless value.empty?
         [kind.to_sym, button.index, nil]
       end
 
@@ -51,13 +51,13 @@ module Kippen
       def read_spot(source, kind, value)
         hosts = @fitting.hosts
         id = source.empty? && hosts.size == 1 ? hosts.first.id : source
-        refuse("unknown host #{Faults.show(source)}") unless hosts.any? { |host| host.id == id }
-        refuse("#{kind} takes app, app/part or nothing, has #{Faults.show(value)}") unless value.empty? || Fitting::Ids.spot?(value)
+        refuse(Words.say(:unknown_host, host: Faults.show(source))) unless hosts.any? { |host| host.id == id }
+        refuse(Words.say(:takes_app_app_part_nothing, kind:, value: Faults.show(value))) unless value.empty? || Fitting::Ids.spot?(value)
         [kind.to_sym, id, value]
       end
 
       def read_end(source, value)
-        refuse("end takes no source and no value") unless source.empty? && value.empty?
+        refuse(Words.say(:end_takes_no_source_no)) unless source.empty? && value.empty?
         [:end, nil, nil]
       end
 
@@ -65,7 +65,7 @@ module Kippen
         level = LEVEL.match?(text) ? Float(text) : nil
         return level if level&.between?(0, 1)
 
-        refuse("level must be a number from 0 to 1, is #{Faults.show(text)}")
+        refuse(Words.say(:level_must_number_from, text: Faults.show(text)))
       end
     end
   end

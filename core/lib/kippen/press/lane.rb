@@ -23,7 +23,8 @@ module Kippen
                   "double_tap" => "apart", "triple_tap" => "apart" }.freeze
       OFFERED = %w[long_press double_tap triple_tap].freeze
 
-      attr_reader :button, :timing, :choice, :waits
+      # place, mode – where it is looked at
+      attr_reader :button, :timing, :choice, :waits, :place, :mode
 
       # place, mode – ids; resolver may be shared by many lanes of one fitting.
       def initialize(fitting, button, place: Fitting::EVERYWHERE, mode: Fitting::BASE, resolver: fitting.resolver)

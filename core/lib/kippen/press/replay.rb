@@ -24,7 +24,7 @@ module Kippen
         Formats::TraceCsv.new(io, read: events.method(:read)).each do |time, event|
           events.feed(engine, time, event)
           rows += 1
-          raise Invalid.at("row #{rows + 1}", "at most #{most_rows} rows are taken here") if most_rows && rows > most_rows
+          raise Invalid.at("row #{rows + 1}", Words.say(:most_rows_are_taken_here, most_rows:)) if most_rows && rows > most_rows
 
           engine.take.each(&block) if (rows % BATCH).zero?
         end

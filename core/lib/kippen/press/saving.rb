@@ -20,7 +20,7 @@ module Kippen
 
       # Takes up what #save gave, on the same fitting; for an engine that is new.
       def resume(state)
-        raise Error, "this is no saved state: #{Faults.show(state["kippen"])}" unless state["kippen"] == FORMAT
+        raise Error, Words.say(:this_no_saved_state, given: Faults.show(state["kippen"])) unless state["kippen"] == FORMAT
 
         @now_us = state.fetch("now_us")
         holds = state.fetch("holds").map { |mode, index| HostState::Hold.new(mode, @contacts.fetch(index)) }
@@ -44,7 +44,7 @@ module Kippen
       # Goes on from what #rest gave, on any fitting of the same client: what is no more is passed
       # over. For an engine that is new.
       def go_on(rest)
-        raise Error, "this is no moment of rest: #{Faults.show(rest["kippen"])}" unless rest["kippen"] == REST
+        raise Error, Words.say(:this_no_moment_rest, given: Faults.show(rest["kippen"])) unless rest["kippen"] == REST
 
         @now_us = rest.fetch("now_us")
         rest.fetch("hosts").each { |id, saved| go_on_host(@hosts[id], saved) if @hosts.key?(id) }

@@ -71,8 +71,7 @@ function OneButton({ touched, named }: { touched: Touched; named: boolean }) {
         {waits.map((wait) => (
           <div key={wait.gesture} data-changed={wait.before !== wait.after}>
             <dt>
-              <GestureMark gesture={wait.gesture} />{' '}
-              {wait.gesture === 'builtin' ? 'untouched' : wait.gesture_name}
+              <GestureMark gesture={wait.gesture} /> {wait.gesture_name}
             </dt>
             <dd>{words(wait)}</dd>
           </div>

@@ -15,8 +15,8 @@ export function gestureOf(chip: Chip): Gesture {
 
 export function chipState(chip: Chip): string {
   if (chip.off) return 'off'
-  if (chip.origin === 'inherited') return `from ${chip.place ?? ''}`
-  return chip.kept ? 'its own' : ''
+  if (chip.from !== null) return chip.from
+  return chip.kept ? 'by itself' : ''
 }
 
 type Limit = Lane['limits'][number]
@@ -72,6 +72,8 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
   )
   const free = useContext(HandContext)?.free.get(spotName(button.ref, gesture))
   const note = free === undefined ? noteOf(chip, lane) : `put it here: ${free}`
+  // What is done untouched is on no gesture.
+  const on = chip.gesture === 'builtin' ? '' : `${chip.gesture_name}: `
   return (
     <button
       type="button"
@@ -85,7 +87,7 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
       data-free={free !== undefined}
       aria-pressed={chosen === gesture}
       aria-keyshortcuts={own ? 'Delete F2 Control+X Control+C' : undefined}
-      aria-label={`${chip.gesture_name}: ${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}${mayChange ? 'Change' : ''}`}
+      aria-label={`${on}${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}${mayChange ? 'Change' : ''}`}
       data-limit={limit?.how}
       aria-disabled={!mayChange}
       onClick={mayChange ? onChoose : undefined}

@@ -1191,6 +1191,8 @@ export interface components {
                 stretch: components["schemas"]["Stretch"];
                 /** @enum {unknown} */
                 origin: "here" | "inherited" | "builtin";
+                /** @description In words - where what is inherited stands */
+                from: string | null;
                 place: string | null;
                 mode: string | null;
                 off: boolean;
