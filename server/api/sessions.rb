@@ -6,7 +6,10 @@ module Kippen
     # Signing in and out themselves are Rodauth's, see auth/sign_in.rb.
     module SessionRoutes
       def self.registered(app)
-        app.get("/api/session") { json(SessionRoutes.render(account, env["rack.session"], demo: demo_offered?, own: accounts.own_service?)) }
+        app.get("/api/session") do
+          told = SessionRoutes.render(account, env["rack.session"], demo: demo_offered?, own: accounts.own_service?)
+          json(told.merge("ends_at" => account && Render.time(SessionRoutes.ends_at(database, account, rodauth))))
+        end
 
         app.post("/api/session/demo") do
           problem(403, "There is no demo here to sign in to") unless demo_offered?
@@ -32,10 +35,17 @@ module Kippen
         end
       end
 
+      # When one must sign in again, whatever is done meanwhile.
+      def self.ends_at(database, account, rodauth)
+        began = database[:account_active_session_keys].where(account_id: account.id, session_id: rodauth.session_digests).get(:created_at)
+        (began || Time.now) + SignIn::LIFETIME_SECONDS
+      end
+
       def self.render(account, session, demo:, own:)
         { "account" => account && { "name" => account.name, "email" => account.email, "role" => account.role,
                                     "service" => account.service_name, "demo" => account.demo },
-          "csrf" => Csrf.of(session), "demo" => demo, "first" => !own, "least_password" => SignIn::LEAST_PASSWORD }
+          "csrf" => Csrf.of(session), "demo" => demo, "first" => !own, "least_password" => SignIn::LEAST_PASSWORD,
+          "idle_s" => SignIn::IDLE_SECONDS }
       end
     end
   end

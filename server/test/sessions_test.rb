@@ -33,6 +33,14 @@ module Kippen
       assert_problem(401)
     end
 
+    # So that a page can say it before.
+    def test_when_it_ends_is_told
+      assert_equal [7200, nil], ask("/api/session").values_at("idle_s", "ends_at")
+      sign_in(EMAIL)
+      sessions.update(created_at: Time.now - (3 * 3600))
+      assert_in_delta Time.now + (9 * 3600), Time.iso8601(ask("/api/session")["ends_at"]), 5
+    end
+
     # What somebody gets who tries a password ten times: statuses, words, headers, and how often a password was worked out.
     def tries_of(email)
       worked = 0

@@ -43,7 +43,7 @@ module Kippen
       assert_no_text "Take in a client"
       click_link "Bram Oduya-Lisle"
       assert_text "You may look."
-      assert_selector "button[aria-label^='press: Wake the screen'][aria-disabled='true']"
+      assert_selector "button[aria-label^='Wake the screen'][aria-disabled='true']"
       assert_no_button "Add a long-press"
       assert_no_button "Start listening"
       assert_accessible

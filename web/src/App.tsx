@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button, Spin } from 'antd'
-import { lazy, Suspense, useEffect } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
-import { useLowRoom, whenSignedOut } from './shared/api'
-import { AccountContext, useSession } from './shared/session'
+import { leftOnPurpose, useLowRoom, whenSignedOut } from './shared/api'
+import { AccountContext, useSession, type SignedIn } from './shared/session'
 import { useFocusKept } from './shared/ui'
 import styles from './app.module.css'
 
@@ -12,6 +12,8 @@ const CaseloadPage = lazy(async () => ({ default: (await import('./features/case
 const DeskPage = lazy(async () => ({ default: (await import('./features/desk')).DeskPage }))
 const ServicePage = lazy(async () => ({ default: (await import('./features/service')).ServicePage }))
 const SignInPage = lazy(async () => ({ default: (await import('./features/signin')).SignInPage }))
+const SignInAgain = lazy(async () => ({ default: (await import('./features/signin')).SignInAgain }))
+const SessionEnds = lazy(async () => ({ default: (await import('./features/signin')).SessionEnds }))
 
 function Loading() {
   return (
@@ -26,7 +28,11 @@ function Loading() {
 function Gate() {
   const session = useSession()
   const queries = useQueryClient()
+  // Whose session ended by itself: what they were at stays, out of sight, until they are back.
+  const [last, setLast] = useState<SignedIn>()
   useEffect(() => whenSignedOut(() => queries.invalidateQueries({ queryKey: ['session'] })), [queries])
+  const account = session.data?.account ?? undefined
+  if (account && account.email !== last?.email) setLast(account)
   if (session.error && !session.data) {
     return (
       <main className={styles.alone}>
@@ -39,17 +45,27 @@ function Gate() {
     )
   }
   if (!session.data) return <Loading />
-  if (!session.data.account) return <SignInPage session={session.data} />
+  const shown = account ?? (leftOnPurpose() ? undefined : last)
+  if (!shown) return <SignInPage session={session.data} />
   return (
-    <AccountContext.Provider value={session.data.account}>
-      <Routes>
-        <Route path="/" element={<CaseloadPage />} />
-        <Route path="/service" element={<ServicePage />} />
-        <Route path="/clients/:client" element={<DeskPage />} />
-        <Route path="/clients/:client/:step" element={<DeskPage />} />
-        <Route path="*" element={<Navigate to="/" replace />} />
-      </Routes>
-    </AccountContext.Provider>
+    <>
+      {account ? (
+        <SessionEnds session={session.data} />
+      ) : (
+        <SignInAgain session={session.data} account={shown} />
+      )}
+      <div key={shown.email} className={styles.all} hidden={!account} inert={!account}>
+        <AccountContext.Provider value={shown}>
+          <Routes>
+            <Route path="/" element={<CaseloadPage />} />
+            <Route path="/service" element={<ServicePage />} />
+            <Route path="/clients/:client" element={<DeskPage />} />
+            <Route path="/clients/:client/:step" element={<DeskPage />} />
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </AccountContext.Provider>
+      </div>
+    </>
   )
 }
 

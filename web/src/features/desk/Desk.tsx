@@ -7,6 +7,7 @@ import { Bench, BenchProvider, useDown } from '../bench'
 import { ConfirmBar } from '../confirm'
 import { DevicesStep, type DevicesSheetOf } from '../devices'
 import { Lanes, LanesCompared } from '../lanes'
+import { useMayChange } from '../../shared/session'
 import { useTitle } from '../../shared/ui'
 import { WantsStep } from '../wants'
 import { DeskCommands } from './DeskCommands'
@@ -21,6 +22,9 @@ import { usePaneKeys } from './usePaneKeys'
 
 const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assign: 'Assign' }
 
+/** Sheets in which nothing is changed. */
+const LOOKED_AT: readonly string[] = ['help', 'history']
+
 /** One screen, four panes: trail, rail, middle, bench; a side sheet for what is chosen. */
 export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
   const [address, go] = useDeskAddress()
@@ -29,7 +33,9 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
   const find = useCallback(() => setFinding(true), [])
   const devices = useMemo(() => desk.hosts.flatMap((host) => host.devices), [desk])
   const spot = useSpot(desk, address)
-  const { sheet } = address
+  const mayChange = useMayChange()
+  // A link leads who only looks to the step, not to a sheet in which things are changed.
+  const sheet = mayChange || LOOKED_AT.includes(address.sheet?.of ?? '') ? address.sheet : undefined
   const chosen = useChosen(desk, sheet)
   usePaneKeys()
   useTitle(`${MIDDLE[step]}, ${desk.name}`)

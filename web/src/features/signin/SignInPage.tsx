@@ -1,44 +1,14 @@
-import { Button, Input } from 'antd'
-import { useCallback, useState, type FormEvent } from 'react'
-import { api, must, type Role, type Session } from '../../shared/api'
+import type { Session } from '../../shared/api'
 import { useSessionChanged } from '../../shared/session'
-import { Faults, Field, useTask, useTitle } from '../../shared/ui'
+import { useTitle } from '../../shared/ui'
 import { FirstService } from './FirstService'
+import { SignInForm } from './SignInForm'
 import styles from './signin.module.css'
-
-const DEMO: [Role, string][] = [
-  ['specialist', 'Open the demo as a specialist'],
-  ['lead', 'Open the demo as a lead'],
-  ['viewer', 'Open the demo as a viewer'],
-]
 
 /** The only page, but joining by a code, that needs no session. */
 export function SignInPage({ session }: { session: Session }) {
   useTitle('Sign in')
   const changed = useSessionChanged()
-  const [email, setEmail] = useState('')
-  const [password, setPassword] = useState('')
-  const signIn = useTask(
-    useCallback(async () => {
-      await must(api.POST('/api/session/sign-in', { body: { email, password } }))
-      await changed()
-    }, [email, password, changed]),
-  )
-  const demo = useTask(
-    useCallback(
-      async (role: Role) => {
-        await must(api.POST('/api/session/demo', { body: { role } }))
-        await changed()
-      },
-      [changed],
-    ),
-  )
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
-    void signIn.run()
-  }
-  const wrong = signIn.refused?.status === 401 ? signIn.refused.problem.detail : undefined
-
   return (
     <main className={styles.page}>
       <section className={styles.what}>
@@ -55,40 +25,7 @@ export function SignInPage({ session }: { session: Session }) {
       </section>
       <section className={styles.door} aria-labelledby="sign-in">
         <h2 id="sign-in">Sign in</h2>
-        <form onSubmit={onSubmit}>
-          <Field label="E-mail address">
-            <Input
-              type="email"
-              autoComplete="username"
-              required
-              value={email}
-              onChange={(event) => setEmail(event.target.value)}
-            />
-          </Field>
-          <Field label="Password" wrong={wrong}>
-            <Input.Password
-              autoComplete="current-password"
-              required
-              value={password}
-              onChange={(event) => setPassword(event.target.value)}
-            />
-          </Field>
-          {signIn.refused && !wrong && <Faults refused={signIn.refused} />}
-          <Button type="primary" htmlType="submit" loading={signIn.busy}>
-            Sign in
-          </Button>
-        </form>
-        {session.demo && (
-          <div className={styles.demo}>
-            <h3>The made-up Saltmarsh Row service</h3>
-            {DEMO.map(([role, words]) => (
-              <Button key={role} block loading={demo.busy} onClick={() => void demo.run(role)}>
-                {words}
-              </Button>
-            ))}
-            <Faults refused={demo.refused} />
-          </div>
-        )}
+        <SignInForm session={session} onSignedIn={changed} />
         {session.first && <FirstService leastPassword={session.least_password} />}
       </section>
     </main>

@@ -1,1 +1,3 @@
+export { SessionEnds } from './SessionEnds'
+export { SignInAgain } from './SignInAgain'
 export { SignInPage } from './SignInPage'

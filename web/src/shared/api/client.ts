@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch'
 import { roomIsLow } from './room'
+import { used } from './use'
 import type { paths } from './schema'
 import type { Problem } from './types'
 
@@ -15,6 +16,10 @@ export const PAGE = Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte
 
 let token = ''
 let onSignedOut = () => undefined as unknown
+/** Signed out on purpose: what else was on its way then tells nothing new. */
+let left = false
+
+export const leftOnPurpose = (): boolean => left
 
 /** The token that changes carry, as the session gave it. */
 export function carryToken(csrf: string): void {
@@ -28,11 +33,14 @@ export function whenSignedOut(then: () => unknown): void {
 
 api.use({
   onRequest: ({ request }) => {
+    if (request.url.endsWith('/api/session/sign-out')) left = true
     if (request.method !== 'GET') request.headers.set('X-CSRF-Token', token)
   },
   onResponse: ({ response }) => {
     roomIsLow(response.headers.get('x-kippen-room') === 'low')
-    if (response.status === 401 && !response.url.includes('/api/session')) onSignedOut()
+    if (response.status !== 401) used()
+    if (response.ok && /\/session\/(sign-in|demo)$/.test(response.url)) left = false
+    if (response.status === 401 && !left && !response.url.includes('/api/session')) onSignedOut()
   },
 })
 

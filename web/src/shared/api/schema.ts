@@ -979,6 +979,13 @@ export interface components {
             first: boolean;
             /** @description So many characters a password must have */
             least_password: number;
+            /** @description So long nothing may be asked before one is signed out */
+            idle_s: number;
+            /**
+             * Format: date-time
+             * @description When one must sign in again, whatever is done
+             */
+            ends_at: string | null;
         };
         Account: {
             id: number;

@@ -1,9 +1,11 @@
 export {
   AccountContext,
+  endsSoon,
   LookOnly,
   useAccount,
   useMayChange,
   useSession,
   useSessionChanged,
+  useSessionGoesOn,
   type SignedIn,
 } from './session'

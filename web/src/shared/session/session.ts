@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery, useQueryClient, type Query } from '@tanstack/react-query'
 import { createContext, useContext } from 'react'
 import { api, carryToken, must, type Session } from '../api'
 
@@ -17,13 +17,39 @@ export function useSession() {
   })
 }
 
+const others = { predicate: (query: Query) => query.queryKey[0] !== KEY[0] }
+
 /** After signing in or out: nothing of what was shown before stays. */
 export function useSessionChanged() {
   const queries = useQueryClient()
   return async () => {
     await queries.refetchQueries({ queryKey: KEY })
-    queries.removeQueries({ predicate: (query) => query.queryKey[0] !== KEY[0] })
+    queries.removeQueries(others)
   }
+}
+
+/** After a session ended by itself, and the same person signed in again: all is asked anew, and nothing is taken away. */
+export function useSessionGoesOn() {
+  const queries = useQueryClient()
+  return async (email: string) => {
+    await queries.refetchQueries({ queryKey: KEY })
+    const same = queries.getQueryData<Session>(KEY)?.account?.email === email
+    if (same) await queries.invalidateQueries(others)
+    else queries.removeQueries(others)
+  }
+}
+
+/** So long before it ends it is said, in ms. */
+const SAID_BEFORE_MS = 5 * 60_000
+/** The server notes a use once a minute. */
+const NOTED_MS = 60_000
+
+/** When a session ends, and whether by itself; undefined while that is far. now, used – by this machine’s clock, in ms */
+export function endsSoon(session: Session, now: number, used: number) {
+  const idle = used + session.idle_s * 1000 - NOTED_MS
+  const last = session.ends_at === null ? Infinity : Date.parse(session.ends_at)
+  const at = Math.min(idle, last)
+  return at - now <= SAID_BEFORE_MS ? { at, canStay: idle < last } : undefined
 }
 
 export type SignedIn = NonNullable<Session['account']>

@@ -1,0 +1,38 @@
+import { Button } from 'antd'
+import { useEffect, useState } from 'react'
+import { lastUsed, type Session } from '../../shared/api'
+import { endsSoon, useSession } from '../../shared/session'
+import styles from './signin.module.css'
+
+const LOOK_MS = 5000
+const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
+
+/** Says before it that somebody will be signed out, and how to stay. */
+export function SessionEnds({ session }: { session: Session }) {
+  const { refetch } = useSession()
+  const [soon, setSoon] = useState<ReturnType<typeof endsSoon>>()
+  useEffect(() => {
+    const look = () => {
+      const next = endsSoon(session, Date.now(), lastUsed())
+      setSoon((now) => (now?.at === next?.at ? now : next))
+    }
+    const timer = window.setInterval(look, LOOK_MS)
+    return () => window.clearInterval(timer)
+  }, [session])
+  if (!soon) return null
+  const stay = async () => {
+    await refetch()
+    setSoon(undefined)
+  }
+  return (
+    <div role="alert" className={styles.ends}>
+      <p>
+        {soon.canStay
+          ? `Nothing was done here for long: at ${TIME.format(soon.at)} you are signed out.`
+          : `At ${TIME.format(soon.at)}, after a whole day, you must sign in again.`}{' '}
+        What is being written stays here.
+      </p>
+      {soon.canStay && <Button onClick={() => void stay()}>Stay signed in</Button>}
+    </div>
+  )
+}

@@ -1,0 +1,82 @@
+import { Button, Input } from 'antd'
+import { useCallback, useState, type FormEvent } from 'react'
+import { api, must, type Role, type Session } from '../../shared/api'
+import { Faults, Field, useTask } from '../../shared/ui'
+import styles from './signin.module.css'
+
+const DEMO: [Role, string][] = [
+  ['specialist', 'Open the demo as a specialist'],
+  ['lead', 'Open the demo as a lead'],
+  ['viewer', 'Open the demo as a viewer'],
+]
+
+interface Props {
+  session: Session
+  /** Whose address stands there already. */
+  known?: string
+  onSignedIn: () => Promise<unknown>
+}
+
+/** Address and password, or one press where there is a demo. */
+export function SignInForm({ session, known = '', onSignedIn }: Props) {
+  const [email, setEmail] = useState(known)
+  const [password, setPassword] = useState('')
+  const signIn = useTask(
+    useCallback(async () => {
+      await must(api.POST('/api/session/sign-in', { body: { email, password } }))
+      await onSignedIn()
+    }, [email, password, onSignedIn]),
+  )
+  const demo = useTask(
+    useCallback(
+      async (role: Role) => {
+        await must(api.POST('/api/session/demo', { body: { role } }))
+        await onSignedIn()
+      },
+      [onSignedIn],
+    ),
+  )
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault()
+    void signIn.run()
+  }
+  const wrong = signIn.refused?.status === 401 ? signIn.refused.problem.detail : undefined
+  return (
+    <>
+      <form onSubmit={onSubmit}>
+        <Field label="E-mail address">
+          <Input
+            type="email"
+            autoComplete="username"
+            required
+            value={email}
+            onChange={(event) => setEmail(event.target.value)}
+          />
+        </Field>
+        <Field label="Password" wrong={wrong}>
+          <Input.Password
+            autoComplete="current-password"
+            required
+            value={password}
+            onChange={(event) => setPassword(event.target.value)}
+          />
+        </Field>
+        {signIn.refused && !wrong && <Faults refused={signIn.refused} />}
+        <Button type="primary" htmlType="submit" loading={signIn.busy}>
+          Sign in
+        </Button>
+      </form>
+      {session.demo && (
+        <div className={styles.demo}>
+          <h3>The made-up Saltmarsh Row service</h3>
+          {DEMO.map(([role, words]) => (
+            <Button key={role} block loading={demo.busy} onClick={() => void demo.run(role)}>
+              {words}
+            </Button>
+          ))}
+          <Faults refused={demo.refused} />
+        </div>
+      )}
+    </>
+  )
+}

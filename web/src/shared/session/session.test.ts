@@ -1,0 +1,22 @@
+import { describe, expect, it } from 'vitest'
+import type { Session } from '../api'
+import { endsSoon } from './session'
+
+const MIN = 60_000
+const NOON = Date.parse('2030-05-04T12:00:00Z')
+const session = (ends: string | null) => ({ idle_s: 7200, ends_at: ends }) as Session
+
+describe('when a session ends', () => {
+  it.each([
+    [null, 114, undefined],
+    [null, 113, undefined],
+    ['2030-05-04T23:00:00Z', 114, { at: NOON + 119 * MIN, canStay: true }],
+    ['2030-05-04T14:00:00Z', 116, { at: NOON + 119 * MIN, canStay: true }],
+    ['2030-05-04T13:50:00Z', 105, { at: NOON + 110 * MIN, canStay: false }],
+    ['2030-05-04T13:50:00Z', 104, undefined],
+  ])('ending at %s and unused for %d minutes', (ends, minutes, said) => {
+    expect(
+      endsSoon(session(ends ?? '2030-05-05T00:00:00Z'), NOON + (minutes - (ends ? 0 : 1)) * MIN, NOON),
+    ).toEqual(said)
+  })
+})
