@@ -1,4 +1,3 @@
-import { Fragment } from 'react'
 import type { CatalogueAction, Host } from '../../shared/api'
 import styles from './assign.module.css'
 
@@ -8,6 +7,8 @@ const keepInSight = (input: HTMLInputElement | null) =>
 
 interface Props {
   actions: CatalogueAction[]
+  /** Those that the client still waits for; where nothing was typed they stand first. */
+  wanted: CatalogueAction[]
   /** The kind of host the button works; what does not exist there can't be chosen. */
   system: Host['system'] | undefined
   picked: CatalogueAction | undefined
@@ -17,41 +18,83 @@ interface Props {
   settled: boolean
 }
 
-/** The actions that fit what was typed, by group. */
-export function ActionList({ actions, system, picked, onPick, words, settled }: Props) {
+interface Group {
+  name: string
+  actions: CatalogueAction[]
+}
+
+/** By group, in the order in which they come. */
+function grouped(actions: CatalogueAction[]): Group[] {
+  const groups = new Map<string, Group>()
+  for (const action of actions) {
+    const group = groups.get(action.group) ?? { name: action.group_name, actions: [] }
+    group.actions.push(action)
+    groups.set(action.group, group)
+  }
+  return [...groups.values()]
+}
+
+/** The actions that fit what was typed, the likeliest first; all by group where nothing was. */
+export function ActionList(props: Props) {
+  const { actions, wanted, system, picked, onPick, words, settled } = props
   if (actions.length === 0 && words && settled)
     return <p className={styles.none}>No action fits “{words}”. Try other words.</p>
   const here = (action: CatalogueAction) => system === undefined || action.hosts.includes(system)
+  const missing = wanted.filter(here)
   const ordered = [...actions.filter(here), ...actions.filter((action) => !here(action))]
+  const row = (action: CatalogueAction) => (
+    <ActionRow
+      key={action.id}
+      action={action}
+      system={system}
+      able={here(action)}
+      picked={picked?.id === action.id}
+      onPick={onPick}
+    />
+  )
   return (
     <fieldset className={styles.list} data-picked={picked !== undefined} aria-busy={!settled}>
       <legend className="seen-by-readers-only">Action</legend>
-      {ordered.map((action, index) => {
-        const able = here(action)
-        // By how well they fit, groups would fall apart.
-        const begins = !words && able && action.group !== ordered[index - 1]?.group
-        return (
-          <Fragment key={action.id}>
-            {begins && <p className={styles.group}>{action.group_name}</p>}
-            <label className={styles.action} data-able={able}>
-              <input
-                type="radio"
-                name="action"
-                disabled={!able}
-                checked={picked?.id === action.id}
-                ref={picked?.id === action.id ? keepInSight : undefined}
-                onChange={() => onPick(action)}
-              />
-              <span>
-                {action.name}
-                {action.asks.length > 0 && ' …'}
-                {action.app && <small>{action.app}</small>}
-                {!able && system && <small>not on a {system}</small>}
-              </span>
-            </label>
-          </Fragment>
-        )
-      })}
+      {words
+        ? ordered.map(row)
+        : [
+            ...(missing.length > 0 ? [{ name: 'Still without a button', actions: missing }] : []),
+            ...grouped(ordered.filter((action) => !missing.includes(action))),
+          ].map((group) => (
+            <div key={group.name} role="group" aria-label={group.name}>
+              <p className={styles.group}>{group.name}</p>
+              {group.actions.map(row)}
+            </div>
+          ))}
     </fieldset>
+  )
+}
+
+interface RowProps {
+  action: CatalogueAction
+  system: Host['system'] | undefined
+  able: boolean
+  picked: boolean
+  onPick: (action: CatalogueAction) => void
+}
+
+function ActionRow({ action, system, able, picked, onPick }: RowProps) {
+  return (
+    <label className={styles.action} data-able={able}>
+      <input
+        type="radio"
+        name="action"
+        disabled={!able}
+        checked={picked}
+        ref={picked ? keepInSight : undefined}
+        onChange={() => onPick(action)}
+      />
+      <span>
+        {action.name}
+        {action.asks.length > 0 && ' …'}
+        {action.app && <small>{action.app}</small>}
+        {!able && system && <small>not on a {system}</small>}
+      </span>
+    </label>
   )
 }

@@ -15,6 +15,7 @@ import { wordOf } from './gestures'
 import { RepeatField } from './RepeatField'
 import { StandsThere } from './StandsThere'
 import { TapChoice } from './TapChoice'
+import { useWantedActions } from './useWantedActions'
 import { WhatChanges } from './WhatChanges'
 import styles from './assign.module.css'
 
@@ -35,6 +36,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   const [now, step] = useReducer(assigning, chosen.gesture, nothingYet)
   const [words, setWords] = useState('')
   const { actions, settled } = useFoundActions(words)
+  const wanted = useWantedActions(desk.id)
   const [seconds, setSeconds] = useState(desk.confirm_s)
   const { gesture, picked } = now
 
@@ -82,33 +84,35 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
 
   return (
     <aside className={styles.sheet} data-pane tabIndex={-1} aria-labelledby="sheet-title">
-      <div className={styles.head}>
-        <h2 id="sheet-title">
-          {title}, {wordOf(gesture)}
-        </h2>
-        <Button onClick={onClose}>Close</Button>
+      <div className={styles.about} role="group" aria-labelledby="sheet-title">
+        <div className={styles.head}>
+          <h2 id="sheet-title">
+            {title}, {wordOf(gesture)}
+          </h2>
+          <Button onClick={onClose}>Close</Button>
+        </div>
+        <p className={styles.now}>
+          {also.length > 0
+            ? [button, ...also].map((one) => one.name).join(', ')
+            : shown
+              ? `Now: ${shown.name}${there?.off ? ', off' : ''}`
+              : 'Now: nothing yet'}
+        </p>
+        {there && (
+          <StandsThere
+            chip={there}
+            onClear={() => void commit({ kind: 'clear', button: button.ref, gesture, ...spot }, 'taken off')}
+            onSwitch={() =>
+              void commit(
+                { kind: 'switch', button: button.ref, gesture, ...spot, off: !there.off },
+                there.off ? 'switched on' : 'switched off',
+              )
+            }
+            onCarry={(copy) => onCarry({ button, gesture, name: there.name, copy })}
+          />
+        )}
+        <GesturePicker gesture={gesture} onGesture={(next) => step({ do: 'gesture', gesture: next })} />
       </div>
-      <p className={styles.now}>
-        {also.length > 0
-          ? [button, ...also].map((one) => one.name).join(', ')
-          : shown
-            ? `Now: ${shown.name}${there?.off ? ', off' : ''}`
-            : 'Now: nothing yet'}
-      </p>
-      {there && (
-        <StandsThere
-          chip={there}
-          onClear={() => void commit({ kind: 'clear', button: button.ref, gesture, ...spot }, 'taken off')}
-          onSwitch={() =>
-            void commit(
-              { kind: 'switch', button: button.ref, gesture, ...spot, off: !there.off },
-              there.off ? 'switched on' : 'switched off',
-            )
-          }
-          onCarry={(copy) => onCarry({ button, gesture, name: there.name, copy })}
-        />
-      )}
-      <GesturePicker gesture={gesture} onGesture={(next) => step({ do: 'gesture', gesture: next })} />
       <Cautions cautions={also.length > 0 ? [] : cautions} />
       <label className={styles.search} htmlFor="find-action">
         Find an action
@@ -134,6 +138,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
       />
       <ActionList
         actions={actions}
+        wanted={wanted}
         settled={settled}
         system={system}
         picked={picked}

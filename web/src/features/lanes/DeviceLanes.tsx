@@ -55,7 +55,12 @@ export function DeviceLanes(props: Props) {
   const about = [device.worked_with, count === 1 ? undefined : `${String(count)} buttons`].filter(Boolean)
   return (
     <section className={styles.device} aria-label={device.name} data-device={device.id}>
-      <div className={styles.deviceHead} data-head={device.id}>
+      <div
+        className={styles.deviceHead}
+        data-head={device.id}
+        role="group"
+        aria-label={`Times that the buttons of ${device.name} share`}
+      >
         <div className={styles.deviceName}>
           <h3>{device.name}</h3>
           <p>{about.join(' · ')}</p>

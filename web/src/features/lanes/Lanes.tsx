@@ -131,7 +131,7 @@ export function Lanes(props: Props) {
       <div className={styles.head}>
         <h2 id="lanes-title">What each button does</h2>
         <SpotPicker desk={desk} spot={spot} onSpot={onSpot} />
-        <div className={styles.tools}>
+        <div className={styles.tools} role="group" aria-label="The lanes otherwise">
           {mayChange && (
             <>
               <Button onClick={onArrange}>Arrangements</Button>

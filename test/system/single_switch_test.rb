@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "single_switch"
+
+module Kippen
+  # How far it is, by one switch alone, to put an action on a long-press.
+  class SingleSwitchTest < SystemTest
+    include SingleSwitch
+
+    # So many steps it took before the page was grouped for it, 31 of them to the action.
+    BEFORE = 51
+
+    def test_a_long_press_is_assigned_by_one_switch
+      demo("bram")
+      open_step("assign")
+      assert_selector "[data-button]", minimum: 4
+      steps = [switch_to(within("[data-button='pocket-phone/edge']") { find("button[aria-label^='Add a long-press']") })]
+      assert_selector "aside"
+      steps << switch_to(find("label", text: /\AAnswer the call/, match: :first).find("input"))
+      find_button("Put it on the long-press", disabled: false)
+      steps << switch_to(find_button("Put it on the long-press"))
+      assert_text "Revision 2, saved"
+      puts "one switch: #{steps.sum} steps (#{steps.join(" + ")})"
+      assert_operator steps.sum, :<=, BEFORE / 2
+    end
+  end
+end
