@@ -1,5 +1,5 @@
 import { Button, Radio, Spin } from 'antd'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { Desk, Device, Lane, LanesAnswer } from '../../shared/api'
 import { useChange, useFreePlaces, useLanes, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
@@ -16,7 +16,7 @@ import { carryTo } from './picking'
 import { scalesFor } from './scale'
 import { SeveralBar } from './SeveralBar'
 import { SpotPicker } from './SpotPicker'
-import { useLaneKeys } from './useLaneKeys'
+import { FREE, useLaneKeys } from './useLaneKeys'
 import { useRoving } from './useRoving'
 import { useSpotFocus } from './useSpotFocus'
 import { useStripWidths } from './useStripWidths'
@@ -123,7 +123,20 @@ export function Lanes(props: Props) {
       setPicked((all = []) => (all.includes(ref) ? all.filter((one) => one !== ref) : [...all, ref])),
     [],
   )
-  const onKeyDown = useLaneKeys({ lanes: lanes ?? [], spot, carried, onCarry, onPut: put, onRename })
+  const onKeyDown = useLaneKeys({
+    lanes: lanes ?? [],
+    spot,
+    carried,
+    handFull: hand !== undefined,
+    onCarry,
+    onPut: put,
+    onRename,
+  })
+  // What comes in hand is brought to the first place that is free for it.
+  const came = hand && inHand ? `${inHand.of}:${inHand.id}` : undefined
+  useEffect(() => {
+    if (came) document.querySelector<HTMLElement>(FREE)?.focus()
+  }, [came])
   const several = (lanes ?? []).filter((lane) => picked?.includes(lane.button.ref))
 
   return (

@@ -7,17 +7,22 @@ import { spotName, type Carried, type Chosen } from '../assign'
 import { gestureOf } from './ChipButton'
 import { neighbour } from './picking'
 
+/** A place for what is in hand. */
+export const FREE = '[data-free="true"]'
+
 interface Props {
   lanes: Lane[]
   spot: Spot
   carried: Carried | undefined
+  /** Then arrows lead from one free place to the next. */
+  handFull: boolean
   onCarry: (carried: Carried) => void
   onPut: (carried: Carried, to: Chosen) => unknown
   onRename: (button: Chosen['button']) => void
 }
 
 /** Keys in the lanes and the table: arrows move, Delete clears, F2 renames, Ctrl+X, C and V carry. */
-export function useLaneKeys({ lanes, spot, carried, onCarry, onPut, onRename }: Props) {
+export function useLaneKeys({ lanes, spot, carried, handFull, onCarry, onPut, onRename }: Props) {
   const { change } = useChange()
   const mayChange = useMayChange()
 
@@ -51,9 +56,9 @@ export function useLaneKeys({ lanes, spot, carried, onCarry, onPut, onRename }: 
   return (event: KeyboardEvent<HTMLElement>) => {
     const target = event.target
     if (!(target instanceof HTMLElement) || event.altKey || event.metaKey) return
-    const stops = '[data-stop], [data-spot]'
+    const stops = handFull ? FREE : '[data-stop], [data-spot]'
     // On a boundary left and right move it; with Ctrl they lead on there too.
-    if (event.key.startsWith('Arrow') && target.matches(stops)) {
+    if (event.key.startsWith('Arrow') && target.matches('[data-stop], [data-spot]')) {
       neighbour([...event.currentTarget.querySelectorAll<HTMLElement>(stops)], target, event.key)?.focus()
       event.preventDefault()
       return
