@@ -1,10 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "helper"
+require_relative "by_keyboard"
 
 module Kippen
   # The client's own device joins by code, in a second browser.
   class JoiningTest < SystemTest
+    include ByKeyboard
+
     CODE = "[aria-label^='Code ']"
 
     def setup
@@ -52,6 +55,36 @@ module Kippen
       bench { assert_text "Elbow switch, on Her tablet" }
       find("label", text: "Find a button").click
       within("section[aria-label='Heard on Her tablet']") { assert_text "Elbow switch" }
+    end
+
+    # By keys alone, all the way.
+    def join_by_keys
+      click_button "Make a code"
+      code = find(CODE).text
+      there do
+        visit "/join?code=#{code}"
+        tab_to "What this device is called there"
+        press("Her tablet", :enter)
+        assert_selector "h1:focus", text: "Listening for Computer"
+        yield
+        assert_no_selector "h1", text: "Listening for Computer"
+      end
+    end
+
+    # Joined, one hears keys but those that lead about; Enter on its button, or Esc twice in a row, ends it.
+    def test_a_device_joins_and_stops_by_keys_alone
+      click_button "Their own device"
+      join_by_keys do
+        press(:enter)
+        assert_selector "main strong", text: "key Enter"
+        tab_to("Stop listening")
+        press(:enter)
+      end
+      join_by_keys do
+        press(:escape, "a", :escape)
+        assert_selector "h1", text: "Listening for Computer"
+        press(:escape)
+      end
     end
 
     # What it hears there is said to stand for a button here; the press that was made is decided anew.

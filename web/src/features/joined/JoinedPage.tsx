@@ -1,8 +1,15 @@
 import { useEffect, useRef, useState } from 'react'
 import { isPrimary, KEPT_KEYS, plugIn, StreamSender, type Ack, type Heard } from '../../shared/hearing'
 import { useAnnounce } from '../../shared/ui/Announcer'
+import { useEscapes } from '../../shared/ui/useEscapes'
 import { nameOfSource, portsFor } from './joined'
 import styles from './joined.module.css'
+
+/** What works the page: Enter and space on its button. */
+const worksButton = (source: string, target: EventTarget | null) =>
+  (source === 'key:Enter' || source === 'key:Space') &&
+  target instanceof Element &&
+  target.closest('button') !== null
 
 const isDown = (heard: Heard) => heard.edge === 'down' || (heard.level ?? 0) > 0
 
@@ -19,6 +26,9 @@ export function JoinedPage({ token, host, onLeave }: Props) {
   const [names, setNames] = useState<Record<string, string>>({})
   const [trouble, setTrouble] = useState<string>()
   const patch = useRef<HTMLDivElement>(null)
+  const title = useRef<HTMLHeadingElement>(null)
+  const between = useEscapes(2, onLeave)
+  useEffect(() => title.current?.focus(), [])
 
   useEffect(() => {
     const sender = new StreamSender<Ack>({
@@ -39,8 +49,10 @@ export function JoinedPage({ token, host, onLeave }: Props) {
     const within = (target: EventTarget | null) =>
       target instanceof Node && patch.current !== null && patch.current.contains(target)
     const unplug = plugIn({
-      wants: (source, target) => (isPrimary(source) ? within(target) : !KEPT_KEYS.has(source)),
+      wants: (source, target) =>
+        isPrimary(source) ? within(target) : !KEPT_KEYS.has(source) && !worksButton(source, target),
       hear: (heard) => {
+        between()
         sender.hear(heard.source, heard)
         setLast({ source: heard.source, down: isDown(heard) })
         void nameIt(heard.source)
@@ -50,14 +62,16 @@ export function JoinedPage({ token, host, onLeave }: Props) {
       unplug()
       sender.finish()
     }
-  }, [token, announce])
+  }, [token, announce, between])
 
   return (
     <main className={styles.listening}>
       <header>
-        <h1>Listening for {host}</h1>
+        <h1 ref={title} tabIndex={-1}>
+          Listening for {host}
+        </h1>
         <button type="button" className={styles.button} onClick={onLeave}>
-          Stop listening
+          Stop listening (Esc, Esc)
         </button>
       </header>
       <div ref={patch} className={styles.patch} data-down={last?.down ?? false}>

@@ -128,6 +128,16 @@ describe('BoundaryHandle', () => {
     expect(committed).toEqual([600])
   })
 
+  it('grows to the left where one reads from the right', () => {
+    document.body.style.direction = 'rtl'
+    const { committed, slider } = drag([146, 120])
+    fireEvent.pointerUp(slider)
+    fireEvent.keyDown(slider, { key: 'ArrowRight' })
+    expect(slider.getAttribute('aria-valuetext')).toBe('590 ms')
+    expect(committed).toEqual([600])
+    document.body.style.direction = ''
+  })
+
   it('gives up a drag by Escape', () => {
     const { committed, slider } = drag([120, 180])
     fireEvent.keyDown(slider, { key: 'Escape' })

@@ -12,6 +12,8 @@ export interface BoundaryDraft {
 
 /** By so many steps. Up and down lead to other lanes. */
 const STEPS: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }
+/** Where one reads from right to left, more lies to the left. */
+const leftwards = (element: Element) => getComputedStyle(element).direction === 'rtl'
 /** Arrow keys are saved once they have rested this long. */
 const REST_MS = 700
 /** A hand that trembles moves it by less. */
@@ -100,11 +102,12 @@ export function BoundaryHandle(props: Props) {
     if (values) known.current(values)
   }, [values])
 
-  const onKeyDown = (event: KeyboardEvent) => {
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     if (fixed || event.ctrlKey || event.altKey || event.metaKey) return
     const by = STEPS[event.key]
     if (by !== undefined) {
-      steps.current += by
+      const turned = event.key.startsWith('Arrow') && leftwards(event.currentTarget)
+      steps.current += turned ? -by : by
       onHold(boundary.setting, Math.max(scale.maxMs, value))
       if (values) goOn(values)
     } else if (/^\d$/.test(event.key)) {
@@ -128,7 +131,10 @@ export function BoundaryHandle(props: Props) {
     if (fixed || event.button !== 0) return
     const width = event.currentTarget.parentElement?.getBoundingClientRect().width ?? 0
     if (width === 0) return
-    drag.current = { fromX: event.clientX, msPerPx: scale.ms(1) / width }
+    drag.current = {
+      fromX: event.clientX,
+      msPerPx: ((leftwards(event.currentTarget) ? -1 : 1) * scale.ms(1)) / width,
+    }
     onHold(boundary.setting, scale.maxMs)
     event.currentTarget.setPointerCapture(event.pointerId)
   }
