@@ -179,7 +179,7 @@ module Kippen
       with_remote
       made("kind" => "want", "want" => { "what" => "Louder", "action" => { "kind" => "volume", "direction" => "up" }, "wrong" => "nothing" })
       want = ask("/api/clients/#{@client}/wants")["wants"][0]
-      assert_equal ["done", "Television remote, Louder: tap, its own"], [want["state"], want["ways"][0]["words"]]
+      assert_equal ["done", "Television remote, Louder: tap, by itself"], [want["state"], want["ways"][0]["words"]]
       change({ "kind" => "want", "want" => { "what" => "Louder", "hosts" => ["attic"] } }, parent: @revision)
       assert_problem 422, ["/wants/1/hosts", 'unknown host "attic"']
     end

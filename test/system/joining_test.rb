@@ -23,6 +23,7 @@ module Kippen
       there do
         resize(390, 760)
         visit "/join?code=#{code.downcase}"
+        assert_operator page.evaluate_script("document.documentElement.scrollWidth"), :<=, 390, "nothing stands beyond the edge"
         fill_in "What this device is called there", with: "Her tablet"
         assert_accessible
         click_button "Join"

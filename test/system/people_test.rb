@@ -136,7 +136,7 @@ module Kippen
       assert_text "no button does it yet"
       assert_text "meant: Answer the phone"
       press("louder", :enter)
-      assert_text "Pocket phone, Volume up: tap, its own"
+      assert_text "Pocket phone, Volume up: tap, by itself"
       assert_text "1 of 2 open"
       assert_accessible
       go "Change the want answer phone"
