@@ -7,11 +7,12 @@ import { WhatChanges } from '../assign'
 import { Moves } from '../confirm'
 import { OwnOnes } from './OwnOnes'
 import styles from './arrange.module.css'
+import { say } from './sentences'
 
 type Arrangement = NonNullable<ReturnType<typeof useArrangements>['data']>[number]
 type Answers = Record<'button' | 'double_tap' | 'long_press', string | undefined>
 
-const ASKED = { double_tap: 'Twice pressed it does', long_press: 'Held it does' }
+const ASKED = { double_tap: say.twicePressedDoes, long_press: say.heldDoes }
 const NO_ANSWERS: Answers = { button: undefined, double_tap: undefined, long_press: undefined }
 
 /** Several assignments at once: ready-made, or the client's own; shown as a difference before they are put on. */
@@ -21,10 +22,10 @@ export function ArrangeSheet({ desk, onClose }: { desk: Desk; onClose: () => voi
   const [id, setId] = useState<string>()
   const chosen = arrangements.data?.find((one) => one.id === id)
   return (
-    <SideSheet title="Arrangements" onClose={onClose}>
+    <SideSheet title={say.arrangements} onClose={onClose}>
       {arrangements.error && <p role="alert">{arrangements.error.message}</p>}
       <Radio.Group
-        aria-label="Arrangement"
+        aria-label={say.arrangement}
         className={styles.list}
         value={id}
         onChange={(event) => setId(event.target.value as string)}
@@ -49,8 +50,8 @@ export function ArrangeSheet({ desk, onClose }: { desk: Desk; onClose: () => voi
 }
 
 function labelOf(one: Arrangement, client: string): string {
-  if (one.devices.length === 0) return `${one.name} (no device for it here)`
-  return one.own ? `${one.name}, ${client}’s own` : one.name
+  if (one.devices.length === 0) return say.noDeviceForHere(one.name)
+  return one.own ? say.sOwn(one.name, client) : one.name
 }
 
 function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onClose: () => void }) {
@@ -68,17 +69,17 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
   const left = preview.data?.left_out ?? []
   const put = async () => {
     const confirmS = moves.some((move) => move.now.length > 0) ? seconds : undefined
-    if (change && (await save(change, `${chosen.name}: on ${on?.name ?? ''}.`, { confirmS }))) onClose()
+    if (change && (await save(change, say.on(chosen.name, on?.name ?? ''), { confirmS }))) onClose()
   }
   return (
     <>
       {chosen.good_for && <p>{chosen.good_for}</p>}
       {chosen.costs && (
         <p>
-          <strong>It costs:</strong> {chosen.costs}
+          <strong>{say.costs}</strong> {chosen.costs}
         </p>
       )}
-      <Field label="On which device">
+      <Field label={say.whichDevice}>
         <Select
           value={device}
           onChange={(next: string) => {
@@ -89,7 +90,7 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
         />
       </Field>
       {chosen.asks.map((ask) => (
-        <Field key={ask} label={ask === 'button' ? 'Which button' : ASKED[ask]}>
+        <Field key={ask} label={ask === 'button' ? say.whichButton : ASKED[ask]}>
           <Select
             showSearch
             optionFilterProp="label"
@@ -106,9 +107,9 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
       {change && (
         <>
           {preview.data && (
-            <section aria-label="What differs" className={styles.words}>
-              <h3>What differs</h3>
-              {preview.data.words.length === 0 && <p>Nothing: it is so already.</p>}
+            <section aria-label={say.whatDiffers} className={styles.words}>
+              <h3>{say.whatDiffers}</h3>
+              {preview.data.words.length === 0 && <p>{say.nothingSoAlready}</p>}
               <ul>
                 {preview.data.words.map((words) => (
                   <li key={words}>{words}</li>
@@ -116,7 +117,7 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
               </ul>
               {left.length > 0 && (
                 <>
-                  <h3>What does not fit</h3>
+                  <h3>{say.whatDoesNotFit}</h3>
                   <ul>
                     {left.map((words) => (
                       <li key={words}>{words}</li>
@@ -146,7 +147,7 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
         disabled={!change || !preview.data || preview.data.words.length === 0 || busy}
         onClick={() => void put()}
       >
-        {change ? `Put it on ${on?.name ?? ''}` : 'Say the rest first'}
+        {change ? say.put(on?.name ?? '') : say.sayRestFirst}
       </Button>
     </>
   )
@@ -160,7 +161,7 @@ function spareFirst(buttons: ButtonFacts[]) {
     .sort((one, other) => Number(spare(other)) - Number(spare(one)))
     .map((one) => ({
       value: one.ref.split('/')[1],
-      label: spare(one) ? `${one.name}, nothing on it yet` : one.name,
+      label: spare(one) ? say.nothingYet(one.name) : one.name,
     }))
 }
 

@@ -4,6 +4,7 @@ import type { Device } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import styles from './arrange.module.css'
+import { say } from './sentences'
 
 /** Keeps what is on a device as an arrangement of the client's own; removes one. */
 export function OwnOnes(props: {
@@ -17,33 +18,33 @@ export function OwnOnes(props: {
   const [name, setName] = useState('')
   const keep = async (event: FormEvent) => {
     event.preventDefault()
-    if (await change({ kind: 'save_arrangement', device, name }, `${name} is kept.`)) setName('')
+    if (await change({ kind: 'save_arrangement', device, name }, say.kept(name))) setName('')
   }
   const remove = async () => {
     if (!chosen) return
-    if (await change({ kind: 'remove_arrangement', id: chosen.id }, `${chosen.name} is removed.`)) onGone()
+    if (await change({ kind: 'remove_arrangement', id: chosen.id }, say.removed(chosen.name))) onGone()
   }
   return (
-    <section className={styles.own} aria-label="Their own arrangements">
+    <section className={styles.own} aria-label={say.theirOwnArrangements}>
       {chosen && (
         <Button disabled={busy} onClick={() => void remove()}>
-          Remove “{chosen.name}” from the list
+          {say.removeFromList(chosen.name)}
         </Button>
       )}
-      <h3>Keep what is on a device</h3>
+      <h3>{say.keepWhatDevice}</h3>
       <form onSubmit={(event) => void keep(event)}>
-        <Field label="Which device">
+        <Field label={say.whichDeviceAlone}>
           <Select
             value={device}
             onChange={setDevice}
             options={devices.map((one) => ({ value: one.id, label: one.name }))}
           />
         </Field>
-        <Field label="Name">
+        <Field label={say.name}>
           <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
         <Button htmlType="submit" disabled={busy || name.trim() === ''}>
-          Keep it
+          {say.keep}
         </Button>
       </form>
     </section>

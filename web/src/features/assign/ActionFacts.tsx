@@ -1,5 +1,6 @@
 import type { CatalogueAction, Host } from '../../shared/api'
 import styles from './assign.module.css'
+import { say } from './sentences'
 
 const COST = { nothing: '', nuisance: 'A nuisance. ', serious: 'Serious. ', dangerous: 'Dangerous. ' }
 
@@ -14,20 +15,17 @@ export function ActionFacts({
   const lockable = system === 'phone' || system === 'tablet'
   const facts: [string, string | null][] = [
     ['Needs', action.needs],
-    ['Then one must', action.after],
-    ['Taken back by', action.undo],
-    [
-      'Pressed by mistake',
-      action.harm.cost === 'nothing' ? null : COST[action.harm.cost] + action.harm.words,
-    ],
-    ['Screen locked', lockable ? (action.locked.includes(system) ? 'works' : 'does not work') : null],
+    [say.thenOneMust, action.after],
+    [say.takenBack, action.undo],
+    [say.pressedMistake, action.harm.cost === 'nothing' ? null : COST[action.harm.cost] + action.harm.words],
+    [say.screenLocked, lockable ? (action.locked.includes(system) ? 'works' : say.doesNotWork) : null],
   ]
   const told = facts.filter(([, words]) => words !== null)
   if (told.length === 0) return null
   return (
-    <dl className={styles.facts} aria-label={`About ${action.name}`}>
+    <dl className={styles.facts} aria-label={say.about(action.name)}>
       {told.map(([name, words]) => (
-        <div key={name} data-cost={name === 'Pressed by mistake' ? action.harm.cost : undefined}>
+        <div key={name} data-cost={name === say.pressedMistake ? action.harm.cost : undefined}>
           <dt>{name}</dt>
           <dd>{words}</dd>
         </div>

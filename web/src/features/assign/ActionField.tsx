@@ -6,6 +6,7 @@ import { Field } from '../../shared/ui'
 import { AskFields } from './AskFields'
 import type { ActionChoice } from './actionChoice'
 import { choose } from './actionChoice'
+import { say } from './sentences'
 
 interface Props {
   label: string
@@ -38,10 +39,10 @@ export function ActionField({ label, value, onChange, otherwise }: Props) {
           onSearch={setWords}
           value={picked?.id ?? (value.asItIs ? AS_IT_IS : NONE)}
           onChange={pick}
-          notFoundContent="No action fits; try other words."
+          notFoundContent={say.noActionFitsTry}
           options={[
-            ...(words ? [] : [{ value: NONE, label: 'not known yet' }]),
-            ...(value.asItIs && !words ? [{ value: AS_IT_IS, label: otherwise ?? 'as it is' }] : []),
+            ...(words ? [] : [{ value: NONE, label: say.notKnownYet }]),
+            ...(value.asItIs && !words ? [{ value: AS_IT_IS, label: otherwise ?? say.as }] : []),
             ...shown.map((one) => ({ value: one.id, label: nameOf(one) })),
           ]}
         />

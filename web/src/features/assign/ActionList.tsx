@@ -1,5 +1,6 @@
 import type { CatalogueAction, Host } from '../../shared/api'
 import styles from './assign.module.css'
+import { say } from './sentences'
 
 /** What was picked stays in sight when the list gets shorter. */
 const keepInSight = (input: HTMLInputElement | null) =>
@@ -38,7 +39,7 @@ function grouped(actions: CatalogueAction[]): Group[] {
 export function ActionList(props: Props) {
   const { actions, wanted, system, picked, onPick, words, settled } = props
   if (actions.length === 0 && words && settled)
-    return <p className={styles.none}>No action fits “{words}”. Try other words.</p>
+    return <p className={styles.none}>{say.noActionFitsTryOther(words)}</p>
   const here = (action: CatalogueAction) => system === undefined || action.hosts.includes(system)
   const missing = wanted.filter(here)
   const ordered = [...actions.filter(here), ...actions.filter((action) => !here(action))]
@@ -54,11 +55,11 @@ export function ActionList(props: Props) {
   )
   return (
     <fieldset className={styles.list} data-picked={picked !== undefined} aria-busy={!settled}>
-      <legend className="seen-by-readers-only">Action</legend>
+      <legend className="seen-by-readers-only">{say.action}</legend>
       {words
         ? ordered.map(row)
         : [
-            ...(missing.length > 0 ? [{ name: 'Still without a button', actions: missing }] : []),
+            ...(missing.length > 0 ? [{ name: say.stillWithoutButton, actions: missing }] : []),
             ...grouped(ordered.filter((action) => !missing.includes(action))),
           ].map((group) => (
             <div key={group.name} role="group" aria-label={group.name}>
@@ -93,7 +94,7 @@ function ActionRow({ action, system, able, picked, onPick }: RowProps) {
         {action.name}
         {action.asks.length > 0 && ' …'}
         {action.app && <small>{action.app}</small>}
-        {!able && system && <small>not on a {system}</small>}
+        {!able && system && <small>{say.not(system)}</small>}
       </span>
     </label>
   )

@@ -1,4 +1,5 @@
 import { AutoComplete } from 'antd'
+import { say } from './sentences'
 
 interface App {
   value: string
@@ -28,7 +29,7 @@ export function AppField(props: {
       value={typed}
       options={apps.map((app) => ({ value: app.words }))}
       filterOption={(words, option) => (option?.value ?? '').toLowerCase().includes(words.toLowerCase())}
-      placeholder="One of these, or another by its name"
+      placeholder={say.oneTheseAnotherIts}
       onChange={(name) => onChange(name.trim() ? { name } : undefined)}
     />
   )

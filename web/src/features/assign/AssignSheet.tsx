@@ -18,6 +18,7 @@ import { TapChoice } from './TapChoice'
 import { useWantedActions } from './useWantedActions'
 import { WhatChanges } from './WhatChanges'
 import styles from './assign.module.css'
+import { say } from './sentences'
 
 interface Props {
   desk: Desk
@@ -75,7 +76,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   const untouched = cautions.some((one) => one.kind === 'not_held_back')
     ? undefined
     : chips.find((chip) => chip.gesture === 'builtin')
-  const title = also.length > 0 ? `${String(buttons.length)} buttons` : button.full_name
+  const title = also.length > 0 ? say.buttons(String(buttons.length)) : button.full_name
 
   const commit = async (made: Change, said: string) => {
     const confirmS = moves.some((move) => move.now.length > 0) ? seconds : undefined
@@ -89,23 +90,23 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
           <h2 id="sheet-title">
             {title}, {wordOf(gesture)}
           </h2>
-          <Button onClick={onClose}>Close</Button>
+          <Button onClick={onClose}>{say.close}</Button>
         </div>
         <p className={styles.now}>
           {also.length > 0
             ? [button, ...also].map((one) => one.name).join(', ')
             : shown
-              ? `Now: ${shown.name}${there?.off ? ', off' : ''}`
-              : 'Now: nothing yet'}
+              ? say.now(shown.name, there?.off ? ', off' : '')
+              : say.nowNothingYet}
         </p>
         {there && (
           <StandsThere
             chip={there}
-            onClear={() => void commit({ kind: 'clear', button: button.ref, gesture, ...spot }, 'taken off')}
+            onClear={() => void commit({ kind: 'clear', button: button.ref, gesture, ...spot }, say.takenOff)}
             onSwitch={() =>
               void commit(
                 { kind: 'switch', button: button.ref, gesture, ...spot, off: !there.off },
-                there.off ? 'switched on' : 'switched off',
+                there.off ? say.switched : say.switchedOff,
               )
             }
             onCarry={(copy) => onCarry({ button, gesture, name: there.name, copy })}
@@ -115,7 +116,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
       </div>
       <Cautions cautions={also.length > 0 ? [] : cautions} />
       <label className={styles.search} htmlFor="find-action">
-        Find an action
+        {say.findAction}
       </label>
       <Input
         id="find-action"
@@ -123,7 +124,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
           search.current = input?.input ?? null
         }}
         value={words}
-        placeholder="answer the phone … then Enter"
+        placeholder={say.answerPhoneThenEnter}
         onKeyDown={(event) => {
           if (event.key === 'Enter') {
             event.preventDefault()
@@ -162,7 +163,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
               checked={now.keep}
               onChange={(event) => step({ do: 'keep', keep: event.target.checked })}
             >
-              The tap keeps what it does: {untouched.name}
+              {say.tapKeepsWhatDoes(untouched.name)}
             </Checkbox>
           )}
           <ActionFacts action={picked} system={system} />
@@ -186,7 +187,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
           block
           disabled={!change || !preview.data || barred || busy}
           onClick={() => {
-            if (change) void commit(change, picked?.name ?? (now.atOnce ? 'acts at once' : 'waits'))
+            if (change) void commit(change, picked?.name ?? (now.atOnce ? say.actsOnce : 'waits'))
           }}
         >
           {primaryWords(picked !== undefined, now.atOnce, change, gesture, buttons.length)}
@@ -204,9 +205,9 @@ function primaryWords(
   buttons: number,
 ): string {
   if (!picked) {
-    if (!change) return 'Choose an action first'
-    return atOnce ? 'Let the tap act at once' : 'Let the tap wait'
+    if (!change) return say.chooseActionFirst
+    return atOnce ? say.letTapActOnce : say.letTapWait
   }
-  if (!change) return 'Say the rest first'
-  return `Put it on the ${wordOf(gesture)}${buttons > 1 ? ` of ${String(buttons)} buttons` : ''}`
+  if (!change) return say.sayRestFirst
+  return say.put(wordOf(gesture), buttons > 1 ? ` of ${String(buttons)} buttons` : '')
 }

@@ -2,11 +2,12 @@ import type { Gesture } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import { GESTURES } from './gestures'
 import styles from './assign.module.css'
+import { say } from './sentences'
 
 export function GesturePicker(props: { gesture: Gesture; onGesture: (gesture: Gesture) => void }) {
   return (
     <fieldset className={styles.gestures}>
-      <legend className="seen-by-readers-only">Gesture</legend>
+      <legend className="seen-by-readers-only">{say.gesture}</legend>
       {GESTURES.map(({ value, word, short }) => (
         <label key={value}>
           <input

@@ -5,6 +5,7 @@ import { useActions, useCombination, useKeys } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import { combinationOf, modifierOf } from './pressed'
 import styles from './assign.module.css'
+import { say } from './sentences'
 
 interface Props {
   value: string[]
@@ -32,15 +33,15 @@ export function KeysField({ value, onChange, onInstead }: Props) {
         onClick={() => setHearing(!hearing)}
         onBlur={() => setHearing(false)}
       >
-        {hearing ? 'Press it now …' : 'Press the combination you want'}
+        {hearing ? say.pressNow : say.pressCombinationYouWant}
       </Button>
       <Checkbox.Group
-        aria-label="Pressed together with"
+        aria-label={say.pressedTogetherWith}
         value={chosen}
         options={modifiers.map(({ key, name }) => ({ value: key, label: name }))}
         onChange={(next) => onChange([...next, ...(main ? [main] : [])])}
       />
-      <Field label="Key">
+      <Field label={say.key}>
         <Select
           showSearch
           allowClear
@@ -64,11 +65,11 @@ function WhatItIs({ keys, onInstead }: { keys: string[]; onInstead?: Props['onIn
     <div className={styles.combination} role="status">
       <p>
         <kbd>{known.label}</kbd>
-        {known.command && <> is “{known.command}” in most apps.</>}
+        {known.command && <> {say.mostApps(known.command)}</>}
       </p>
       {known.apps.map((app) => (
         <p key={app.id}>
-          In {app.app} it is “{app.name}”.{' '}
+          {say.inItIs(app.app, app.name)}{' '}
           {onInstead && (
             <Button
               onClick={() => {
@@ -76,7 +77,7 @@ function WhatItIs({ keys, onInstead }: { keys: string[]; onInstead?: Props['onIn
                 if (action) onInstead(action)
               }}
             >
-              Use “{app.name}” itself
+              {say.useItself(app.name)}
             </Button>
           )}
         </p>

@@ -5,6 +5,7 @@ import { useChange, useLanes, useSaving } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import { SETTING_NAMES } from './settingNames'
 import styles from './assign.module.css'
+import { say } from './sentences'
 
 const EVERYWHERE = { place: 'everywhere', mode: 'base' }
 /** The times of one button: those of its device, or its own. */
@@ -14,8 +15,8 @@ export function OwnTimes({ button }: { button: string }) {
   if (!lane?.timed) return null
   return (
     <section aria-labelledby="own-times" className={styles.times}>
-      <h3 id="own-times">Its times</h3>
-      <p>What is set here is its own; else it has what its device’s buttons share.</p>
+      <h3 id="own-times">{say.itsTimes}</h3>
+      <p>{say.whatSetHereIts}</p>
       {lane.boundaries.map((boundary) => (
         <Time key={`${boundary.setting} ${String(boundary.value_ms)}`} button={button} boundary={boundary} />
       ))}
@@ -32,7 +33,7 @@ function Time({ button, boundary }: { button: string; boundary: Boundary }) {
     void change({ kind: 'timing', button, setting, value: next, nearest: true }, said, { tell: true })
   return (
     <div className={styles.time}>
-      <Field label={name} hint={boundary.own ? 'its own' : 'as its device'}>
+      <Field label={name} hint={boundary.own ? say.itsOwn : say.asItsDevice}>
         <InputNumber
           min={boundary.from_ms}
           max={boundary.to_ms}
@@ -43,19 +44,19 @@ function Time({ button, boundary }: { button: string; boundary: Boundary }) {
         />
       </Field>
       <Button
-        aria-label={`Set ${name.toLowerCase()} for this button`}
+        aria-label={say.setForThisButton(name.toLowerCase())}
         disabled={busy || value === null || value === boundary.value_ms}
-        onClick={() => set(value, `${name}: its own.`)}
+        onClick={() => set(value, say.itsOwnWithName(name))}
       >
-        Set
+        {say.set}
       </Button>
       {boundary.own && (
         <Button
-          aria-label={`${name} as its device`}
+          aria-label={say.asItsDeviceWithName(name)}
           disabled={busy}
-          onClick={() => set(null, `${name}: as its device.`)}
+          onClick={() => set(null, say.asItsDeviceSaid(name))}
         >
-          As its device
+          {say.asItsDeviceAlone}
         </Button>
       )}
     </div>

@@ -4,6 +4,7 @@ import type { Button as ButtonData } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import { OwnTimes } from './OwnTimes'
+import { say } from './sentences'
 
 /** Another name, what is printed on it, and times of its own. */
 export function RenameSheet({ button, onClose }: { button: ButtonData; onClose: () => void }) {
@@ -13,19 +14,19 @@ export function RenameSheet({ button, onClose }: { button: ButtonData; onClose: 
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
     const set = { name, print: print || null }
-    if (await change({ kind: 'button', button: button.ref, set }, `It is called ${name}.`)) onClose()
+    if (await change({ kind: 'button', button: button.ref, set }, say.called(name))) onClose()
   }
   return (
-    <SideSheet title={`Name of ${button.name}`} onClose={onClose}>
+    <SideSheet title={say.name(button.name)} onClose={onClose}>
       <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label="Name">
+        <Field label={say.nameAlone}>
           <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
-        <Field label="Printed on it">
+        <Field label={say.printed}>
           <Input maxLength={120} value={print} onChange={(event) => setPrint(event.target.value)} />
         </Field>
         <Button type="primary" htmlType="submit" loading={busy} disabled={name.trim() === ''}>
-          Call it that
+          {say.callThat}
         </Button>
       </form>
       <OwnTimes button={button.ref} />

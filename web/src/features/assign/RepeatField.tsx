@@ -2,6 +2,7 @@ import { Checkbox, InputNumber } from 'antd'
 import { Field } from '../../shared/ui'
 import type { Assigning } from './assigning'
 import styles from './assign.module.css'
+import { say } from './sentences'
 
 const USUAL = { after_ms: 500, every_ms: 200 }
 
@@ -17,11 +18,11 @@ export function RepeatField(props: {
         checked={value !== undefined}
         onChange={(event) => onChange(event.target.checked ? USUAL : undefined)}
       >
-        Repeat while held
+        {say.repeatWhileHeld}
       </Checkbox>
       {value && (
         <div className={styles.pair}>
-          <Field label="After, ms">
+          <Field label={say.afterMs}>
             <InputNumber
               min={50}
               max={5000}
@@ -30,7 +31,7 @@ export function RepeatField(props: {
               onChange={(ms) => onChange({ ...value, after_ms: ms ?? USUAL.after_ms })}
             />
           </Field>
-          <Field label="Then every, ms">
+          <Field label={say.thenEveryMs}>
             <InputNumber
               min={10}
               max={2000}

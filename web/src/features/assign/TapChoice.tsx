@@ -1,5 +1,6 @@
 import type { Lane } from '../../shared/api'
 import styles from './assign.module.css'
+import { say } from './sentences'
 
 /** Whether the tap waits for a second one or acts at once, each with what it costs. */
 export function TapChoice(props: {
@@ -9,7 +10,7 @@ export function TapChoice(props: {
   const { choice, onChoose } = props
   return (
     <fieldset className={styles.tapChoice}>
-      <legend>The tap on this button</legend>
+      <legend>{say.tapThisButton}</legend>
       {(['waits', 'at_once'] as const).map((value) => (
         <label key={value}>
           <input
@@ -20,7 +21,7 @@ export function TapChoice(props: {
             onChange={() => onChoose(value === 'at_once')}
           />
           <span>
-            {value === 'waits' ? 'waits' : 'acts at once'}
+            {value === 'waits' ? 'waits' : say.actsOnce}
             <small>{choice[value]}</small>
           </span>
         </label>

@@ -2,6 +2,7 @@ import { Button } from 'antd'
 import { Refused, type Preview } from '../../shared/api'
 import { BothSides, GestureMark } from '../../shared/ui'
 import styles from './assign.module.css'
+import { say } from './sentences'
 
 type Touched = Preview['buttons'][number]
 
@@ -18,12 +19,12 @@ export function WhatChanges(props: {
 }) {
   const { preview, refusal, working = false, besides = true, onCatchUp } = props
   if (refusal) return <Refusal refusal={refusal} onCatchUp={onCatchUp} />
-  if (working) return <p className={styles.working}>Working out what it changes …</p>
+  if (working) return <p className={styles.working}>{say.workingOutWhatChanges}</p>
   if (!preview) return null
   const several = preview.buttons.length > 1
   return (
-    <section className={styles.changes} aria-label="What this changes">
-      <h3>What this changes</h3>
+    <section className={styles.changes} aria-label={say.whatThisChanges}>
+      <h3>{say.whatThisChanges}</h3>
       {preview.buttons.map((touched) => (
         <OneButton key={touched.lane.button.ref} touched={touched} named={several} />
       ))}
@@ -34,12 +35,12 @@ export function WhatChanges(props: {
       ))}
       {preview.serves.map((want) => (
         <p key={want} className={styles.serves}>
-          Serves the want “{want}”.
+          {say.servesWant(want)}
         </p>
       ))}
       {preview.loses.map((want) => (
         <p key={want} className={styles.limit}>
-          No longer serves the want “{want}”.
+          {say.noLongerServesWant(want)}
         </p>
       ))}
     </section>
@@ -53,11 +54,9 @@ function Refusal(props: { refusal: Error; onCatchUp: ((revision: number) => void
   if (!newest || !onCatchUp) return <p role="alert">{refusal.message}</p>
   return (
     <section role="alert" className={styles.changes}>
-      <p>
-        {newest.author} saved revision {newest.number} in between, and changed the same.
-      </p>
+      <p>{say.savedRevisionBetweenChanged(newest.author, String(newest.number))}</p>
       <BothSides author={newest.author} theirs={theirs} mine={mine} />
-      <Button onClick={() => onCatchUp(newest.number)}>Go on, on top of it</Button>
+      <Button onClick={() => onCatchUp(newest.number)}>{say.goTop}</Button>
     </section>
   )
 }
@@ -93,6 +92,6 @@ function OneButton({ touched, named }: { touched: Touched; named: boolean }) {
 
 function words({ before, after }: Touched['waits'][number]): string {
   if (before === null) return `new: ${after ?? ''}`
-  if (after === null) return 'no longer'
-  return before === after ? `${after}, as before` : `${before} → ${after}`
+  if (after === null) return say.noLonger
+  return before === after ? say.asBefore(after) : `${before} → ${after}`
 }

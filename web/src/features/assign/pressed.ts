@@ -1,3 +1,5 @@
+import { say } from './sentences'
+
 const MODIFIERS = new Set(['Control', 'Alt', 'Shift', 'Meta'])
 
 /**
@@ -16,8 +18,8 @@ export function combinationOf(event: KeyboardEvent): string[] | undefined {
 }
 
 function keyOf(event: KeyboardEvent): string {
-  if (/^[a-z]$/i.test(event.key)) return `Key${event.key.toUpperCase()}`
-  if (/^[0-9]$/.test(event.key) && event.code.startsWith('Digit')) return `Digit${event.key}`
+  if (/^[a-z]$/i.test(event.key)) return say.keyWithToUpperCase(event.key.toUpperCase())
+  if (/^[0-9]$/.test(event.key) && event.code.startsWith('Digit')) return say.digit(event.key)
   return event.code || event.key
 }
 

@@ -1,8 +1,10 @@
+import { say } from './sentences'
+
 /** What can be set of a button's time, by the names of docs/vocabulary.md. */
 export const SETTING_NAMES: Record<string, string> = {
-  long_press_ms: 'Long-press time',
-  tap_gap_ms: 'Tap gap',
-  gap_bridge_ms: 'Gap bridge',
-  bounce_guard_ms: 'Bounce guard',
-  brush_guard_ms: 'Brush guard',
+  long_press_ms: say.longPressTime,
+  tap_gap_ms: say.tapGap,
+  gap_bridge_ms: say.gapBridge,
+  bounce_guard_ms: say.bounceGuard,
+  brush_guard_ms: say.brushGuard,
 }

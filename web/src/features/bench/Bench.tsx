@@ -7,6 +7,7 @@ import { Story } from './Story'
 import { TileRow } from './TileRow'
 import { useBenchSize } from './useBenchSize'
 import styles from './bench.module.css'
+import { say } from './sentences'
 
 /** What belongs to the bench and opens in the side sheet. */
 export type BenchSheet = 'join' | 'hand'
@@ -31,7 +32,7 @@ export function Bench({ onSheet }: { onSheet: (sheet: BenchSheet) => void }) {
       data-pane
       data-open={size.open}
       tabIndex={-1}
-      aria-label="Bench"
+      aria-label={say.bench}
       data-listening={mode.kind === 'on'}
     >
       {/* Its keys and its name are those of a separator that can be moved. */}
@@ -45,12 +46,10 @@ export function Bench({ onSheet }: { onSheet: (sheet: BenchSheet) => void }) {
           <div className={styles.presses}>
             {tiles.length === 0 && !bench.loading && (
               <p className={styles.none}>
-                {bench.bindings.size === 0
-                  ? 'No press yet. Teach the buttons first: press each once. Then listen, and press.'
-                  : 'No press yet. Start listening, and press.'}
+                {bench.bindings.size === 0 ? say.noPressYetTeach : say.noPressYetStart}
               </p>
             )}
-            <ol className={styles.tiles} aria-label="Presses, newest first">
+            <ol className={styles.tiles} aria-label={say.pressesNewestFirst}>
               {tiles.map((one) => (
                 <li key={one.tile.key}>
                   <TileRow

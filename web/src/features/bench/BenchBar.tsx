@@ -7,6 +7,7 @@ import { useBench } from './benchContext'
 import { Pending } from './Pending'
 import { tileWords } from './tiles'
 import styles from './bench.module.css'
+import { say } from './sentences'
 
 interface Props {
   onSheet: (sheet: 'join' | 'hand') => void
@@ -23,17 +24,17 @@ export function BenchBar({ onSheet, open, onOpen }: Props) {
   const toBind = buttons.filter((button) => !button.off && !bound.has(button.ref))
   return (
     <div className={styles.bar} data-never-heard>
-      <h2>Bench</h2>
+      <h2>{say.bench}</h2>
       {mayChange && (
         <>
           {on && (
             <Button type="primary" onClick={stop}>
-              <span aria-hidden="true">■</span> Listening · Stop (Esc, Esc)
+              <span aria-hidden="true">■</span> {say.listeningStopEscEsc}
             </Button>
           )}
           {!on && mode.kind !== 'binding' && bindings.size > 0 && (
             <Button type="primary" disabled={loading} onClick={start}>
-              Start listening
+              {say.startListening}
             </Button>
           )}
           {!on && mode.kind !== 'binding' && (toBind.length > 0 || bindings.size === 0) && (
@@ -42,7 +43,7 @@ export function BenchBar({ onSheet, open, onOpen }: Props) {
               disabled={loading || toBind.length === 0}
               onClick={() => bind(toBind)}
             >
-              Teach the buttons
+              {say.teachButtons}
             </Button>
           )}
         </>
@@ -51,12 +52,12 @@ export function BenchBar({ onSheet, open, onOpen }: Props) {
       <div className={styles.now}>{trouble ? <p role="alert">{trouble}</p> : <Now />}</div>
       {mayChange && mode.kind === 'off' && (
         <>
-          <Button onClick={() => onSheet('join')}>Their own device</Button>
-          <Button onClick={() => onSheet('hand')}>Stand-in hand</Button>
+          <Button onClick={() => onSheet('join')}>{say.theirOwnDevice}</Button>
+          <Button onClick={() => onSheet('hand')}>{say.standHand}</Button>
         </>
       )}
       <Button aria-expanded={open} onClick={onOpen}>
-        {open ? 'Smaller bench' : 'Larger bench'}
+        {open ? say.smallerBench : say.largerBench}
       </Button>
     </div>
   )
@@ -80,12 +81,12 @@ function Now() {
       {waiting.length === 0 && !newest && (
         <p className={styles.quiet}>
           {!mayChange
-            ? 'You may look. Presses that others make here are shown.'
+            ? say.youMayLookPresses
             : mode.kind === 'on'
-              ? 'Press.'
+              ? say.press
               : bindings.size === 0
-                ? 'Press each button once, and Kippen knows it.'
-                : `${String(bindings.size)} ${bindings.size === 1 ? 'button is' : 'buttons are'} known.`}
+                ? say.pressEachButtonOnce
+                : say.known(String(bindings.size), bindings.size === 1 ? 'button is' : 'buttons are')}
         </p>
       )}
     </>

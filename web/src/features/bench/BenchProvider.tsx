@@ -21,6 +21,7 @@ import { useListener } from './useListener'
 import { useListeningEnds } from './useListeningEnds'
 import { isOwn, nextDevice, nextOf, ownerOf, ownSources } from './binding'
 import { useTiles } from './useTiles'
+import { say } from './sentences'
 
 interface Props {
   client: string
@@ -104,20 +105,20 @@ export function BenchProvider({ client, buttons, children }: Props) {
   const start = useCallback(() => {
     if (!begin(false)) return
     setMode({ kind: 'on' })
-    announce('Listening. Press Escape twice to stop.')
+    announce(say.listeningPressEscapeTwice)
   }, [begin, announce])
   const find = useCallback(() => {
     if (!begin(true)) return
     setFound([])
     setMode({ kind: 'finding' })
-    announce('Everything is heard. Press the button. Escape twice stops.')
+    announce(say.everythingHeardPressButton)
   }, [begin, announce])
   const stop = useCallback(() => {
     sender.current?.finish()
     setMode({ kind: 'off' })
     live.update(() => ({}))
     setWaiting([])
-    announce('Not listening.')
+    announce(say.notListening)
   }, [announce, live])
 
   // Nothing is heard any more: then it must not say that it listens.
@@ -144,7 +145,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
         setTrouble(undefined)
         announce(words)
       } catch (error) {
-        setTrouble(error instanceof Error ? error.message : 'The binding could not be saved.')
+        setTrouble(error instanceof Error ? error.message : say.bindingCouldNotSaved)
       }
     },
     [rebind, announce],
@@ -156,7 +157,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
         ? bindElsewhere(other, source, button)
         : change(
             (now) => without(now, button).set(source, button.ref),
-            `${sourceName(source)} stands for ${button.name}.`,
+            say.standsFor(sourceName(source), button.name),
           )),
     [change, bindElsewhere],
   )
@@ -166,8 +167,8 @@ export function BenchProvider({ client, buttons, children }: Props) {
       const refs = new Set(all.map(([, ref]) => ref))
       const words =
         all.length === 1
-          ? `${sourceName(source)} stands for ${button.name}.`
-          : `This browser hears it itself: ${String(all.length)} buttons are known.`
+          ? say.standsFor(sourceName(source), button.name)
+          : say.thisBrowserHearsItself(String(all.length))
       void change(
         (now) =>
           new Map([
@@ -180,8 +181,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
     [buttons, change],
   )
   const unbind = useCallback(
-    (button: Button) =>
-      void change((now) => without(now, button), `Nothing stands for ${button.name} any more.`),
+    (button: Button) => void change((now) => without(now, button), say.nothingStandsForAny(button.name)),
     [change],
   )
 

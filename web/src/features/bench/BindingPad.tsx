@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react'
 import type { Button as ButtonData } from '../../shared/api'
 import { useBench } from './benchContext'
 import styles from './bench.module.css'
+import { say } from './sentences'
 
 /** Asks for a press of one button; what else can be done stands in the bench's line. */
 export function BindingPad({ button, many }: { button: ButtonData; many: boolean }) {
@@ -21,12 +22,12 @@ export function BindingPad({ button, many }: { button: ButtonData; many: boolean
       tabIndex={-1}
       className={styles.pad}
       data-hears-primary
-      aria-label={`Press what shall stand for ${button.name}`}
+      aria-label={say.pressWhatShallStand(button.name)}
     >
-      <strong>Press {button.name}</strong>
+      <strong>{say.pressWithName(button.name)}</strong>
       <span>
-        {many && 'Or another: what is recognised is known. '}The left mouse button, a pen or a finger here;
-        all else anywhere.
+        {many && say.anotherWhatRecognisedKnown}
+        {say.leftMouseButtonPen}
       </span>
     </div>
   )
@@ -37,9 +38,9 @@ export function BindingActions({ left, many }: { left: number; many: boolean }) 
   const { skip, stop } = useBench()
   return (
     <>
-      {left > 0 && <Button onClick={() => skip()}>Skip it ({left} to go)</Button>}
-      {left > 0 && <Button onClick={() => skip(true)}>Skip the device</Button>}
-      <Button onClick={stop}>{many ? 'Enough (Esc)' : 'Leave it as it was (Esc)'}</Button>
+      {left > 0 && <Button onClick={() => skip()}>{say.skipGo(String(left))}</Button>}
+      {left > 0 && <Button onClick={() => skip(true)}>{say.skipDevice}</Button>}
+      <Button onClick={stop}>{many ? say.enoughEsc : say.leaveAsWasEsc}</Button>
     </>
   )
 }

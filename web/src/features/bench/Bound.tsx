@@ -3,6 +3,7 @@ import { useMayChange } from '../../shared/session'
 import { sourceName } from '../../shared/hearing'
 import { useBench } from './benchContext'
 import styles from './bench.module.css'
+import { say } from './sentences'
 
 /** What stands for which button: only what does. */
 export function Bound() {
@@ -13,9 +14,9 @@ export function Bound() {
     const button = buttons.find((one) => one.ref === ref)
     return button ? [{ source, button }] : []
   })
-  if (known.length === 0) return <p className={styles.quiet}>What stands for which button is listed here.</p>
+  if (known.length === 0) return <p className={styles.quiet}>{say.whatStandsForWhich}</p>
   return (
-    <ul className={styles.bindings} aria-label="What stands for which button">
+    <ul className={styles.bindings} aria-label={say.whatStandsForWhichButton}>
       {known.map(({ source, button }) => (
         <li key={source}>
           <span>{button.name}</span>
@@ -26,13 +27,13 @@ export function Bound() {
               <Button
                 disabled={loading}
                 onClick={() => bind([button])}
-                aria-label={`${button.name}: ${sourceName(source)} stands for it. Change`}
+                aria-label={say.standsForChange(button.name, sourceName(source))}
               >
                 {sourceName(source)}
               </Button>
               <Button
                 type="text"
-                aria-label={`${sourceName(source)} no longer stands for ${button.name}`}
+                aria-label={say.noLongerStandsFor(sourceName(source), button.name)}
                 onClick={() => unbind(button)}
               >
                 <span aria-hidden="true">✕</span>

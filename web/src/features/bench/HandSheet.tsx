@@ -3,19 +3,20 @@ import { Button, Select } from 'antd'
 import { useCallback, useState } from 'react'
 import { api, must, type Button as ButtonData, type Desk } from '../../shared/api'
 import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
+import { say } from './sentences'
 
 type Wanted = 'tap' | 'double_tap' | 'triple_tap' | 'long_press' | 'rest'
 
 const WANTED: { value: Wanted; label: string }[] = [
-  { value: 'tap', label: 'press once' },
-  { value: 'double_tap', label: 'press twice' },
-  { value: 'triple_tap', label: 'press three times' },
-  { value: 'long_press', label: 'press and keep it down' },
-  { value: 'rest', label: 'rest on it' },
+  { value: 'tap', label: say.pressOnce },
+  { value: 'double_tap', label: say.pressTwice },
+  { value: 'triple_tap', label: say.pressThreeTimes },
+  { value: 'long_press', label: say.pressKeepDown },
+  { value: 'rest', label: say.rest },
 ]
 const TIMES = [1, 3, 10].map((times) => ({
   value: times,
-  label: times === 1 ? 'once' : `${String(times)} times`,
+  label: times === 1 ? 'once' : say.times(String(times)),
 }))
 
 interface Props {
@@ -55,22 +56,19 @@ export function HandSheet({ desk, buttons, onClose }: Props) {
     }, [desk.id, chosen, button, wanted, times, seed]),
   )
   return (
-    <SideSheet title="A stand-in hand" onClose={onClose}>
-      <p>
-        A simulated hand presses as it is described in the fitting file: for trying things out before{' '}
-        {desk.name} has to press anything.
-      </p>
-      {hands.data?.length === 0 && <p>This fitting describes no hand (member “hands”).</p>}
+    <SideSheet title={say.standHandAlone} onClose={onClose}>
+      <p>{say.simulatedHandPressesAs(desk.name)}</p>
+      {hands.data?.length === 0 && <p>{say.thisFittingDescribesNo}</p>}
       {chosen && (
         <>
-          <Field label="Hand" hint={chosen.source ? `Its figures: ${chosen.source}.` : undefined}>
+          <Field label={say.hand} hint={chosen.source ? say.itsFigures(chosen.source) : undefined}>
             <Select
               value={chosen.id}
               onChange={setHand}
               options={hands.data?.map((one) => ({ value: one.id, label: one.name })) ?? []}
             />
           </Field>
-          <Field label="On the button">
+          <Field label={say.button}>
             <Select
               showSearch
               optionFilterProp="label"
@@ -79,15 +77,15 @@ export function HandSheet({ desk, buttons, onClose }: Props) {
               options={buttons.map((one) => ({ value: one.ref, label: one.name }))}
             />
           </Field>
-          <Field label="It is asked to">
+          <Field label={say.asked}>
             <Select value={wanted} onChange={setWanted} options={WANTED} />
           </Field>
-          <Field label="How often">
+          <Field label={say.howOften}>
             <Select value={times} onChange={setTimes} options={TIMES} />
           </Field>
           <Faults refused={press.refused} />
           <Button type="primary" loading={press.busy} disabled={!button} onClick={() => void press.run()}>
-            Let it press
+            {say.letPress}
           </Button>
         </>
       )}

@@ -2,15 +2,16 @@ import { useEffect, useState } from 'react'
 import type { BenchView, Tile } from '../../shared/api'
 import { useBench, useDown } from './benchContext'
 import styles from './bench.module.css'
+import { say } from './sentences'
 
 type Waiting = BenchView['waiting'][number]
 
 const WORDS: Record<Waiting['for'], string> = {
-  release: 'let go; may yet be the same press',
-  press: 'touched; not yet a press',
-  long_press: 'down; becomes long',
-  tap_gap: 'let go; waiting for a further press',
-  repeat: 'held; next repeat',
+  release: say.letGoMayYet,
+  press: say.touchedNotYetPress,
+  long_press: say.downBecomesLong,
+  tap_gap: say.letGoWaitingFor,
+  repeat: say.heldNextRepeat,
 }
 
 const TICK_MS = 50
@@ -43,7 +44,7 @@ export function Pending() {
     <div className={styles.pending} aria-hidden="true">
       {downOnly.map((button) => (
         <p key={button.ref}>
-          <strong>{button.name}</strong> down
+          <strong>{button.name}</strong> {say.down}
         </p>
       ))}
       {waiting.map((one) => {
@@ -53,7 +54,7 @@ export function Pending() {
         const gone = Math.min(whole, Math.max(0, Math.round(now - since / 1000)))
         return (
           <p key={one.button}>
-            <strong>{tile?.button_name}</strong> {WORDS[one.for]}: {gone} of {whole} ms
+            <strong>{tile?.button_name}</strong> {say.ms(WORDS[one.for], String(gone), String(whole))}
             <progress max={whole} value={gone} />
           </p>
         )

@@ -1,5 +1,6 @@
 import type { ShownTile } from './tiles'
 import styles from './bench.module.css'
+import { say } from './sentences'
 
 /** The whole story of one press, in sentences. */
 export function Story({ shown }: { shown: ShownTile | undefined }) {
@@ -7,9 +8,9 @@ export function Story({ shown }: { shown: ShownTile | undefined }) {
     return (
       <div className={styles.story}>
         <div className={styles.storyHead}>
-          <h3>Why?</h3>
+          <h3>{say.why}</h3>
         </div>
-        <p>Every press tells here what was heard, what it became, and why.</p>
+        <p>{say.everyPressTellsHere}</p>
       </div>
     )
   }
@@ -19,12 +20,12 @@ export function Story({ shown }: { shown: ShownTile | undefined }) {
   return (
     // Scrolls when the story is long: reachable by keyboard.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-    <section className={styles.story} aria-label="Why" tabIndex={0}>
+    <section className={styles.story} aria-label={say.whyAlone} tabIndex={0}>
       <div className={styles.storyHead}>
         <h3>
           {main
-            ? `Why ${main.phase === 'ignored' ? 'ignored' : `a ${main.gesture_name}`}?`
-            : 'Not decided yet'}
+            ? say.whyWithGestureName(main.phase === 'ignored' ? 'ignored' : `a ${main.gesture_name}`)
+            : say.notDecidedYet}
         </h3>
       </div>
       {effects.map((effect, index) => (

@@ -3,6 +3,7 @@ import { GestureMark } from '../../shared/ui'
 import { tileWords, type ShownTile } from './tiles'
 import { THIS_BROWSER } from './useListener'
 import styles from './bench.module.css'
+import { say } from './sentences'
 
 const WIDTH = 180
 const LEAST_US = 1_500_000
@@ -81,14 +82,14 @@ export function TileRow({
       <span className={styles.tileWords}>
         <small>
           {tile.button_name}
-          {listener !== THIS_BROWSER && `, on ${listener}`}
+          {listener !== THIS_BROWSER && say.on(listener)}
         </small>
         <strong>
           {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />} {tileWords(tile)}
-          {tile.repeats > 0 && `, repeated ${String(tile.repeats)}×`}
-          {beyond > 0 && `, ${String(beyond)} more ignored`}
+          {tile.repeats > 0 && say.repeated(String(tile.repeats))}
+          {beyond > 0 && say.moreIgnored(String(beyond))}
         </strong>
-        {was && <em>decided anew; was {was}</em>}
+        {was && <em>{say.decidedAnewWas(was)}</em>}
       </span>
       <span className={styles.tileWait}>{main?.wait}</span>
     </button>

@@ -1,4 +1,5 @@
 import type { BenchView, Tile } from '../../shared/api'
+import { say } from './sentences'
 
 /** A tile as shown, and what it said before it was decided anew. */
 export interface ShownTile {
@@ -24,8 +25,8 @@ export const NO_TILES: TilesState = { views: [], said: {}, was: {} }
 /** What a tile came to, in a few words. */
 export function tileWords(tile: Tile): string {
   const main = tile.results.find((result) => result.phase !== 'end')
-  if (!main) return 'not decided yet'
-  if (main.phase === 'ignored') return `ignored, ${main.reason ?? ''}`
+  if (!main) return say.notDecidedYetAlone
+  if (main.phase === 'ignored') return say.ignored(main.reason ?? '')
   return `${main.gesture_name} → ${main.action_name ?? 'nothing'}`
 }
 
@@ -52,7 +53,7 @@ export function takeView(state: TilesState, view: BenchView): TilesState {
     const last = said[tile.key]
     if (last && last.words !== words) {
       was[tile.key] =
-        last.revision === view.revision ? last.words : `${last.words} in revision ${String(last.revision)}`
+        last.revision === view.revision ? last.words : say.revision(last.words, String(last.revision))
     }
     said[tile.key] = { words, revision: view.revision }
   }

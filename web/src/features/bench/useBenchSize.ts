@@ -1,4 +1,5 @@
 import { useEffect, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { say } from './sentences'
 
 /** So high is the one line. */
 export const LINE_PX = 56
@@ -49,7 +50,7 @@ export function useBenchSize() {
       role: 'separator',
       tabIndex: 0,
       'aria-orientation': 'horizontal',
-      'aria-label': 'Height of the bench',
+      'aria-label': say.heightBench,
       'aria-valuemin': LINE_PX,
       'aria-valuemax': most(),
       'aria-valuenow': px,

@@ -3,6 +3,7 @@ import { useCallback, useRef, useState } from 'react'
 import { api, must, Refused, type BenchView, type Button } from '../../shared/api'
 import { useAnnounce } from '../../shared/ui'
 import type { Elsewhere } from './benchContext'
+import { say } from './sentences'
 
 const MOST = 4
 
@@ -50,9 +51,9 @@ export function useBindElsewhere(client: string, onTrouble: (words: string | und
         await must(api.PUT('/api/listeners/{listener}/bindings', { params, body }))
         await queries.invalidateQueries({ queryKey: ['bench', client] })
         onTrouble(undefined)
-        announce(`It stands for ${button.name} there.`)
+        announce(say.standsForThere(button.name))
       } catch (error) {
-        onTrouble(error instanceof Error ? error.message : 'The binding could not be saved.')
+        onTrouble(error instanceof Error ? error.message : say.bindingCouldNotSaved)
       }
     },
     [client, queries, announce, onTrouble],

@@ -2,9 +2,10 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo, useRef } from 'react'
 import { api, must, Refused, type Listener } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
+import { say } from './sentences'
 
 /** What the specialist's own browser calls itself. */
-export const THIS_BROWSER = 'This browser'
+export const THIS_BROWSER = say.thisBrowser
 
 const keyFor = (client: string) => `kippen.listener.${client}`
 

@@ -9,6 +9,7 @@ import { ClientSheet } from './ClientSheet'
 import { NewClient } from './NewClient'
 import { useCaseload } from './queries'
 import styles from './caseload.module.css'
+import { say } from './sentences'
 
 /** The clients one may see, last seen first. */
 export function CaseloadPage() {
@@ -23,7 +24,7 @@ export function CaseloadPage() {
   const count = clients.length
   const loaded = caseload.isSuccess && !caseload.isPlaceholderData
   useEffect(() => {
-    if (loaded && search) announce(count === 1 ? '1 client' : `${String(count)} clients`)
+    if (loaded && search) announce(count === 1 ? '1 client' : say.clients(String(count)))
   }, [announce, count, loaded, search])
 
   return (
@@ -31,11 +32,11 @@ export function CaseloadPage() {
       <div className={styles.columns}>
         <section aria-labelledby="clients-title">
           <div className={styles.head}>
-            <h1 id="clients-title">Clients</h1>
+            <h1 id="clients-title">{say.clientsAlone}</h1>
             <Input
               type="search"
-              aria-label="Find a client"
-              placeholder="Find by name or description"
+              aria-label={say.findClient}
+              placeholder={say.findNameDescription}
               value={search}
               onChange={(event) => setSearch(event.target.value)}
             />
@@ -44,10 +45,10 @@ export function CaseloadPage() {
           {loaded && count === 0 && (
             <Nothing>
               {search
-                ? `No client has “${search.trim()}” in name or description.`
+                ? say.noClientHasName(search.trim())
                 : mayChange
-                  ? 'No client here yet. Take one in on the right.'
-                  : 'No client has been named to you yet. A lead of your service can do that.'}
+                  ? say.noClientHereYet
+                  : say.noClientHasBeen}
             </Nothing>
           )}
           <ul className={styles.list}>
@@ -61,11 +62,11 @@ export function CaseloadPage() {
                 </Link>
                 {lead && (
                   <Button
-                    aria-label={`Data of ${client.name}`}
+                    aria-label={say.dataWithName(client.name)}
                     aria-expanded={chosen?.id === client.id}
                     onClick={() => setChosen(chosen?.id === client.id ? undefined : client)}
                   >
-                    Data
+                    {say.data}
                   </Button>
                 )}
               </li>
@@ -73,7 +74,7 @@ export function CaseloadPage() {
           </ul>
           {caseload.hasNextPage && (
             <Button loading={caseload.isFetchingNextPage} onClick={() => void caseload.fetchNextPage()}>
-              Show more clients
+              {say.showMoreClients}
             </Button>
           )}
         </section>

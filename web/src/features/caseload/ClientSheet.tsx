@@ -5,12 +5,13 @@ import { api, must, type Client } from '../../shared/api'
 import { Faults, Field, useAnnounce, useTask } from '../../shared/ui'
 import { useErasure } from './queries'
 import styles from './caseload.module.css'
+import { say } from './sentences'
 
 const WHAT_GOES = [
-  ['revisions', 'Saved revisions of the fitting'],
-  ['presses', 'Recorded messages of presses'],
-  ['listeners', 'Listeners with their bindings'],
-  ['viewers', 'Viewers who may look'],
+  ['revisions', say.savedRevisionsFitting],
+  ['presses', say.recordedMessagesPresses],
+  ['listeners', say.listenersWithTheirBindings],
+  ['viewers', say.viewersWhoMayLook],
 ] as const
 
 /** A lead's page of one client's data: all of it out, or erased for good. */
@@ -33,7 +34,7 @@ export function ClientSheet({ client, onClose }: { client: Client; onClose: () =
         }),
       )
       await queries.invalidateQueries({ queryKey: ['clients'] })
-      announce(`${client.name} is erased.`)
+      announce(say.erased(client.name))
       onClose()
     }, [client, name, queries, announce, onClose]),
   )
@@ -44,14 +45,14 @@ export function ClientSheet({ client, onClose }: { client: Client; onClose: () =
   return (
     <section className={styles.sheet} aria-labelledby="client-data">
       <div className={styles.sheetHead}>
-        <h2 id="client-data">Data of {client.name}</h2>
-        <Button onClick={onClose}>Close</Button>
+        <h2 id="client-data">{say.dataWithName(client.name)}</h2>
+        <Button onClick={onClose}>{say.close}</Button>
       </div>
       <a className={styles.out} href={`/api/clients/${client.id}/everything`} download="client.json">
-        Take all data out as one file
+        {say.takeAllDataOut}
       </a>
       <div className={styles.erase}>
-        <h3>Erase for good</h3>
+        <h3>{say.eraseForGood}</h3>
         <ul>
           {WHAT_GOES.map(([key, words]) => (
             <li key={key}>
@@ -59,15 +60,15 @@ export function ClientSheet({ client, onClose }: { client: Client; onClose: () =
             </li>
           ))}
         </ul>
-        <p>In the audit trail only that a client was erased stays, without the name.</p>
+        <p>{say.auditTrailOnlyThat}</p>
         {!erasing && (
           <Button danger onClick={() => setErasing(true)}>
-            Erase {client.name} …
+            {say.erase(client.name)}
           </Button>
         )}
         {erasing && (
           <form onSubmit={onSubmit}>
-            <Field label={`To erase, type the name: ${client.name}`}>
+            <Field label={say.eraseTypeName(client.name)}>
               <Input ref={field} value={name} onChange={(event) => setName(event.target.value)} />
             </Field>
             <Faults refused={erase.refused} />
@@ -78,9 +79,9 @@ export function ClientSheet({ client, onClose }: { client: Client; onClose: () =
               disabled={name !== client.name}
               loading={erase.busy}
             >
-              Erase for good
+              {say.eraseForGood}
             </Button>
-            <Button onClick={() => setErasing(false)}>Keep {client.name}</Button>
+            <Button onClick={() => setErasing(false)}>{say.keep(client.name)}</Button>
           </form>
         )}
       </div>

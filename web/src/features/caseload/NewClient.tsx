@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router'
 import { api, must } from '../../shared/api'
 import { Faults, Field, useTask } from '../../shared/ui'
 import styles from './caseload.module.css'
+import { say } from './sentences'
 
 /** Takes in a client: by name, or with a fitting file. */
 export function NewClient() {
@@ -34,21 +35,21 @@ export function NewClient() {
   }
   return (
     <section className={styles.sheet} aria-labelledby="new-client">
-      <h2 id="new-client">Take in a client</h2>
+      <h2 id="new-client">{say.takeClient}</h2>
       <form onSubmit={onSubmit}>
-        <Field label="Name" hint="Or what the service calls them: no more than is needed.">
+        <Field label={say.name} hint={say.whatServiceCallsThem}>
           <Input value={name} required maxLength={120} onChange={(event) => setName(event.target.value)} />
         </Field>
-        <Field label="In a few words" hint="For example: left thumb, lets go slowly.">
+        <Field label={say.fewWords} hint={say.forExampleLeftThumb}>
           <Input value={about} maxLength={120} onChange={(event) => setAbout(event.target.value)} />
         </Field>
         <Faults refused={takeIn.refused} />
         <Button type="primary" htmlType="submit" loading={takeIn.busy}>
-          Take in
+          {say.take}
         </Button>
       </form>
       <label className={styles.file}>
-        Or with a fitting file
+        {say.withFittingFile}
         <input type="file" accept=".json,application/json" onChange={(event) => void onFile(event)} />
       </label>
     </section>

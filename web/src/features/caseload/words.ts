@@ -1,4 +1,5 @@
 import type { Client } from '../../shared/api'
+import { say } from './sentences'
 
 const count = (number: number | undefined, one: string, many: string) =>
   number ? `${String(number)} ${number === 1 ? one : many}` : undefined
@@ -6,10 +7,10 @@ const count = (number: number | undefined, one: string, many: string) =>
 /** What is open with a client, in a few words. */
 export function openWords(open: Client['open']): string {
   const words = [
-    count(open.wants, 'want open', 'wants open'),
-    count(open.devices, 'device not ready', 'devices not ready'),
+    count(open.wants, say.wantOpen, say.wantsOpen),
+    count(open.devices, say.deviceNotReady, say.devicesNotReady),
   ].filter((part) => part !== undefined)
-  return words.length > 0 ? words.join(' · ') : 'nothing open'
+  return words.length > 0 ? words.join(' · ') : say.nothingOpen
 }
 
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
@@ -19,5 +20,5 @@ const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short',
 export function seenWords(at: string, now: Date): string {
   const seen = new Date(at)
   const today = seen.toDateString() === now.toDateString()
-  return `last seen ${today ? `today, ${TIME.format(seen)}` : DAY.format(seen)}`
+  return say.lastSeen(today ? `today, ${TIME.format(seen)}` : DAY.format(seen))
 }

@@ -7,6 +7,7 @@ import { useMayChange } from '../../shared/session'
 import { useAnnounce } from '../../shared/ui'
 import { useHeardAnyway } from '../bench'
 import styles from './confirm.module.css'
+import { say } from './sentences'
 
 type Confirm = NonNullable<Desk['confirm']>
 /** A server that does not answer is asked again after so long. */
@@ -26,11 +27,7 @@ function useHowItEnded({ confirm, revision }: Desk) {
   const last = useRef<number>(undefined)
   useEffect(() => {
     if (!confirm && last.current !== undefined)
-      announce(
-        last.current === revision.number
-          ? 'Confirmed: the change stays.'
-          : 'There is nothing to confirm any more.',
-      )
+      announce(last.current === revision.number ? say.confirmedChangeStays : say.thereNothingConfirmAny)
     last.current = confirm ? revision.number : undefined
   }, [confirm, revision.number, announce])
 }
@@ -62,7 +59,7 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
       await anew()
     } catch (error) {
       const why = error instanceof Error ? error.message : ''
-      setHeard(`That did not reach Kippen: it is not known whether anything was changed. ${why}`)
+      setHeard(say.thatDidNotReach(why))
     }
   }
   useHeardAnyway(
@@ -70,36 +67,33 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
     confirm.buttons.map((button) => button.ref),
     () => setHeard('Heard.'),
   )
-  const [announced] = useState(
-    `Press ${names} to keep the change. It is taken back in ${String(Math.ceil(confirm.left_ms / 1000))} seconds.`,
-  )
+  const [announced] = useState(say.pressKeepChangeTaken(names, String(Math.ceil(confirm.left_ms / 1000))))
   useEffect(() => announce(announced), [announce, announced])
 
   return (
     <section className={styles.bar} aria-labelledby="confirm-title">
       <div className={styles.says}>
         <h2 id="confirm-title" ref={heading} tabIndex={-1}>
-          Press {names} to keep the change
+          {say.pressKeepChange(names)}
         </h2>
         <p>
-          It clicks and confirms from now on, in place of{' '}
-          {confirm.lost.map((button) => button.name).join(', ')}.
-          {confirm.heard_as.length > 0 && ` A browser hears it as ${confirm.heard_as.join(', ')}`}
-          {confirm.heard_as.length > 0 ? '; what' : ' What'} is bound to it on the bench confirms too.{' '}
+          {say.clicksConfirmsFromNow(confirm.lost.map((button) => button.name).join(', '))}
+          {confirm.heard_as.length > 0 && say.browserHearsAs(confirm.heard_as.join(', '))}
+          {say.boundBenchConfirmsToo(confirm.heard_as.length > 0 ? '; what' : ' What')}{' '}
           <strong role="status">{heard}</strong>
         </p>
       </div>
       <span className={styles.left}>
-        {left} s<span className="seen-by-readers-only"> left</span>
+        {left} s<span className="seen-by-readers-only"> {say.left}</span>
       </span>
       <div className={styles.patch} data-hears-primary>
-        Press it here
+        {say.pressHere}
       </div>
       <Button data-never-heard onClick={() => void tell({ more_time: true })}>
-        More time
+        {say.moreTime}
       </Button>
       <Button data-never-heard onClick={() => void tell({ take_back: true })}>
-        Take it back now
+        {say.takeBackNow}
       </Button>
     </section>
   )

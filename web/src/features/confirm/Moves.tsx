@@ -2,6 +2,7 @@ import { InputNumber } from 'antd'
 import type { Preview } from '../../shared/api'
 import { Field } from '../../shared/ui'
 import styles from './confirm.module.css'
+import { say } from './sentences'
 
 const LEAST_S = 5
 const MOST_S = 600
@@ -21,17 +22,17 @@ export function Moves(props: {
         .filter((move) => move.now.length === 0)
         .map((move) => (
           <p key={move.host} className={styles.noWay}>
-            Afterwards no button clicks or confirms on {move.host}: {move.lost.join(', ')} did.
+            {say.afterwardsNoButtonClicks(move.host, move.lost.join(', '))}
           </p>
         ))}
       {asked.length > 0 && (
         <div className={styles.moves}>
           <p>
-            Afterwards one confirms with <strong>{asked.flatMap((move) => move.now).join(' or ')}</strong>.
-            Press it to keep the change; else it is taken back by itself.
+            {say.afterwardsOneConfirmsWith} <strong>{asked.flatMap((move) => move.now).join(' or ')}</strong>
+            {say.pressKeepChangeElse}
           </p>
           {onSeconds && (
-            <Field label="Seconds to confirm">
+            <Field label={say.secondsConfirm}>
               <InputNumber
                 min={LEAST_S}
                 max={MOST_S}

@@ -3,6 +3,7 @@ import type { Desk } from '../../shared/api'
 import type { CommandId, Move } from '../../shared/desk'
 import { useFindable, type Findable } from './findable'
 import styles from './desk.module.css'
+import { say } from './sentences'
 
 interface Props {
   desk: Desk
@@ -38,7 +39,7 @@ export function CommandBar({ desk, commands, go, onClose }: Props) {
     <dialog
       ref={dialog}
       className={styles.commandBar}
-      aria-label="Find and do"
+      aria-label={say.findDo}
       onClose={onClose}
       data-never-heard
     >
@@ -48,8 +49,8 @@ export function CommandBar({ desk, commands, go, onClose }: Props) {
         aria-expanded={found.length > 0}
         aria-controls={id}
         aria-activedescendant={found[chosen] ? `${id}-${String(chosen)}` : undefined}
-        aria-label="What do you look for?"
-        placeholder="A button, an action, a device, a client …"
+        aria-label={say.whatDoYouLook}
+        placeholder={say.buttonActionDeviceClient}
         value={said}
         onChange={(event) => {
           setSaid(event.target.value)
@@ -57,7 +58,7 @@ export function CommandBar({ desk, commands, go, onClose }: Props) {
         }}
         onKeyDown={onKeyDown}
       />
-      <div id={id} className={styles.found} role="listbox" aria-label="Found">
+      <div id={id} className={styles.found} role="listbox" aria-label={say.found}>
         {found.map((one, index) => (
           // eslint-disable-next-line jsx-a11y/click-events-have-key-events, jsx-a11y/interactive-supports-focus -- the field has keys and focus
           <div
@@ -73,7 +74,7 @@ export function CommandBar({ desk, commands, go, onClose }: Props) {
           </div>
         ))}
       </div>
-      {found.length === 0 && <p>Nothing is called so.</p>}
+      {found.length === 0 && <p>{say.nothingCalledSo}</p>}
     </dialog>
   )
 }

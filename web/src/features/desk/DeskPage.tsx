@@ -4,6 +4,7 @@ import { useDesk } from '../../shared/fitting'
 import { Desk } from './Desk'
 import { stepOf } from './steps'
 import styles from './desk.module.css'
+import { say } from './sentences'
 
 /** The desk of the client whose address this is. */
 export function DeskPage() {
@@ -14,19 +15,19 @@ export function DeskPage() {
   if (desk.error) {
     return (
       <main className={styles.alone}>
-        <h1>Kippen can’t show this desk</h1>
+        <h1>{say.kippenCantShowThis}</h1>
         <p role="alert">{desk.error.message}</p>
         <Button type="primary" onClick={() => void desk.refetch()}>
-          Try again
+          {say.tryAgain}
         </Button>
-        <Link to="/">To the clients</Link>
+        <Link to="/">{say.clients}</Link>
       </main>
     )
   }
   return (
     <main className={styles.alone} aria-busy="true">
-      <h1>Kippen</h1>
-      <p>Opening the desk …</p>
+      <h1>{say.kippen}</h1>
+      <p>{say.openingDesk}</p>
       <Spin />
     </main>
   )

@@ -2,6 +2,7 @@ import { Checkbox, Input } from 'antd'
 import { commandsOf, useSingleKeys } from '../../shared/desk'
 import { LightChoiceField, SideSheet } from '../../shared/ui'
 import styles from './desk.module.css'
+import { say } from './sentences'
 
 const KEY_WORDS: Record<string, string> = { Control: 'Ctrl' }
 const said = (key: string) =>
@@ -12,19 +13,19 @@ const said = (key: string) =>
 
 /** Moves that belong to no command. */
 const MOVES: [string, string][] = [
-  ['In the lanes: to the next place, lane or boundary', 'arrow keys'],
-  ['On a boundary: one step, ten steps', 'left and right, Page up and Page down'],
-  ['On a boundary: to a value', 'its figures, then Enter'],
-  ['On a boundary: on to the next place', 'Ctrl + arrow keys'],
-  ['Stop listening', 'Esc, Esc'],
-  ['On the bench’s edge: higher, lower', 'up and down'],
+  [say.lanesNextPlaceLane, say.arrowKeys],
+  [say.boundaryOneStepTen, say.leftRightPageUp],
+  [say.boundaryValue, say.itsFiguresThenEnter],
+  [say.boundaryNextPlace, say.ctrlArrowKeys],
+  [say.stopListening, say.escEsc],
+  [say.benchsEdgeHigherLower, say.upDown],
 ]
 
 /** All keys, and how Kippen looks. */
 export function HelpSheet({ onClose }: { onClose: () => void }) {
   const single = useSingleKeys()
   return (
-    <SideSheet title="Keys, and how it looks" onClose={onClose}>
+    <SideSheet title={say.keysHowLooks} onClose={onClose}>
       <LightChoiceField />
       <dl className={styles.keys}>
         {commandsOf()
@@ -43,7 +44,7 @@ export function HelpSheet({ onClose }: { onClose: () => void }) {
         ))}
       </dl>
       <Checkbox checked={single.on} onChange={(event) => single.switchOn(event.target.checked)}>
-        Single keys too, without Ctrl
+        {say.singleKeysTooWithout}
       </Checkbox>
       {single.on && (
         <dl className={styles.keys}>

@@ -3,6 +3,7 @@ import type { Desk } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import type { Step } from './steps'
 import styles from './desk.module.css'
+import { say } from './sentences'
 
 /** What comes next in the work, seen from a step. */
 function nextThing(desk: Desk, step: Step): { words: string; to: string } | undefined {
@@ -11,12 +12,12 @@ function nextThing(desk: Desk, step: Step): { words: string; to: string } | unde
   if (devices.length === 0 && step !== 'wants')
     return step === 'devices'
       ? undefined
-      : { words: 'Add the devices they can work', to: to('devices?sheet=new-device') }
+      : { words: say.addDevicesTheyCan, to: to('devices?sheet=new-device') }
   if (step === 'wants')
     return devices.length === 0
-      ? { words: 'Next: the devices they can work', to: to('devices?sheet=new-device') }
-      : { words: 'Next: what each button does', to: to('assign') }
-  if (step === 'devices') return { words: 'Next: what each button does', to: to('assign') }
+      ? { words: say.nextDevicesTheyCan, to: to('devices?sheet=new-device') }
+      : { words: say.nextWhatEachButton, to: to('assign') }
+  if (step === 'devices') return { words: say.nextWhatEachButton, to: to('assign') }
   return undefined
 }
 

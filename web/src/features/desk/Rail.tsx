@@ -2,6 +2,7 @@ import { useState, type MouseEvent } from 'react'
 import type { Desk, Device } from '../../shared/api'
 import { DeviceDrawing } from '../../shared/ui'
 import styles from './desk.module.css'
+import { say } from './sentences'
 
 interface Props {
   desk: Desk
@@ -11,12 +12,12 @@ interface Props {
 }
 
 function state(device: Device): string {
-  if (device.off) return 'switched off'
+  if (device.off) return say.switchedOff
   if (device.open_steps > 0)
-    return device.open_steps === 1 ? 'one step to go' : `${String(device.open_steps)} steps to go`
+    return device.open_steps === 1 ? say.oneStepGo : say.stepsGo(String(device.open_steps))
   const count = device.buttons.length
-  if (count === 0) return 'no button of its own'
-  return count === 1 ? '1 button' : `${String(count)} buttons`
+  if (count === 0) return say.noButtonItsOwn
+  return count === 1 ? '1 button' : say.buttons(String(count))
 }
 
 /** The client's hosts with their devices; choosing one shows it alone, with Ctrl or its tick several. */
@@ -41,7 +42,7 @@ export function Rail({ desk, only, onOnly }: Props) {
       data-pane
       data-folded={!unfolded}
       tabIndex={-1}
-      aria-label="Hosts and devices"
+      aria-label={say.hostsDevices}
     >
       {devices.length > 0 && (
         <button
@@ -51,19 +52,19 @@ export function Rail({ desk, only, onOnly }: Props) {
           onClick={() => setUnfolded(!unfolded)}
         >
           {all && devices.length > 1
-            ? `${String(devices.length)} devices`
+            ? say.devices(String(devices.length))
             : (all ? devices : shown).map((one) => one.name).join(', ')}{' '}
           <span aria-hidden="true">{unfolded ? '▴' : '▾'}</span>
         </button>
       )}
-      {devices.length === 0 && <p>No device yet.</p>}
+      {devices.length === 0 && <p>{say.noDeviceYet}</p>}
       {!all && (
         <button type="button" className={styles.allDevices} onClick={() => onOnly([])}>
-          Show all devices
+          {say.showAllDevices}
         </button>
       )}
       {desk.hosts.map((host) => (
-        <section key={host.id} aria-label={`Devices at ${host.name}`}>
+        <section key={host.id} aria-label={say.devicesWithName(host.name)}>
           <h2>{host.name}</h2>
           {host.devices.map((device) => {
             const on = all || only.includes(device.id)
@@ -91,7 +92,7 @@ export function Rail({ desk, only, onOnly }: Props) {
                     <input
                       type="checkbox"
                       checked={on}
-                      aria-label={`Show ${device.name} too`}
+                      aria-label={say.showToo(device.name)}
                       // The last that is shown stays.
                       disabled={on && without(device.id).length === 0}
                       onChange={() => tick(device.id)}

@@ -3,6 +3,7 @@ import type { Desk } from '../../shared/api'
 import { useChange, useSaving, useSavingState, type Refusal } from '../../shared/fitting'
 import { BothSides } from '../../shared/ui'
 import styles from './desk.module.css'
+import { say } from './sentences'
 
 /**
  * What could not be saved is kept here, each until somebody decides; and what was saved and did
@@ -31,18 +32,16 @@ function NotSaved({ desk, refusal }: { desk: Desk; refusal: Refusal }) {
       type={newest ? 'warning' : 'error'}
       title={
         newest
-          ? `${newest.author} saved revision ${String(newest.number)} in between. It is shown now; your change is kept here.`
-          : `${refusal.error.mayBeSaved ? 'It is not known whether this was saved.' : 'Not saved.'} ${refusal.error.message || detail}`
+          ? say.savedRevisionBetweenShown(newest.author, String(newest.number))
+          : `${refusal.error.mayBeSaved ? say.notKnownWhetherThis : say.notSaved} ${refusal.error.message || detail}`
       }
       description={
         newest && theirs.length > 0 && <BothSides author={newest.author} theirs={theirs} mine={mine} />
       }
       action={
         <span className={styles.troubleActions}>
-          {!(step && newest) && (
-            <Button onClick={again}>{newest ? 'Save mine on top of it' : 'Try again'}</Button>
-          )}
-          <Button onClick={() => queue.drop(refusal.id)}>Drop my change</Button>
+          {!(step && newest) && <Button onClick={again}>{newest ? say.saveMineTop : say.tryAgain}</Button>}
+          <Button onClick={() => queue.drop(refusal.id)}>{say.dropMyChange}</Button>
         </span>
       }
     />
@@ -64,12 +63,12 @@ function Done() {
         <span className={styles.troubleActions}>
           <Button
             onClick={() =>
-              void change({ step: 'undo', revision: number }, `Revision ${String(number)} is taken back.`)
+              void change({ step: 'undo', revision: number }, say.revisionTakenBack(String(number)))
             }
           >
-            Take it back
+            {say.takeBack}
           </Button>
-          <Button onClick={queue.forget}>All right</Button>
+          <Button onClick={queue.forget}>{say.allRight}</Button>
         </span>
       }
     />

@@ -9,6 +9,7 @@ import { useAnnounce } from '../../shared/ui'
 import { useSteps } from '../history'
 import { STEPS, type Step } from './steps'
 import styles from './desk.module.css'
+import { say } from './sentences'
 
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
 
@@ -24,7 +25,7 @@ const wordsOf = (state: SaveState, refused: number) =>
   ({
     saved: 'saved',
     saving: 'saving …',
-    failed: refused === 1 ? 'your change is not saved' : `${String(refused)} changes are not saved`,
+    failed: refused === 1 ? say.yourChangeNotSaved : say.changesNotSaved(String(refused)),
   })[state]
 
 /** What is still missing in a step. */
@@ -39,7 +40,7 @@ function OpenCount({ count }: { count: number }) {
   return (
     <span className={styles.count}>
       {count}
-      <span className="seen-by-readers-only"> open</span>
+      <span className="seen-by-readers-only"> {say.open}</span>
     </span>
   )
 }
@@ -65,13 +66,14 @@ export function Trail(props: {
   const seen = useRef(number)
   // Whoever else saves: it is shown at once, and said.
   useEffect(() => {
-    if (seen.current !== number && author !== me) announce(`${author} saved revision ${String(number)}.`)
+    if (seen.current !== number && author !== me) announce(say.savedRevision(author, String(number)))
     seen.current = number
   }, [number, author, me, announce])
   return (
-    <header className={styles.trail} data-pane data-folded={!unfolded} tabIndex={-1} aria-label="Trail">
+    <header className={styles.trail} data-pane data-folded={!unfolded} tabIndex={-1} aria-label={say.trail}>
       <Link className={styles.back} to="/">
-        <span aria-hidden="true">‹ </span>Clients
+        <span aria-hidden="true">‹ </span>
+        {say.clientsAlone}
       </Link>
       <div className={styles.who}>
         <h1>{desk.name}</h1>
@@ -85,7 +87,7 @@ export function Trail(props: {
       >
         {STEPS.find((one) => one.step === step)?.name} <span aria-hidden="true">{unfolded ? '▴' : '▾'}</span>
       </button>
-      <nav aria-label="Steps">
+      <nav aria-label={say.steps}>
         <ol>
           {STEPS.map(({ step: to, name }) => (
             <li key={to}>
@@ -99,23 +101,21 @@ export function Trail(props: {
       </nav>
       <div className={styles.undo}>
         <Button ghost aria-keyshortcuts={keysOf('find')} onClick={onFind}>
-          Find <small>Ctrl+K</small>
+          {say.find} <small>{say.ctrlK}</small>
         </Button>
       </div>
       {mayChange && (
         <div className={styles.undo}>
           <Button ghost disabled={!undo} aria-keyshortcuts={keysOf('undo')} onClick={undo}>
-            Undo
+            {say.undo}
           </Button>
           <Button ghost disabled={!redo} aria-keyshortcuts={keysOf('redo')} onClick={redo}>
-            Redo
+            {say.redo}
           </Button>
         </div>
       )}
       <button type="button" className={styles.revision} data-save={state} onClick={onHistory}>
-        <strong>
-          Revision {desk.revision.number}, {wordsOf(state, saving.refused.length)}
-        </strong>
+        <strong>{say.revision(String(desk.revision.number), wordsOf(state, saving.refused.length))}</strong>
         <span>
           {TIME.format(new Date(desk.revision.created_at))}
           {author !== me && `, ${author}`}

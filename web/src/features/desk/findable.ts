@@ -6,6 +6,7 @@ import { COMMANDS, type CommandId, type Move } from '../../shared/desk'
 import { useFoundActions } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { STEPS } from './steps'
+import { say } from './sentences'
 
 /** Something that can be found by its name and done. */
 export interface Findable {
@@ -52,31 +53,31 @@ export function useFindable(
     const devices = desk.hosts.flatMap((host) => host.devices)
     const own: Findable[] = [
       ...(Object.entries(commands) as [CommandId, () => void][]).map(([id, run]) => ({
-        key: `command ${id}`,
+        key: say.command(id),
         kind: 'do',
         name: COMMANDS[id].name,
         note: COMMANDS[id].keys.join(', ').replaceAll('Control', 'Ctrl'),
         run,
       })),
       ...STEPS.map(({ step, name }) => ({
-        key: `step ${step}`,
+        key: say.step(step),
         kind: 'step',
         name,
         run: () => void navigate(`/clients/${desk.id}/${step}`),
       })),
       ...devices.map((device) => ({
-        key: `device ${device.id}`,
+        key: say.device(device.id),
         kind: 'device',
         name: device.name,
-        note: 'shown alone',
+        note: say.shownAlone,
         run: () => go({ do: 'only', only: [device.id] }, 'assign'),
       })),
       ...devices.flatMap((device) =>
         device.buttons.map((button) => ({
-          key: `button ${button.ref}`,
+          key: say.button(button.ref),
           kind: 'button',
           name: button.full_name,
-          note: 'its tap',
+          note: say.itsTap,
           run: () =>
             go(
               { do: 'open', sheet: { of: 'gesture', button: button.ref, gesture: 'tap', also: [] } },
@@ -89,14 +90,14 @@ export function useFindable(
     const inHand = mayChange && words !== '' ? actions.filter((one) => one.asks.length === 0) : []
     const rest: Findable[] = [
       ...inHand.slice(0, 6).map((action) => ({
-        key: `action ${action.id}`,
+        key: say.action(action.id),
         kind: 'action',
         name: action.name,
-        note: 'take it in hand',
+        note: say.takeHand,
         run: () => go({ do: 'hand', hand: { of: 'action', id: action.id } }, 'assign'),
       })),
       ...(others ?? []).map((client) => ({
-        key: `client ${client.id}`,
+        key: say.client(client.id),
         kind: 'client',
         name: client.name,
         run: () => void navigate(`/clients/${client.id}`),

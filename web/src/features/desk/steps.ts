@@ -1,8 +1,10 @@
+import { say } from './sentences'
+
 /** The steps in the order of the work; those that are built. */
 export const STEPS = [
-  { step: 'wants', name: 'Wants' },
-  { step: 'devices', name: 'Devices' },
-  { step: 'assign', name: 'Assign' },
+  { step: 'wants', name: say.wants },
+  { step: 'devices', name: say.devicesAlone },
+  { step: 'assign', name: say.assign },
 ] as const
 
 export type Step = (typeof STEPS)[number]['step']

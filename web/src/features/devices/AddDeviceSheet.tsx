@@ -4,6 +4,7 @@ import type { Desk, Kind } from '../../shared/api'
 import { useChange, useKinds } from '../../shared/fitting'
 import { DeviceDrawing, Field, SideSheet } from '../../shared/ui'
 import styles from './devices.module.css'
+import { say } from './sentences'
 
 const fits = (kind: Kind, words: string) => {
   const has = `${kind.name} ${kind.words}`.toLowerCase()
@@ -38,16 +39,16 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
     })
   const add = async () => {
     const made = { kind: 'add_devices' as const, devices: chosen.map(sent) }
-    if (await change(made, `${named(chosen)}: added.`)) onClose()
+    if (await change(made, say.added(named(chosen)))) onClose()
   }
   const systems = new Set(desk.hosts.map((host) => host.system))
   return (
-    <SideSheet title="Add devices" onClose={onClose}>
-      <Field label="Find a kind" hint="Choose one or several; again for another of the same.">
+    <SideSheet title={say.addDevices} onClose={onClose}>
+      <Field label={say.findKind} hint={say.chooseOneSeveralAgain}>
         <Input
           type="search"
           value={words}
-          placeholder="mouse, switch, breath …"
+          placeholder={say.mouseSwitchBreath}
           onChange={(event) => setWords(event.target.value)}
         />
       </Field>
@@ -69,13 +70,11 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
                       {one.name}
                       {count > 0 && `, ${String(count)}×`}
                     </strong>
-                    <small>
-                      {host ? `for the ${host}` : `for a ${one.belongs[0] ?? ''}, which comes with it`}
-                    </small>
+                    <small>{host ? say.for(host) : say.forWhichComesWith(one.belongs[0] ?? '')}</small>
                   </span>
                 </button>
                 {count > 0 && (
-                  <Button aria-label={`One ${one.name} less`} onClick={() => less(one)}>
+                  <Button aria-label={say.oneLess(one.name)} onClick={() => less(one)}>
                     <span aria-hidden="true">−</span>
                   </Button>
                 )}
@@ -85,7 +84,7 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
       </ul>
       {chosen.map(({ kind, variant }, index) =>
         kind.variants.length > 0 ? (
-          <Field key={index} label={`${kind.name} ${String(index + 1)} of ${String(chosen.length)}: which`}>
+          <Field key={index} label={say.which(kind.name, String(index + 1), String(chosen.length))}>
             <Select
               value={variant ?? ''}
               options={kind.variants.map((one) => ({ value: one.id, label: one.name }))}
@@ -98,7 +97,7 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
       )}
       <div className={styles.sheetFoot}>
         <Button type="primary" block loading={busy} disabled={chosen.length === 0} onClick={() => void add()}>
-          {chosen.length === 0 ? 'Choose first' : `Add ${named(chosen)}`}
+          {chosen.length === 0 ? say.chooseFirst : say.add(named(chosen))}
         </Button>
       </div>
     </SideSheet>
@@ -107,6 +106,6 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
 
 /** One by its name, several by their number. */
 const named = (wanted: readonly Wanted[]) =>
-  wanted.length === 1 ? (wanted[0]?.kind.name ?? '') : `${String(wanted.length)} devices`
+  wanted.length === 1 ? (wanted[0]?.kind.name ?? '') : say.devices(String(wanted.length))
 
 const sent = ({ kind, variant }: Wanted) => ({ of: kind.id, ...(variant ? { variant } : {}) })

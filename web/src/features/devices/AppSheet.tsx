@@ -6,6 +6,7 @@ import { Field, SideSheet } from '../../shared/ui'
 import { KeysField } from '../assign'
 import { SYSTEMS } from './systems'
 import styles from './devices.module.css'
+import { say } from './sentences'
 
 interface Command {
   /** Of the row, for as long as the sheet is open. */
@@ -37,21 +38,21 @@ export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: (
         keys: keys.length > 0 ? keys : null,
       }))
     const put = { ...(app ? { id: app.id } : {}), name, hosts, commands: said }
-    if (await change({ kind: 'app', app: put }, `${name} is ${app ? 'changed' : 'added'}.`)) onClose()
+    if (await change({ kind: 'app', app: put }, say.is(name, app ? 'changed' : 'added'))) onClose()
   }
   const remove = async (gone: App) => {
-    if (await change({ kind: 'remove_app', id: gone.id }, `${gone.name} is removed.`)) onClose()
+    if (await change({ kind: 'remove_app', id: gone.id }, say.removed(gone.name))) onClose()
   }
   const put = (changed: Command) =>
     setCommands(commands.map((one) => (one.row === changed.row ? changed : one)))
   return (
-    <SideSheet title={app ? app.name : 'Add an app'} onClose={onClose}>
+    <SideSheet title={app ? app.name : say.addApp} onClose={onClose}>
       <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label="Name">
+        <Field label={say.name}>
           <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
         <fieldset className={styles.plain}>
-          <legend>Exists on a</legend>
+          <legend>{say.exists}</legend>
           <Checkbox.Group options={SYSTEMS} value={hosts} onChange={setHosts} />
         </fieldset>
         {commands.map((command, index) => (
@@ -71,14 +72,14 @@ export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: (
             ])
           }
         >
-          Add a command
+          {say.addCommand}
         </Button>
         <Button type="primary" htmlType="submit" loading={busy} disabled={!name.trim() || hosts.length === 0}>
-          {app ? 'Save' : 'Add it'}
+          {app ? say.save : say.addAlone}
         </Button>
         {app?.written && (
           <Button danger onClick={() => void remove(app)}>
-            Remove the app
+            {say.removeApp}
           </Button>
         )}
       </form>
@@ -95,8 +96,8 @@ function CommandFields(props: {
   const { command, number, onChange, onRemove } = props
   return (
     <fieldset className={styles.plain}>
-      <legend>Command {number}</legend>
-      <Field label="What it does">
+      <legend>{say.command(String(number))}</legend>
+      <Field label={say.whatDoes}>
         <Input
           maxLength={120}
           value={command.name}
@@ -104,8 +105,8 @@ function CommandFields(props: {
         />
       </Field>
       <KeysField value={command.keys} onChange={(chosen) => onChange({ ...command, keys: chosen })} />
-      <Button aria-label={`Take away command ${String(number)}`} onClick={onRemove}>
-        Take away
+      <Button aria-label={say.takeAwayCommand(String(number))} onClick={onRemove}>
+        {say.takeAway}
       </Button>
     </fieldset>
   )

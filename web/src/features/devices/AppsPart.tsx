@@ -4,6 +4,7 @@ import { useMayChange } from '../../shared/session'
 import type { DevicesSheetOf } from './DevicesStep'
 import { SYSTEMS } from './systems'
 import styles from './devices.module.css'
+import { say } from './sentences'
 
 /** The client's apps: what can be opened, and told to do something by a command of its own. */
 export function AppsPart({ apps, onSheet }: { apps: App[]; onSheet: (sheet: DevicesSheetOf) => void }) {
@@ -11,11 +12,11 @@ export function AppsPart({ apps, onSheet }: { apps: App[]; onSheet: (sheet: Devi
   return (
     <section aria-labelledby="apps" className={`${styles.out} ${styles.apps}`}>
       <div className={styles.hostHead}>
-        <h3 id="apps">Apps</h3>
-        <p>what buttons can open, and work by commands of their own</p>
-        {mayChange && <Button onClick={() => onSheet({ of: 'app', id: undefined })}>Add an app</Button>}
+        <h3 id="apps">{say.apps}</h3>
+        <p>{say.whatButtonsCanOpen}</p>
+        {mayChange && <Button onClick={() => onSheet({ of: 'app', id: undefined })}>{say.addApp}</Button>}
       </div>
-      {apps.length === 0 && <p className={styles.quiet}>None yet.</p>}
+      {apps.length === 0 && <p className={styles.quiet}>{say.noneYet}</p>}
       <ul>
         {apps.map((app) => (
           <li key={app.id}>
@@ -24,8 +25,11 @@ export function AppsPart({ apps, onSheet }: { apps: App[]; onSheet: (sheet: Devi
               <small className={styles.quiet}> {about(app)}</small>
             </span>
             {mayChange && (
-              <Button aria-label={`Change ${app.name}`} onClick={() => onSheet({ of: 'app', id: app.id })}>
-                Change
+              <Button
+                aria-label={say.changeWithName(app.name)}
+                onClick={() => onSheet({ of: 'app', id: app.id })}
+              >
+                {say.change}
               </Button>
             )}
           </li>
@@ -37,7 +41,7 @@ export function AppsPart({ apps, onSheet }: { apps: App[]; onSheet: (sheet: Devi
 
 function about({ hosts, commands, written }: App): string {
   const count = commands.length
-  const of = count === 0 ? 'no command' : count === 1 ? '1 command' : `${String(count)} commands`
+  const of = count === 0 ? say.noCommand : count === 1 ? '1 command' : say.commands(String(count))
   const where = SYSTEMS.filter((one) => hosts.includes(one.value)).map((one) => one.label.toLowerCase())
-  return `${of} · ${where.join(', ')}${written ? '' : ' · only spoken of so far'}`
+  return `${of} · ${where.join(', ')}${written ? '' : say.onlySpokenSoFar}`
 }

@@ -3,9 +3,10 @@ import type { Button as ButtonData, ButtonFacts, DeviceFacts } from '../../share
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import styles from './devices.module.css'
+import { say } from './sentences'
 
-const IS: Record<ButtonFacts['is'], string> = { free: 'free', fixed: 'fixed', needed: 'needed to get around' }
-const KINDS: Record<ButtonFacts['kind'], string> = { contact: '', force: 'gives force', notch: 'steps' }
+const IS: Record<ButtonFacts['is'], string> = { free: 'free', fixed: 'fixed', needed: say.neededGetAround }
+const KINDS: Record<ButtonFacts['kind'], string> = { contact: '', force: say.givesForce, notch: 'steps' }
 
 interface Props {
   device: DeviceFacts
@@ -19,12 +20,12 @@ export function ButtonsTable({ device, onAssign }: Props) {
       <table className={styles.buttons}>
         <thead>
           <tr>
-            <th scope="col">Button</th>
-            <th scope="col">By itself</th>
-            <th scope="col">Free for other jobs</th>
-            <th scope="col">Heard as</th>
+            <th scope="col">{say.button}</th>
+            <th scope="col">{say.itself}</th>
+            <th scope="col">{say.freeForOtherJobs}</th>
+            <th scope="col">{say.heardAs}</th>
             <th scope="col">
-              <span className="seen-by-readers-only">Change</span>
+              <span className="seen-by-readers-only">{say.change}</span>
             </th>
           </tr>
         </thead>
@@ -36,11 +37,13 @@ export function ButtonsTable({ device, onAssign }: Props) {
       </table>
       {device.carries && (
         <p className={styles.quiet}>
-          Here it carries {device.carries.gestures.join(', ')}; {device.carries.modes} modes.{' '}
-          {device.carries.settable
-            .map(({ setting, words }) => `${setting.replace(/_ms$/, '').replaceAll('_', ' ')}: ${words}`)
-            .join('; ')}
-          .
+          {say.hereCarriesModes(
+            device.carries.gestures.join(', '),
+            String(device.carries.modes),
+            device.carries.settable
+              .map(({ setting, words }) => `${setting.replace(/_ms$/, '').replaceAll('_', ' ')}: ${words}`)
+              .join('; '),
+          )}
         </p>
       )}
     </div>
@@ -53,7 +56,7 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
   const notes = [
     KINDS[button.kind],
     button.print && `print: ${button.print}`,
-    button.added && 'found by pressing',
+    button.added && say.foundPressing,
   ]
   return (
     <tr data-button={button.ref}>
@@ -67,30 +70,30 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
             {gesture}: {words}
           </span>
         ))}
-        {button.builtin.length === 0 && <span>nothing known</span>}
-        {!button.held_back && <small>can’t be held back</small>}
+        {button.builtin.length === 0 && <span>{say.nothingKnown}</span>}
+        {!button.held_back && <small>{say.cantHeldBack}</small>}
       </td>
       <td data-is={button.is}>
         <strong>{IS[button.is]}</strong>
         {button.why && <small>{button.why}</small>}
         {button.claims.map((claim) => (
-          <small key={claim.gesture}>
-            {claim.gesture} is taken by {claim.by}. To free it: {claim.free_by}.
-          </small>
+          <small key={claim.gesture}>{say.takenFree(claim.gesture, claim.by, claim.free_by)}</small>
         ))}
       </td>
       <td>
-        <span>{button.heard.browser.join(', ') || 'no browser hears it'}</span>
-        {button.heard.recording.length > 0 && <small>recording: {button.heard.recording.join(', ')}</small>}
+        <span>{button.heard.browser.join(', ') || say.noBrowserHears}</span>
+        {button.heard.recording.length > 0 && (
+          <small>{say.recording(button.heard.recording.join(', '))}</small>
+        )}
         {mayChange && button.signals.length > 1 && (
           <Select
-            aria-label={`What counts of ${button.name}`}
+            aria-label={say.whatCounts(button.name)}
             value={button.signal ?? ''}
-            options={button.signals.map((signal) => ({ value: signal, label: `${signal} counts` }))}
+            options={button.signals.map((signal) => ({ value: signal, label: say.counts(signal) }))}
             onChange={(signal: string) =>
               void change(
                 { kind: 'button', button: button.ref, set: { signal } },
-                `${button.name}: ${signal} counts.`,
+                say.countsWithName(button.name, signal),
               )
             }
           />
@@ -100,30 +103,28 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
         {mayChange && (
           <div className={styles.rowActions}>
             {button.is !== 'fixed' && (
-              <Button aria-label={`Assign ${button.name}`} onClick={() => onAssign(button)}>
-                Assign
+              <Button aria-label={say.assignWithName(button.name)} onClick={() => onAssign(button)}>
+                {say.assign}
               </Button>
             )}
             <Button
               disabled={busy}
-              aria-label={`${button.off ? 'Switch on' : 'Switch off'} ${button.name}`}
+              aria-label={`${button.off ? say.switch : say.switchOff} ${button.name}`}
               onClick={() =>
                 void change(
                   { kind: 'button', button: button.ref, set: { off: !button.off } },
-                  `${button.name} is ${button.off ? 'on' : 'off'}.`,
+                  say.is(button.name, button.off ? 'on' : 'off'),
                 )
               }
             >
-              {button.off ? 'Switch on' : 'Switch off'}
+              {button.off ? say.switch : say.switchOff}
             </Button>
             <Button
               disabled={busy}
-              aria-label={`Take out ${button.name}`}
-              onClick={() =>
-                void change({ kind: 'take_out', id: button.ref }, `${button.name} is taken out.`)
-              }
+              aria-label={say.takeOutWithName(button.name)}
+              onClick={() => void change({ kind: 'take_out', id: button.ref }, say.takenOut(button.name))}
             >
-              Take out
+              {say.takeOut}
             </Button>
           </div>
         )}

@@ -5,6 +5,7 @@ import { api, must, type Desk } from '../../shared/api'
 import { useFormChange, useDevices } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import styles from './devices.module.css'
+import { say } from './sentences'
 
 /** One device's assignments on another's matching buttons: once, or from now on. */
 export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClose: () => void }) {
@@ -35,30 +36,30 @@ export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClo
   const copy = async () => {
     if (!target) return
     const made = { kind: 'copy' as const, from: id, to: target.id, mirror, lasting }
-    if (await change(made, `${target.name} has what ${from.name} has.`)) onClose()
+    if (await change(made, say.hasWhatHas(target.name, from.name))) onClose()
   }
   const cut = async () => {
-    if (await change({ kind: 'cut', device: id }, `${from.name} goes its own way.`)) onClose()
+    if (await change({ kind: 'cut', device: id }, say.goesItsOwnWay(from.name))) onClose()
   }
   const missing = [...(matches.data?.without.buttons ?? []), ...(matches.data?.without.assignments ?? [])]
   return (
-    <SideSheet title={`Copy or mirror ${from.name}`} onClose={onClose}>
+    <SideSheet title={say.copyMirror(from.name)} onClose={onClose}>
       {follows ? (
         <>
           <p>
-            {from.name} follows {devices.find((device) => device.id === follows.from)?.name}: what is changed
-            there is changed here too{follows.mirror ? ', mirrored' : ''}.
+            {say.follows(from.name)} {devices.find((device) => device.id === follows.from)?.name}
+            {say.whatChangedThereChanged(follows.mirror ? ', mirrored' : '')}
           </p>
           <Button type="primary" loading={busy} onClick={() => void cut()}>
-            Cut the link
+            {say.cutLink}
           </Button>
         </>
       ) : (
         <>
-          {others.length === 0 && <p>There is no other device to copy to.</p>}
+          {others.length === 0 && <p>{say.thereNoOtherDevice}</p>}
           {target && (
             <>
-              <Field label="To">
+              <Field label={say.to}>
                 <Select
                   value={target.id}
                   onChange={setTo}
@@ -66,18 +67,18 @@ export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClo
                 />
               </Field>
               <Checkbox checked={mirror} onChange={(event) => setMirror(event.target.checked)}>
-                Mirrored: left becomes right
+                {say.mirroredLeftBecomesRight}
               </Checkbox>
               <Radio.Group
                 className={styles.stack}
                 value={lasting}
                 onChange={(event) => setLasting(event.target.value as boolean)}
                 options={[
-                  { value: false, label: 'Once' },
-                  { value: true, label: 'From now on, until the link is cut' },
+                  { value: false, label: say.once },
+                  { value: true, label: say.fromNowUntilLink },
                 ]}
               />
-              <h3>What stands for what</h3>
+              <h3>{say.whatStandsForWhat}</h3>
               {matches.error && <p role="alert">{matches.error.message}</p>}
               <ul className={styles.pairs}>
                 {(matches.data?.pairs ?? []).map(([one = '', other = '']) => (
@@ -86,10 +87,10 @@ export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClo
                   </li>
                 ))}
               </ul>
-              {matches.data?.pairs.length === 0 && <p>No button has a match.</p>}
+              {matches.data?.pairs.length === 0 && <p>{say.noButtonHasMatch}</p>}
               {missing.length > 0 && (
                 <p>
-                  <strong>Without a match:</strong> {missing.join(', ')}
+                  <strong>{say.withoutMatch}</strong> {missing.join(', ')}
                 </p>
               )}
               <Button
@@ -98,7 +99,7 @@ export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClo
                 disabled={!matches.data || matches.data.pairs.length === 0}
                 onClick={() => void copy()}
               >
-                {lasting ? `Let ${target.name} follow` : `Copy to ${target.name}`}
+                {lasting ? say.letFollow(target.name) : say.copy(target.name)}
               </Button>
             </>
           )}

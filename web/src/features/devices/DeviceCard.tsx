@@ -10,6 +10,7 @@ import { ButtonsTable } from './ButtonsTable'
 import type { DevicesSheetOf } from './DevicesStep'
 import { ReadySteps } from './ReadySteps'
 import styles from './devices.module.css'
+import { say } from './sentences'
 
 interface Props {
   desk: Desk
@@ -26,10 +27,10 @@ const isDone = (state: string) => state === 'done' || state === 'seen'
 function facts(device: DeviceFacts, all: DeviceFacts[]): string {
   const carrier = all.find((other) => other.id === device.seat?.device)
   return [
-    device.kind_name ?? 'of no known kind',
-    carrier && `sits on ${carrier.name}, ${device.seat?.place ?? ''}`,
-    device.version && `version ${device.version}`,
-    device.worked_with && `worked with: ${device.worked_with}`,
+    device.kind_name ?? say.noKnownKind,
+    carrier && say.sits(carrier.name, device.seat?.place ?? ''),
+    device.version && say.version(device.version),
+    device.worked_with && say.workedWith(device.worked_with),
     device.mounting && `mounting: ${device.mounting}`,
     device.posture && `posture: ${device.posture}`,
   ]
@@ -57,55 +58,50 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
         <div className={styles.words}>
           <h4>{device.off ? <s>{name}</s> : name}</h4>
           <p>{facts(device, all)}</p>
-          {device.off && <p className={styles.strong}>Switched off: kept, but nothing of it is in force.</p>}
+          {device.off && <p className={styles.strong}>{say.switchedOffKeptBut}</p>}
           {device.stops.length > 0 && (
-            <p className={styles.strong}>Not ready yet. {device.stops.join('. ')}.</p>
+            <p className={styles.strong}>{say.notReadyYet(device.stops.join('. '))}</p>
           )}
         </div>
         {mayChange && (
           <div className={styles.actions}>
             <Button
-              aria-label={`Settings of ${name}`}
+              aria-label={say.settingsWithName(name)}
               onClick={() => onSettings({ of: 'device', id: device.id })}
             >
-              Settings
+              {say.settings}
             </Button>
             <Button
-              aria-label={`${name} back to how it came`}
+              aria-label={say.backHowCameWithName(name)}
               onClick={() => onSheet({ of: 'reset', id: device.id })}
             >
-              Back to how it came
-            </Button>
-            <Button aria-label={`Change ${name}`} onClick={() => onSheet({ of: 'device', id: device.id })}>
-              Change
+              {say.backHowCame}
             </Button>
             <Button
-              aria-label={`Copy or mirror ${name}`}
-              onClick={() => onSheet({ of: 'copy', id: device.id })}
+              aria-label={say.changeWithName(name)}
+              onClick={() => onSheet({ of: 'device', id: device.id })}
             >
-              Copy or mirror
+              {say.change}
+            </Button>
+            <Button aria-label={say.copyMirror(name)} onClick={() => onSheet({ of: 'copy', id: device.id })}>
+              {say.copyMirrorAlone}
             </Button>
             <Button
-              aria-label={`${device.off ? 'Switch on' : 'Switch off'} ${name}`}
+              aria-label={`${device.off ? say.switch : say.switchOff} ${name}`}
               onClick={() =>
                 void change(
                   { kind: 'device', device: device.id, set: { off: !device.off } },
-                  `${name} is ${device.off ? 'on' : 'off'}.`,
+                  say.is(name, device.off ? 'on' : 'off'),
                 )
               }
             >
-              {device.off ? 'Switch on' : 'Switch off'}
+              {device.off ? say.switch : say.switchOff}
             </Button>
             <Button
-              aria-label={`Take out ${name}`}
-              onClick={() =>
-                void change(
-                  { kind: 'take_out', id: device.id },
-                  `${name} is taken out; it can be brought back.`,
-                )
-              }
+              aria-label={say.takeOutWithName(name)}
+              onClick={() => void change({ kind: 'take_out', id: device.id }, say.takenOutCanBrought(name))}
             >
-              Take out
+              {say.takeOut}
             </Button>
           </div>
         )}
@@ -114,8 +110,8 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
         <Fold
           title={
             open_ === 0
-              ? 'Getting ready: all done'
-              : `Getting ready: ${open_ === 1 ? 'one step' : `${String(open_)} steps`} to go`
+              ? say.gettingReadyAllDone
+              : say.gettingReadyGo(open_ === 1 ? 'one step' : `${String(open_)} steps`)
           }
           about={name}
           // What somebody has to do is in sight; what Kippen will see by itself can wait.
@@ -126,7 +122,7 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
       )}
       {device.buttons.length > 0 && (
         <Fold
-          title={device.buttons.length === 1 ? '1 button' : `${String(device.buttons.length)} buttons`}
+          title={device.buttons.length === 1 ? '1 button' : say.buttons(String(device.buttons.length))}
           about={name}
           open={open}
         >
@@ -138,7 +134,7 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
           {device.seats
             .map((seat) => {
               const sits = all.find((other) => other.id === seat.device)
-              return sits ? `${seat.place} holds ${sits.name}` : `${seat.place} is empty`
+              return sits ? say.holds(seat.place, sits.name) : say.empty(seat.place)
             })
             .join(' · ')}
         </p>

@@ -4,6 +4,7 @@ import type { Desk, DeviceFacts } from '../../shared/api'
 import { useFormChange, useDevices } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import { HowWorked } from './HowWorked'
+import { say } from './sentences'
 
 /** What is known of one device: its name, host, seat, version, and how it is worked. */
 export function DeviceSheet(props: { desk: Desk; id: string; onClose: () => void }) {
@@ -25,13 +26,12 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
   })
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
-    if (await change({ kind: 'device', device: device.id, set: given }, `${given.name} is changed.`))
-      onClose()
+    if (await change({ kind: 'device', device: device.id, set: given }, say.changed(given.name))) onClose()
   }
   return (
     <SideSheet title={device.name} onClose={onClose}>
       <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label="Name">
+        <Field label={say.name}>
           <Input
             required
             maxLength={120}
@@ -39,7 +39,7 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
             onChange={(event) => setGiven({ ...given, name: event.target.value })}
           />
         </Field>
-        <Field label="At which host" hint="What sits on it goes along.">
+        <Field label={say.whichHost} hint={say.whatSitsGoesAlong}>
           <Select
             value={given.host}
             onChange={(host: string) => setGiven({ ...given, host, on: null })}
@@ -47,7 +47,7 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
           />
         </Field>
         {(device.may_sit.length > 0 || device.seat) && given.host === device.host && (
-          <Field label="Sits on or plugs into">
+          <Field label={say.sitsPlugsInto}>
             <Select
               value={given.on ? JSON.stringify({ device: given.on.device, place: given.on.place }) : ''}
               onChange={(value: string) =>
@@ -66,7 +66,7 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
             />
           </Field>
         )}
-        <Field label="Version" hint="When it changes, steps that depend on it come back.">
+        <Field label={say.versionAlone} hint={say.whenChangesStepsThat}>
           <Input
             maxLength={40}
             value={given.version ?? ''}
@@ -75,7 +75,7 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
         </Field>
         <HowWorked value={given} onChange={(name, words) => setGiven({ ...given, [name]: words || null })} />
         <Button type="primary" htmlType="submit" loading={busy}>
-          Save
+          {say.save}
         </Button>
       </form>
     </SideSheet>

@@ -9,6 +9,7 @@ import { AppsPart } from './AppsPart'
 import { DeviceCard } from './DeviceCard'
 import { TakenOut } from './TakenOut'
 import styles from './devices.module.css'
+import { say } from './sentences'
 
 /** What of the devices is open in the side sheet. */
 export type DevicesSheetOf =
@@ -34,26 +35,26 @@ export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, 
   return (
     <section aria-labelledby="devices-title" className={styles.step}>
       <div className={styles.head}>
-        <h2 id="devices-title">{view === 'find' ? 'Find a button' : 'Hosts and devices'}</h2>
+        <h2 id="devices-title">{view === 'find' ? say.findButton : say.hostsDevices}</h2>
         {mayChange && (
           <Radio.Group
-            aria-label="Show"
+            aria-label={say.show}
             optionType="button"
             buttonStyle="solid"
             value={view}
             onChange={(event) => onView(event.target.value as 'together' | 'find')}
             options={[
-              { value: 'together', label: 'Put together' },
-              { value: 'find', label: 'Find a button' },
+              { value: 'together', label: say.putTogether },
+              { value: 'find', label: say.findButton },
             ]}
           />
         )}
         {mayChange && view === 'together' && (
           <>
             <Button type="primary" onClick={() => onSheet({ of: 'new-device' })}>
-              Add devices
+              {say.addDevices}
             </Button>
-            <Button onClick={() => onSheet({ of: 'host', id: undefined })}>Add a host</Button>
+            <Button onClick={() => onSheet({ of: 'host', id: undefined })}>{say.addHost}</Button>
           </>
         )}
       </div>
@@ -78,12 +79,7 @@ export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, 
                 onAssign={onAssign}
               />
             ))}
-          {desk.hosts.every((host) => host.id === '') && (
-            <Nothing>
-              Begin with the devices they can work. The computer, tablet, phone or television that each
-              belongs to comes with it.
-            </Nothing>
-          )}
+          {desk.hosts.every((host) => host.id === '') && <Nothing>{say.beginWithDevicesThey}</Nothing>}
           <AppsPart apps={desk.apps} onSheet={onSheet} />
           <TakenOut items={answer.data.taken_out} />
         </>
@@ -117,21 +113,24 @@ function HostPart(props: {
         <h3>{host.name}</h3>
         <p>
           {SYSTEMS[host.system]}
-          {host.double_click_ms !== null && `, double-click within ${String(host.double_click_ms)} ms`}
+          {host.double_click_ms !== null && say.doubleClickWithinMs(String(host.double_click_ms))}
         </p>
         {mayChange && (
-          <Button aria-label={`Change ${host.name}`} onClick={() => onSheet({ of: 'host', id: host.id })}>
-            Change
+          <Button
+            aria-label={say.changeWithName(host.name)}
+            onClick={() => onSheet({ of: 'host', id: host.id })}
+          >
+            {say.change}
           </Button>
         )}
         <Button
-          aria-label={`Settings of ${host.name}`}
+          aria-label={say.settingsWithName(host.name)}
           onClick={() => onSettings({ of: 'host', id: host.id })}
         >
-          Settings
+          {say.settings}
         </Button>
       </div>
-      {host.devices.length === 0 && <p className={styles.quiet}>No device on it yet.</p>}
+      {host.devices.length === 0 && <p className={styles.quiet}>{say.noDeviceYet}</p>}
       {devices.map((device) => (
         <DeviceCard
           key={device.id}

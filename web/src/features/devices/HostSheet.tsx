@@ -4,6 +4,7 @@ import type { Desk, Host } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import { SYSTEMS } from './systems'
+import { say } from './sentences'
 
 /** A host: new, or an old one changed. */
 export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: () => void }) {
@@ -18,23 +19,22 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
     const put = host ? { id: host.id, ...given } : given
-    if (await change({ kind: 'host', host: put }, `${given.name} is ${host ? 'changed' : 'added'}.`))
-      onClose()
+    if (await change({ kind: 'host', host: put }, say.is(given.name, host ? 'changed' : 'added'))) onClose()
   }
   const remove = async () => {
-    if (host && (await change({ kind: 'remove_host', id: host.id }, `${host.name} is removed.`))) onClose()
+    if (host && (await change({ kind: 'remove_host', id: host.id }, say.removed(host.name)))) onClose()
   }
   return (
-    <SideSheet title={host ? host.name : 'Add a host'} onClose={onClose}>
+    <SideSheet title={host ? host.name : say.addHost} onClose={onClose}>
       <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label="What it is">
+        <Field label={say.what}>
           <Select
             value={given.system}
             options={SYSTEMS}
             onChange={(system: Host['system']) => setGiven({ ...given, system })}
           />
         </Field>
-        <Field label="Name">
+        <Field label={say.name}>
           <Input
             required
             maxLength={120}
@@ -42,7 +42,7 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
             onChange={(event) => setGiven({ ...given, name: event.target.value })}
           />
         </Field>
-        <Field label="Double-click within, ms" hint="As it is set there; not known: leave it empty.">
+        <Field label={say.doubleClickWithinMsAlone} hint={say.asSetThereNot}>
           <InputNumber
             min={50}
             max={3000}
@@ -52,14 +52,14 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
           />
         </Field>
         <Button type="primary" htmlType="submit" loading={busy} disabled={!given.name.trim()}>
-          {host ? 'Save' : 'Add it'}
+          {host ? say.save : say.addAlone}
         </Button>
         {host && (
           <Button danger disabled={host.devices.length > 0} onClick={() => void remove()}>
-            Remove the host
+            {say.removeHost}
           </Button>
         )}
-        {host && host.devices.length > 0 && <p>A host goes when no device is on it any more.</p>}
+        {host && host.devices.length > 0 && <p>{say.hostGoesWhenNo}</p>}
       </form>
     </SideSheet>
   )

@@ -1,12 +1,13 @@
 import { Input } from 'antd'
 import { Field } from '../../shared/ui'
+import { say } from './sentences'
 
 type Name = 'worked_with' | 'mounting' | 'posture'
 
 const FIELDS: { name: Name; label: string; example?: string }[] = [
-  { name: 'worked_with', label: 'Worked with', example: 'left thumb, head …' },
-  { name: 'mounting', label: 'Mounting' },
-  { name: 'posture', label: 'Posture' },
+  { name: 'worked_with', label: say.workedWithAlone, example: say.leftThumbHead },
+  { name: 'mounting', label: say.mounting },
+  { name: 'posture', label: say.posture },
 ]
 
 interface Props {

@@ -3,16 +3,17 @@ import type { DeviceFacts, Step } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import styles from './devices.module.css'
+import { say } from './sentences'
 
 const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
 function stateWords(step: Step): string {
   const when = step.at ? WHEN.format(new Date(step.at)) : ''
-  if (step.state === 'seen') return `✓ heard by Kippen itself, ${when}`
-  if (step.state === 'done') return `✓ ticked off by ${step.by ?? 'somebody'}, ${when}`
-  if (step.state === 'later') return `later, first: ${step.needs.join(', ')}`
-  if (step.changed_from) return `to do again: it was done in version ${step.changed_from}`
-  return step.can_see ? 'to do; Kippen sees it by itself' : 'to do; ticked off by hand'
+  if (step.state === 'seen') return say.heardKippenItself(when)
+  if (step.state === 'done') return say.tickedOff(step.by ?? 'somebody', when)
+  if (step.state === 'later') return say.laterFirst(step.needs.join(', '))
+  if (step.changed_from) return say.doAgainWasDone(step.changed_from)
+  return step.can_see ? say.doKippenSeesItself : say.doTickedOffHand
 }
 
 /** The steps of getting a device ready, in their order. */
@@ -22,7 +23,7 @@ export function ReadySteps({ device }: { device: DeviceFacts }) {
   const mark = (step: Step, done: boolean) =>
     void change(
       { kind: 'ready', device: device.id, step: step.id, done },
-      `${step.title}: ${done ? 'done' : 'not done after all'}.`,
+      `${step.title}: ${done ? 'done' : say.notDoneAfterAll}.`,
     )
   return (
     <ol className={styles.steps}>
@@ -30,43 +31,47 @@ export function ReadySteps({ device }: { device: DeviceFacts }) {
         <li key={step.id} data-state={step.state}>
           <div>
             <strong>{step.title}</strong>
-            {step.part && <span> (only the {step.part})</span>}
+            {step.part && <span> {say.only(step.part)}</span>}
             <p className={styles.stepState}>{stateWords(step)}</p>
             {step.state !== 'seen' && step.state !== 'done' && (
               <dl>
-                <dt>Do</dt>
+                <dt>{say.do}</dt>
                 <dd>{step.how}</dd>
-                <dt>Then one sees</dt>
+                <dt>{say.thenOneSees}</dt>
                 <dd>{step.see}</dd>
-                <dt>If not</dt>
+                <dt>{say.ifNot}</dt>
                 <dd>{step.if_not}</dd>
                 {step.stops && (
                   <>
-                    <dt>Until then</dt>
+                    <dt>{say.untilThen}</dt>
                     <dd>{step.stops}</dd>
                   </>
                 )}
                 {step.becomes && (
                   <>
-                    <dt>After it</dt>
-                    <dd>the device is a {step.becomes}</dd>
+                    <dt>{say.after}</dt>
+                    <dd>{say.device(step.becomes)}</dd>
                   </>
                 )}
               </dl>
             )}
           </div>
           {mayChange && step.state === 'open' && (
-            <Button disabled={busy} aria-label={`Done: ${step.title}`} onClick={() => mark(step, true)}>
-              Done
+            <Button
+              disabled={busy}
+              aria-label={say.doneWithTitle(step.title)}
+              onClick={() => mark(step, true)}
+            >
+              {say.done}
             </Button>
           )}
           {mayChange && step.state === 'done' && (
             <Button
               disabled={busy}
-              aria-label={`Not done after all: ${step.title}`}
+              aria-label={say.notDoneAfterAllWithTitle(step.title)}
               onClick={() => mark(step, false)}
             >
-              Not done after all
+              {say.notDoneAfterAllAlone}
             </Button>
           )}
         </li>

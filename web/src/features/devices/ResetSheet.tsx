@@ -3,6 +3,7 @@ import type { Desk } from '../../shared/api'
 import { useFormChange, usePreview } from '../../shared/fitting'
 import { SideSheet } from '../../shared/ui'
 import { Moves } from '../confirm'
+import { say } from './sentences'
 
 /** One device back to how it came, after a look at what goes. */
 export function ResetSheet({ desk, id, onClose }: { desk: Desk; id: string; onClose: () => void }) {
@@ -12,18 +13,15 @@ export function ResetSheet({ desk, id, onClose }: { desk: Desk; id: string; onCl
   const preview = usePreview(desk.id, change, openedOn)
   const words = preview.data?.words ?? []
   const reset = async () => {
-    if (await save(change, `${name} is back to how it came.`)) onClose()
+    if (await save(change, say.backHowCameSaid(name))) onClose()
   }
   return (
-    <SideSheet title={`${name} back to how it came`} onClose={onClose}>
-      <p>
-        Everything assigned on it goes, with its own times and settings; what was switched off is on again.
-        Its name, where it sits and its steps stay. It can be undone.
-      </p>
+    <SideSheet title={say.backHowCameWithName(name)} onClose={onClose}>
+      <p>{say.everythingAssignedGoesWith}</p>
       {preview.error && <p role="alert">{preview.error.message}</p>}
-      {preview.data && words.length === 0 && <p>It is as it came.</p>}
+      {preview.data && words.length === 0 && <p>{say.asCame}</p>}
       {words.length > 0 && (
-        <ul aria-label="What goes">
+        <ul aria-label={say.whatGoes}>
           {words.map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}
@@ -31,7 +29,7 @@ export function ResetSheet({ desk, id, onClose }: { desk: Desk; id: string; onCl
       )}
       <Moves moves={preview.data?.moves ?? []} seconds={desk.confirm_s} />
       <Button type="primary" disabled={words.length === 0 || busy} onClick={() => void reset()}>
-        Put {name} back
+        {say.putBack(name)}
       </Button>
     </SideSheet>
   )

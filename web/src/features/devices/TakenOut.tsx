@@ -2,6 +2,7 @@ import { Button } from 'antd'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import styles from './devices.module.css'
+import { say } from './sentences'
 
 /** What was taken out; each comes back with everything it had. */
 export function TakenOut({ items }: { items: { id: string; name: string }[] }) {
@@ -10,7 +11,7 @@ export function TakenOut({ items }: { items: { id: string; name: string }[] }) {
   if (items.length === 0) return null
   return (
     <section aria-labelledby="taken-out" className={styles.out}>
-      <h3 id="taken-out">Taken out</h3>
+      <h3 id="taken-out">{say.takenOutAlone}</h3>
       <ul>
         {items.map((item, index) => (
           <li key={`${item.id} ${String(index)}`}>
@@ -18,10 +19,10 @@ export function TakenOut({ items }: { items: { id: string; name: string }[] }) {
             {mayChange && (
               <Button
                 disabled={busy}
-                aria-label={`Bring back ${item.name}`}
-                onClick={() => void change({ kind: 'bring_back', id: item.id }, `${item.name} is back.`)}
+                aria-label={say.bringBackWithName(item.name)}
+                onClick={() => void change({ kind: 'bring_back', id: item.id }, say.back(item.name))}
               >
-                Bring back
+                {say.bringBack}
               </Button>
             )}
           </li>

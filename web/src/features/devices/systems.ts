@@ -1,9 +1,10 @@
 import type { Host } from '../../shared/api'
+import { say } from './sentences'
 
 /** What a host can be. */
 export const SYSTEMS: { value: Host['system']; label: string }[] = [
-  { value: 'computer', label: 'Computer' },
-  { value: 'tablet', label: 'Tablet' },
-  { value: 'phone', label: 'Phone' },
-  { value: 'television', label: 'Television' },
+  { value: 'computer', label: say.computer },
+  { value: 'tablet', label: say.tablet },
+  { value: 'phone', label: say.phone },
+  { value: 'television', label: say.television },
 ]

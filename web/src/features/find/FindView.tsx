@@ -4,6 +4,7 @@ import type { Button as ButtonData, Desk, DeviceFacts } from '../../shared/api'
 import { useBench } from '../bench'
 import { FoundCard } from './FoundCard'
 import styles from './find.module.css'
+import { say } from './sentences'
 
 interface Props {
   desk: Desk
@@ -26,25 +27,19 @@ export function FindView({ desk, devices, onAssign }: Props) {
       <div ref={patch} className={styles.patch} data-hears-primary data-finding={finding} tabIndex={-1}>
         {finding ? (
           <>
-            <strong>Press the button</strong>
-            <span>
-              Keys, gamepads and further mouse buttons are heard anywhere; the left mouse button, wheel, pen
-              and finger here on this patch. Tab, Shift and Escape stay as they are; Escape twice stops.
-            </span>
+            <strong>{say.pressButton}</strong>
+            <span>{say.keysGamepadsFurtherMouse}</span>
           </>
         ) : (
-          <span>
-            Kippen listens to everything this browser can hear, and shows which of {desk.name}’s buttons it
-            is.
-          </span>
+          <span>{say.kippenListensEverythingThis(desk.name)}</span>
         )}
       </div>
       <div data-never-heard>
         {finding ? (
-          <Button onClick={stop}>Stop (Esc, Esc)</Button>
+          <Button onClick={stop}>{say.stopEscEsc}</Button>
         ) : (
           <Button type="primary" disabled={loading} onClick={find}>
-            Listen to everything
+            {say.listenEverything}
           </Button>
         )}
       </div>
@@ -65,12 +60,8 @@ export function FindView({ desk, devices, onAssign }: Props) {
         const [heard] = stream.heard
         return (
           heard && (
-            <section
-              key={stream.stream}
-              aria-label={`Heard on ${stream.listener}`}
-              className={styles.elsewhere}
-            >
-              <h3>Heard on {stream.listener}</h3>
+            <section key={stream.stream} aria-label={say.heard(stream.listener)} className={styles.elsewhere}>
+              <h3>{say.heard(stream.listener)}</h3>
               <FoundCard
                 key={heard.source}
                 desk={desk}
@@ -89,7 +80,7 @@ export function FindView({ desk, devices, onAssign }: Props) {
       })}
       {earlier.length > 0 && (
         <section aria-labelledby="found-before" className={styles.before}>
-          <h3 id="found-before">Heard before</h3>
+          <h3 id="found-before">{say.heardBefore}</h3>
           {earlier.map((one) => (
             <FoundCard
               key={one.source}

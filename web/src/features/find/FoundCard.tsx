@@ -6,6 +6,7 @@ import { DeviceDrawing, useAnnounce } from '../../shared/ui'
 import { useBench, type FoundSource } from '../bench'
 import { NameIt } from './NameIt'
 import styles from './find.module.css'
+import { say } from './sentences'
 
 interface Props {
   desk: Desk
@@ -25,9 +26,9 @@ const nameOf = (one: HeardSource['buttons'][number]) => one.button.full_name
 /** In words, which of the client's buttons a source is. */
 function verdict(heard: HeardSource): string {
   const [first] = heard.buttons
-  if (!first) return 'No button of this client is known by it.'
+  if (!first) return say.noButtonThisClient
   if (heard.buttons.length === 1) return nameOf(first)
-  return `Can’t be told apart: ${heard.buttons.map(nameOf).join(' or ')}. A browser hears both the same.`
+  return say.cantToldApartBrowser(heard.buttons.map(nameOf).join(' or '))
 }
 
 /** One source that was heard: its name and codes, the button it is, what can be done with it. */
@@ -81,11 +82,11 @@ export function FoundCard(props: Props) {
       )}
       <div className={styles.words}>
         <p className={styles.name}>
-          {heard.name} {down && <strong className={styles.down}>down</strong>}
-          {level !== undefined && level > 0 && <span> level {Math.round(level * 100)} %</span>}
+          {heard.name} {down && <strong className={styles.down}>{say.down}</strong>}
+          {level !== undefined && level > 0 && <span> {say.level(String(Math.round(level * 100)))}</span>}
         </p>
         <p className={styles.verdict}>{words}</p>
-        {!heard.known && <p>Its number is in no table: kept as it is.</p>}
+        {!heard.known && <p>{say.itsNumberNoTable}</p>}
         {heard.kept && <p className={styles.kept}>{heard.kept}.</p>}
         {heard.note && <p>{heard.note}</p>}
         <dl className={styles.codes}>
@@ -99,18 +100,16 @@ export function FoundCard(props: Props) {
         <div className={styles.actions} data-never-heard>
           {button && facts?.is !== 'fixed' && (
             <Button type={facts?.assigned ? 'default' : 'primary'} onClick={() => onAssign(button)}>
-              Give {button.name} something to do
+              {say.giveSomethingDo(button.name)}
             </Button>
           )}
           {facts?.is === 'fixed' && <p>{facts.why}</p>}
           {button && (
             <Button
               disabled={busy}
-              onClick={() =>
-                void change({ kind: 'take_out', id: button.ref }, `${button.name} is taken out.`)
-              }
+              onClick={() => void change({ kind: 'take_out', id: button.ref }, say.takenOut(button.name))}
             >
-              Take {button.name} out
+              {say.takeOut(button.name)}
             </Button>
           )}
         </div>

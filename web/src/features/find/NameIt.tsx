@@ -5,6 +5,7 @@ import { useFormChange } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import { useBench, type FoundSource } from '../bench'
 import styles from './find.module.css'
+import { say } from './sentences'
 
 interface Props {
   devices: DeviceFacts[]
@@ -30,16 +31,16 @@ export function NameIt({ devices, source, kind, known, listener }: Props) {
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault()
     const button = { name: name.trim(), kind, codes: [source] }
-    if (await change({ kind: 'add_button', device, button }, `${button.name} is added.`)) setOpen(false)
+    if (await change({ kind: 'add_button', device, button }, say.added(button.name))) setOpen(false)
   }
-  if (devices.length === 0) return <p>Add a device first: then its buttons can be named.</p>
+  if (devices.length === 0) return <p>{say.addDeviceFirstThen}</p>
   return (
     <div className={styles.nameIt} data-never-heard>
-      <Field label={known ? 'Not this one? It is' : 'It is'}>
+      <Field label={known ? say.notThisOne : say.itIs}>
         <Select
           showSearch
           optionFilterProp="label"
-          placeholder="choose a button"
+          placeholder={say.chooseButton}
           options={suits.map(({ value, label }) => ({ value, label }))}
           onChange={(ref: string) => {
             const chosen = suits.find((one) => one.value === ref)
@@ -47,13 +48,13 @@ export function NameIt({ devices, source, kind, known, listener }: Props) {
           }}
         />
       </Field>
-      {!open && <Button onClick={() => setOpen(true)}>A new button</Button>}
+      {!open && <Button onClick={() => setOpen(true)}>{say.newButton}</Button>}
       {open && (
         <form className={styles.new} onSubmit={(event) => void onSubmit(event)}>
-          <Field label="Name of the new button">
+          <Field label={say.nameNewButton}>
             <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
           </Field>
-          <Field label="On which device">
+          <Field label={say.whichDevice}>
             <Select
               value={device}
               onChange={setDevice}
@@ -61,7 +62,7 @@ export function NameIt({ devices, source, kind, known, listener }: Props) {
             />
           </Field>
           <Button type="primary" htmlType="submit" loading={busy} disabled={!name.trim()}>
-            Add it
+            {say.add}
           </Button>
         </form>
       )}

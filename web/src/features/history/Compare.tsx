@@ -4,6 +4,7 @@ import type { Desk } from '../../shared/api'
 import { Field } from '../../shared/ui'
 import { Words } from './Words'
 import styles from './history.module.css'
+import { say } from './sentences'
 
 /** Any two revisions side by side: in words here, and in the lanes. */
 export function Compare(props: {
@@ -17,24 +18,24 @@ export function Compare(props: {
   const [chosenTo, setTo] = useState<number>()
   const from = chosenFrom ?? Math.max(1, now - 1)
   const to = chosenTo ?? now
-  const options = numbers.map((number) => ({ value: number, label: `Revision ${String(number)}` }))
+  const options = numbers.map((number) => ({ value: number, label: say.revision(String(number)) }))
   return (
-    <section className={styles.compare} aria-label="Compare two">
-      <h3>Compare two</h3>
+    <section className={styles.compare} aria-label={say.compareTwo}>
+      <h3>{say.compareTwo}</h3>
       <div className={styles.two}>
-        <Field label="From">
+        <Field label={say.from}>
           <Select value={from} options={options} onChange={setFrom} />
         </Field>
-        <Field label="To">
+        <Field label={say.to}>
           <Select value={to} options={options} onChange={setTo} />
         </Field>
       </div>
       {from === to ? (
-        <p>That is the same one.</p>
+        <p>{say.thatSameOne}</p>
       ) : (
         <>
-          <Words title="What differs" client={desk.id} from={from} to={to} none="nothing" />
-          <Button onClick={() => onCompare({ from, to })}>Show both in the lanes</Button>
+          <Words title={say.whatDiffers} client={desk.id} from={from} to={to} none="nothing" />
+          <Button onClick={() => onCompare({ from, to })}>{say.showBothLanes}</Button>
         </>
       )}
     </section>

@@ -8,6 +8,7 @@ import { Compare } from './Compare'
 import { NoteForm } from './NoteForm'
 import { Words } from './Words'
 import styles from './history.module.css'
+import { say } from './sentences'
 
 const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
@@ -25,7 +26,7 @@ export function HistorySheet(props: {
   const revisions = history.data?.pages.flatMap((page) => page.revisions) ?? []
   const [open, setOpen] = useState<number>()
   return (
-    <SideSheet title="What was saved" onClose={onClose}>
+    <SideSheet title={say.whatWasSaved} onClose={onClose}>
       {history.error && <p role="alert">{history.error.message}</p>}
       {mayChange && <NoteForm />}
       {revisions.length > 1 && (
@@ -40,7 +41,7 @@ export function HistorySheet(props: {
               aria-expanded={open === saved.number}
               onClick={() => setOpen(open === saved.number ? undefined : saved.number)}
             >
-              <strong>Revision {saved.number}</strong>
+              <strong>{say.revision(String(saved.number))}</strong>
               <span>
                 {saved.author}, {WHEN.format(new Date(saved.created_at))}
               </span>
@@ -53,7 +54,7 @@ export function HistorySheet(props: {
       </ol>
       {history.hasNextPage && (
         <Button disabled={history.isFetchingNextPage} onClick={() => void history.fetchNextPage()}>
-          Older ones
+          {say.olderOnes}
         </Button>
       )}
     </SideSheet>
@@ -71,7 +72,7 @@ function Glance({ client, saved }: { client: string; saved: Saved }) {
   return (
     <p className={styles.glance}>
       {first}
-      {more.length > 0 && ` And ${String(more.length)} more.`}
+      {more.length > 0 && say.more(String(more.length))}
     </p>
   )
 }
@@ -83,16 +84,16 @@ function Details({ desk, saved }: { desk: Desk; saved: Saved }) {
   return (
     <div className={styles.details}>
       {saved.parent !== null && (
-        <Words title="It changed" client={desk.id} from={saved.parent} to={saved.number} none="nothing" />
+        <Words title={say.changed} client={desk.id} from={saved.parent} to={saved.number} none="nothing" />
       )}
       {saved.number !== now && (
         <>
           <Words
-            title="Since then"
+            title={say.sinceThen}
             client={desk.id}
             from={saved.number}
             to={now}
-            none="nothing: it is as it is now"
+            none={say.nothingAsNow}
           />
           {mayChange && (
             <Button
@@ -100,11 +101,11 @@ function Details({ desk, saved }: { desk: Desk; saved: Saved }) {
               onClick={() =>
                 void change(
                   { step: 'restore', revision: saved.number },
-                  `Revision ${String(saved.number)} is back.`,
+                  say.revisionBack(String(saved.number)),
                 )
               }
             >
-              Bring revision {saved.number} back
+              {say.bringRevisionBack(String(saved.number))}
             </Button>
           )}
         </>

@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react'
 import { useChange } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import styles from './history.module.css'
+import { say } from './sentences'
 
 /** Saves the state as it is once more, with a note by which it is found again. */
 export function NoteForm() {
@@ -10,20 +11,20 @@ export function NoteForm() {
   const [note, setNote] = useState('')
   const keep = async (event: FormEvent) => {
     event.preventDefault()
-    if (await change({ kind: 'note' }, 'The state is kept with its note.', { note })) setNote('')
+    if (await change({ kind: 'note' }, say.stateKeptWithIts, { note })) setNote('')
   }
   return (
     <form className={styles.note} onSubmit={(event) => void keep(event)}>
-      <Field label="Note on how it is now">
+      <Field label={say.noteHowNow}>
         <Input
           maxLength={500}
           value={note}
-          placeholder="before the new wheelchair"
+          placeholder={say.beforeNewWheelchair}
           onChange={(event) => setNote(event.target.value)}
         />
       </Field>
       <Button htmlType="submit" disabled={busy || note.trim() === ''}>
-        Keep with this note
+        {say.keepWithThisNote}
       </Button>
     </form>
   )

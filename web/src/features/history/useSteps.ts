@@ -1,5 +1,6 @@
 import { useChange, useHistory, useSaving, useSavingState } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
+import { say } from './sentences'
 
 /** Undo and redo of everything that is saved: undefined where there is nothing. */
 export function useSteps(client: string) {
@@ -15,11 +16,8 @@ export function useSteps(client: string) {
   const stepTo = (step: 'undo' | 'redo', revision: number, said: string) =>
     void change(shown ? { step, revision } : { step }, said)
   const undo =
-    mayChange && (back || !shown)
-      ? () => stepTo('undo', back ?? 0, 'The last change is taken back.')
-      : undefined
-  const redo =
-    mayChange && (again || !shown) ? () => stepTo('redo', again ?? 0, 'It holds again.') : undefined
+    mayChange && (back || !shown) ? () => stepTo('undo', back ?? 0, say.lastChangeTakenBack) : undefined
+  const redo = mayChange && (again || !shown) ? () => stepTo('redo', again ?? 0, say.holdsAgain) : undefined
 
   return { undo, redo }
 }

@@ -4,12 +4,13 @@ import { join, kept, likelyName, stillJoined } from './joined'
 import { JoinedPage } from './JoinedPage'
 import styles from './joined.module.css'
 import { useTitle } from '../../shared/ui/useTitle'
+import { say } from './sentences'
 
 /** Opened on the client's own device: type the code, and it listens. */
 export function JoinPage() {
   const [token, setToken] = useState(kept.token)
   const state = useStillJoined(token)
-  useTitle('Let this device listen')
+  useTitle(say.letThisDeviceListen)
   const leave = useCallback(() => {
     kept.forget()
     setToken(null)
@@ -19,10 +20,10 @@ export function JoinPage() {
   if (token && state.kind === 'away') {
     return (
       <main className={styles.page}>
-        <h1>Kippen can’t be reached just now</h1>
-        <p role="status">This device is joined still. It tries again by itself.</p>
+        <h1>{say.kippenCantReachedJust}</h1>
+        <p role="status">{say.thisDeviceJoinedStill}</p>
         <button type="button" className={styles.button} onClick={leave}>
-          Leave
+          {say.leave}
         </button>
       </main>
     )
@@ -99,11 +100,11 @@ function CodeForm({ ended, onJoined }: { ended: boolean; onJoined: (token: strin
   }
   return (
     <main className={styles.page}>
-      <h1>Let this device listen</h1>
-      {ended && <p role="status">It was ended at the other side, or has lapsed. Ask for a new code.</p>}
+      <h1>{say.letThisDeviceListen}</h1>
+      {ended && <p role="status">{say.wasEndedOtherSide}</p>}
       <form onSubmit={onSubmit} className={styles.form}>
         <label className={styles.field}>
-          The six characters shown on the other screen
+          {say.sixCharactersShownOther}
           <input
             required
             className={styles.codeField}
@@ -115,7 +116,7 @@ function CodeForm({ ended, onJoined }: { ended: boolean; onJoined: (token: strin
           />
         </label>
         <label className={styles.field}>
-          What this device is called there
+          {say.whatThisDeviceCalled}
           <input maxLength={60} value={name} onChange={(event) => setName(event.target.value)} />
         </label>
         {trouble && (
@@ -124,10 +125,10 @@ function CodeForm({ ended, onJoined }: { ended: boolean; onJoined: (token: strin
           </p>
         )}
         <button type="submit" className={styles.first} disabled={busy}>
-          Join
+          {say.join}
         </button>
       </form>
-      <p>It will send the presses of its buttons, and can see nothing of the other side.</p>
+      <p>{say.willSendPressesIts}</p>
     </main>
   )
 }

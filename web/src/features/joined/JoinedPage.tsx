@@ -4,6 +4,7 @@ import { useAnnounce } from '../../shared/ui/Announcer'
 import { useEscapes } from '../../shared/ui/useEscapes'
 import { nameOfSource, portsFor } from './joined'
 import styles from './joined.module.css'
+import { say } from './sentences'
 
 /** What works the page: Enter and space on its button. */
 const worksButton = (source: string, target: EventTarget | null) =>
@@ -68,10 +69,10 @@ export function JoinedPage({ token, host, onLeave }: Props) {
     <main className={styles.listening}>
       <header>
         <h1 ref={title} tabIndex={-1}>
-          Listening for {host}
+          {say.listeningFor(host)}
         </h1>
         <button type="button" className={styles.button} onClick={onLeave}>
-          Stop listening (Esc, Esc)
+          {say.stopListeningEscEsc}
         </button>
       </header>
       <div ref={patch} className={styles.patch} data-down={last?.down ?? false}>
@@ -81,18 +82,13 @@ export function JoinedPage({ token, host, onLeave }: Props) {
             <span>{last.down ? 'down' : 'up'}</span>
           </>
         ) : (
-          <strong>Press a button</strong>
+          <strong>{say.pressButton}</strong>
         )}
       </div>
       {trouble && <p role="alert">{trouble}</p>}
       <footer>
-        <p>Keys are heard anywhere, finger, pen and wheel on the large patch.</p>
-        {!window.isSecureContext && (
-          <p>
-            This page came without https: here a browser hides gamepads and whatever looks like one. Their
-            buttons can only be heard on the machine that Kippen runs on.
-          </p>
-        )}
+        <p>{say.keysHeardAnywhereFinger}</p>
+        {!window.isSecureContext && <p>{say.thisPageCameWithout}</p>}
       </footer>
     </main>
   )

@@ -1,4 +1,5 @@
 import { api, must, Refused, type Message } from '../../shared/api'
+import { say } from './sentences'
 
 const KEY = 'kippen.joined'
 
@@ -9,7 +10,7 @@ export const kept = {
   forget: () => localStorage.removeItem(KEY),
 }
 
-const headers = (token: string) => ({ Authorization: `Bearer ${token}` })
+const headers = (token: string) => ({ Authorization: say.bearer(token) })
 
 /** The host's name, or undefined where the join has ended. */
 export async function stillJoined(token: string): Promise<string | undefined> {

@@ -6,6 +6,7 @@ import { THEMES } from '../../shared/theme'
 import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
 import { WayIn } from './WayIn'
 import styles from './joining.module.css'
+import { say } from './sentences'
 
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
 
@@ -40,18 +41,15 @@ export function JoinSheet({ desk, onClose }: { desk: Desk; onClose: () => void }
   const joined = joins.data?.joins.filter((join) => join.code === null) ?? []
   const address = joins.data?.addresses[0] ?? `${window.location.origin}/join`
   return (
-    <SideSheet title="A device of the client’s listens" onClose={onClose}>
-      <p>
-        Opened on {desk.name}’s own phone, tablet or computer, a page hears that machine’s buttons and shows
-        them there and on this bench. It can send presses and see nothing else.
-      </p>
+    <SideSheet title={say.deviceClientsListens} onClose={onClose}>
+      <p>{say.openedSOwnPhone(desk.name)}</p>
       {joined.map((join) => (
         <p key={join.id} className={styles.joined}>
           <span>
-            <strong>{join.name}</strong> listens for {join.host_name}
+            <strong>{join.name}</strong> {say.listensFor(join.host_name)}
           </span>
-          <Button onClick={() => void end.run(join.id)} aria-label={`End ${join.name ?? ''}`}>
-            End it
+          <Button onClick={() => void end.run(join.id)} aria-label={say.endWithName(join.name ?? '')}>
+            {say.end}
           </Button>
         </p>
       ))}
@@ -59,10 +57,10 @@ export function JoinSheet({ desk, onClose }: { desk: Desk; onClose: () => void }
         <Waiting join={waiting} address={address} onEnd={() => void end.run(waiting.id)} />
       ) : (
         <>
-          {hosts.length === 0 && <p>Add a host first: the machine that will listen.</p>}
+          {hosts.length === 0 && <p>{say.addHostFirstMachine}</p>}
           {hosts.length > 0 && (
             <>
-              <Field label="Which host is it?">
+              <Field label={say.whichHost}>
                 <Select
                   value={host}
                   onChange={setHost}
@@ -70,7 +68,7 @@ export function JoinSheet({ desk, onClose }: { desk: Desk; onClose: () => void }
                 />
               </Field>
               <Button type="primary" loading={make.busy} onClick={() => void make.run()}>
-                Make a code
+                {say.makeCode}
               </Button>
             </>
           )}
@@ -85,14 +83,14 @@ export function JoinSheet({ desk, onClose }: { desk: Desk; onClose: () => void }
 function Waiting({ join, address, onEnd }: { join: Join; address: string; onEnd: () => void }) {
   const link = `${address}?code=${join.code ?? ''}`
   return (
-    <section className={styles.waiting} aria-label="A code to join by">
-      <p>Open on {join.host_name}:</p>
+    <section className={styles.waiting} aria-label={say.codeJoin}>
+      <p>{say.open(join.host_name)}</p>
       <p className={styles.address}>{address.replace(/^https?:\/\//, '')}</p>
-      <p>and type</p>
-      <p className={styles.code} aria-label={`Code ${[...(join.code ?? '')].join(' ')}`}>
+      <p>{say.type}</p>
+      <p className={styles.code} aria-label={say.code([...(join.code ?? '')].join(' '))}>
         {join.code}
       </p>
-      <p>or scan:</p>
+      <p>{say.scan}</p>
       <div aria-hidden="true">
         <QRCode
           value={link}
@@ -103,10 +101,8 @@ function Waiting({ join, address, onEnd }: { join: Join; address: string; onEnd:
           bordered={false}
         />
       </div>
-      <p>
-        It lapses at {TIME.format(new Date(join.expires_at))}, and leads one device to {join.host_name}.
-      </p>
-      <Button onClick={onEnd}>Take the code back</Button>
+      <p>{say.lapsesLeadsOneDevice(TIME.format(new Date(join.expires_at)), join.host_name)}</p>
+      <Button onClick={onEnd}>{say.takeCodeBack}</Button>
     </section>
   )
 }

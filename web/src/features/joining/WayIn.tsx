@@ -5,6 +5,7 @@ import { api, must, type WayInState } from '../../shared/api'
 import { useAccount } from '../../shared/session'
 import { Faults, Field, useTask } from '../../shared/ui'
 import styles from './joining.module.css'
+import { say } from './sentences'
 
 const KEY = ['way-in']
 /** While it is being opened or closed, looked at so often. */
@@ -42,34 +43,31 @@ export function WayIn({ onOther }: { onOther: () => unknown }) {
   if (!state) return null
   return (
     <section className={styles.how} aria-labelledby="way-in">
-      <h3 id="way-in">From other machines</h3>
+      <h3 id="way-in">{say.fromOtherMachines}</h3>
       <div role="status">
         {open && (
           <p>
-            They reach Kippen at <strong>{open}</strong>: to join by a code, and for nothing else.
+            {say.theyReachKippen} <strong>{open}</strong>
+            {say.joinCodeForNothing}
           </p>
         )}
-        {!open && state.wanted && <p>Being opened at {state.wanted} …</p>}
-        {open && !state.wanted && <p>Being closed …</p>}
-        {!open && !state.wanted && <p>Closed: only a browser on this machine can join.</p>}
-        {state.failed && <p>It could not be opened: {state.failed}.</p>}
+        {!open && state.wanted && <p>{say.beingOpened(state.wanted)}</p>}
+        {open && !state.wanted && <p>{say.beingClosed}</p>}
+        {!open && !state.wanted && <p>{say.closedOnlyBrowserThis}</p>}
+        {state.failed && <p>{say.couldNotOpened(state.failed)}</p>}
       </div>
       {lead && state.wanted && (
         <Button loading={change.busy} onClick={() => void change.run(undefined)}>
-          {open ? 'Close it' : 'Give up'}
+          {open ? say.close : say.giveUp}
         </Button>
       )}
       {!open && !state.wanted && state.possible.length > 0 && (
         <>
-          <p>
-            Opened, every machine in the network you share can reach this one at an address of its own, join
-            by a code and send presses; nothing else. What goes over it is not encrypted. It stays open until
-            it is closed here, or Kippen is stopped.
-          </p>
+          <p>{say.openedEveryMachineNetwork}</p>
           {lead ? (
             <>
               {state.possible.length > 1 && (
-                <Field label="At which address of this machine?">
+                <Field label={say.whichAddressThisMachine}>
                   <Select
                     value={chosen ?? null}
                     onChange={setAddress}
@@ -78,19 +76,15 @@ export function WayIn({ onOther }: { onOther: () => unknown }) {
                 </Field>
               )}
               <Button loading={change.busy} onClick={() => void change.run(chosen)}>
-                Open it at {chosen}
+                {say.openAlone} {chosen}
               </Button>
             </>
           ) : (
-            <p>A lead can open it here.</p>
+            <p>{say.leadCanOpenHere}</p>
           )}
         </>
       )}
-      {!open && !state.wanted && state.possible.length === 0 && (
-        <p>
-          It can’t be opened from here: this machine is in no network, or Kippen was not started by bin/start.
-        </p>
-      )}
+      {!open && !state.wanted && state.possible.length === 0 && <p>{say.cantOpenedFromHere}</p>}
       <Faults refused={change.refused} />
     </section>
   )

@@ -4,8 +4,9 @@ import { GestureMark } from '../../shared/ui'
 import type { Scales } from './scale'
 import type { StripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
-const TITLES: Record<Stretch, string> = { held: 'held for, ms', apart: 'then let go for, ms' }
+const TITLES: Record<Stretch, string> = { held: say.heldForMs, apart: say.thenLetGoFor }
 
 /** So much room a figure needs beside the next. */
 const FIGURE_PX = 48
@@ -26,11 +27,11 @@ export function Axis(props: { scales: Scales; widths: StripWidths; ref?: Ref<HTM
             <strong>{TITLES[stretch]}</strong>
             {stretch === 'held' ? (
               <span>
-                <GestureMark gesture="tap" /> tap <GestureMark gesture="long_press" /> long-press
+                <GestureMark gesture="tap" /> {say.tap} <GestureMark gesture="long_press" /> {say.longPress}
               </span>
             ) : (
               <span>
-                <GestureMark gesture="double_tap" /> double-tap
+                <GestureMark gesture="double_tap" /> {say.doubleTap}
               </span>
             )}
           </p>

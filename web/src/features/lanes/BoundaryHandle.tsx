@@ -4,6 +4,7 @@ import { SETTING_NAMES } from '../assign'
 import type { StretchScale } from './scale'
 import { nearest, stepped } from './setting'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 export interface BoundaryDraft {
   setting: string
@@ -56,7 +57,7 @@ export function BoundaryHandle(props: Props) {
   /** Steps by keys that wait until it is known what can be set. */
   const steps = useRef(0)
   const value = draft?.valueMs ?? boundary.value_ms
-  const name = `${SETTING_NAMES[boundary.setting] ?? boundary.setting} of ${of}`
+  const name = say.ofIt(SETTING_NAMES[boundary.setting] ?? boundary.setting, of)
 
   useEffect(() => () => window.clearTimeout(rest.current), [])
 
@@ -171,7 +172,7 @@ export function BoundaryHandle(props: Props) {
       aria-valuemin={boundary.from_ms}
       aria-valuemax={boundary.to_ms}
       aria-valuenow={typed ? Number(typed) : value}
-      aria-valuetext={typed ? `${typed} ms, Enter sets it` : `${String(value)} ms`}
+      aria-valuetext={typed ? say.msEnterSets(typed) : say.ms(String(value))}
       aria-readonly={fixed}
       onKeyDown={onKeyDown}
       onPointerDown={onPointerDown}

@@ -3,6 +3,7 @@ import { useEffect } from 'react'
 import { useAnnounce, useEscape } from '../../shared/ui'
 import { wordOf, type Carried } from '../assign'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 /** Something is being carried: the next gesture that is chosen gets it. */
 export function CarryBar(props: { carried: Carried; onCarry: (carried: Carried | undefined) => void }) {
@@ -11,26 +12,26 @@ export function CarryBar(props: { carried: Carried; onCarry: (carried: Carried |
   const drop = () => onCarry(undefined)
   useEscape(drop)
   useEffect(() => {
-    announce(`Carrying “${carried.name}”. Choose the gesture it goes to, or press Escape.`)
+    announce(say.carryingChooseGestureGoes(carried.name))
   }, [announce, carried.name])
   return (
-    <div className={styles.bar} role="group" aria-label="Carrying">
+    <div className={styles.bar} role="group" aria-label={say.carrying}>
       <p>
-        Carrying <strong>“{carried.name}”</strong> from {carried.button.name}, {wordOf(carried.gesture)}:
-        choose where it goes.
+        {say.carrying} <strong>“{carried.name}”</strong>{' '}
+        {say.fromChooseWhereGoes(carried.button.name, wordOf(carried.gesture))}
       </p>
       <Radio.Group
-        aria-label="Move or copy"
+        aria-label={say.moveCopy}
         optionType="button"
         buttonStyle="solid"
         value={carried.copy}
         onChange={(event) => onCarry({ ...carried, copy: event.target.value as boolean })}
         options={[
-          { value: false, label: 'Move' },
-          { value: true, label: 'Copy' },
+          { value: false, label: say.move },
+          { value: true, label: say.copy },
         ]}
       />
-      <Button onClick={drop}>Leave it where it is</Button>
+      <Button onClick={drop}>{say.leaveWhere}</Button>
     </div>
   )
 }

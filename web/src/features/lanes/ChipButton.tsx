@@ -7,6 +7,7 @@ import { HandContext } from './hand'
 import { widthOf } from './text'
 import { useSpot } from './useSpot'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 /** What an untouched button does stands where its tap would. */
 export function gestureOf(chip: Chip): Gesture {
@@ -16,15 +17,15 @@ export function gestureOf(chip: Chip): Gesture {
 export function chipState(chip: Chip): string {
   if (chip.off) return 'off'
   if (chip.from !== null) return chip.from
-  return chip.kept ? 'by itself' : ''
+  return chip.kept ? say.itself : ''
 }
 
 type Limit = Lane['limits'][number]
 
 /** In a word, what stands on the chip; the whole reason stands below and in its name. */
 const LIMIT_WORDS: Record<Limit['how'], string> = {
-  impossible: '✕ can’t happen',
-  hardly: '! hardly possible',
+  impossible: say.cantHappen,
+  hardly: say.hardlyPossible,
 }
 
 function noteOf(chip: Chip, lane: Lane) {
@@ -45,7 +46,7 @@ export const emptyWidth = (free: string | undefined): number =>
 /** How wide a chip is drawn, for all its words to be read. */
 export function chipWidth(chip: Chip, lane: Lane, free: string | undefined): number {
   const words = Math.max(
-    free === undefined ? 0 : widthOf(`put it here: ${free}`, 'note'),
+    free === undefined ? 0 : widthOf(say.putHere(free), 'note'),
     widthOf(`${SHAPES[chip.gesture]} ${chip.name}`, 'name'),
     widthOf(noteOf(chip, lane), 'note'),
   )
@@ -71,7 +72,7 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
     own ? { button, gesture, name: chip.name, copy: false } : undefined,
   )
   const free = useContext(HandContext)?.free.get(spotName(button.ref, gesture))
-  const note = free === undefined ? noteOf(chip, lane) : `put it here: ${free}`
+  const note = free === undefined ? noteOf(chip, lane) : say.putHere(free)
   // What is done untouched is on no gesture.
   const on = chip.gesture === 'builtin' ? '' : `${chip.gesture_name}: `
   return (
@@ -87,7 +88,7 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
       data-free={free !== undefined}
       aria-pressed={chosen === gesture}
       aria-keyshortcuts={own ? 'Delete F2 Control+X Control+C' : undefined}
-      aria-label={`${on}${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}${mayChange ? 'Change' : ''}`}
+      aria-label={`${on}${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}${mayChange ? say.change : ''}`}
       data-limit={limit?.how}
       aria-disabled={!mayChange}
       onClick={mayChange ? onChoose : undefined}
@@ -118,7 +119,7 @@ export function EmptyButton(props: Props & { empty: Empty; button: Button }) {
       {...spot}
       aria-pressed={chosen === empty.gesture}
       data-free={free !== undefined}
-      aria-label={`${free === undefined ? 'Add a' : 'Put it on the'} ${empty.gesture_name}${costs && `; ${costs}`}`}
+      aria-label={`${free === undefined ? say.add : say.put} ${empty.gesture_name}${costs && `; ${costs}`}`}
       onClick={onChoose}
     >
       <span aria-hidden="true">+</span> <GestureMark gesture={empty.gesture} />

@@ -10,6 +10,7 @@ import { widthOf } from './text'
 import { useAlong } from './useAlong'
 import type { StripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 interface Props {
   client: string
@@ -52,14 +53,14 @@ export function DeviceLanes(props: Props) {
     setDraft((now) => (now === done ? undefined : now))
   }
   const count = device.buttons.length
-  const about = [device.worked_with, count === 1 ? undefined : `${String(count)} buttons`].filter(Boolean)
+  const about = [device.worked_with, count === 1 ? undefined : say.buttons(String(count))].filter(Boolean)
   return (
     <section className={styles.device} aria-label={device.name} data-device={device.id}>
       <div
         className={styles.deviceHead}
         data-head={device.id}
         role="group"
-        aria-label={`Times that the buttons of ${device.name} share`}
+        aria-label={say.timesThatButtonsShare(device.name)}
       >
         <div className={styles.deviceName}>
           <h3>{device.name}</h3>

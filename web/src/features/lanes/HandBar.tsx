@@ -3,25 +3,23 @@ import { useEffect } from 'react'
 import { useAnnounce, useEscape } from '../../shared/ui'
 import type { Hand } from './hand'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 /** An action is in hand: every free place for it is marked, and one press puts it on. */
 export function HandBar({ hand, onDrop }: { hand: Hand; onDrop: () => void }) {
   const announce = useAnnounce()
   useEscape(onDrop)
   const { name, free } = hand
-  const words =
-    free.size === 0
-      ? 'No free place takes it, as far as devices are shown here.'
-      : `${String(free.size)} free places take it: choose one.`
+  const words = free.size === 0 ? say.noFreePlaceTakes : say.freePlacesTakeChoose(String(free.size))
   useEffect(() => {
-    announce(`“${name}” is in hand. ${words}`)
+    announce(say.hand(name, words))
   }, [announce, name, words])
   return (
-    <div className={styles.bar} role="group" aria-label="In hand">
+    <div className={styles.bar} role="group" aria-label={say.handAlone}>
       <p>
-        <strong>“{name}”</strong> is in hand. {words}
+        <strong>“{name}”</strong> {say.handWithWords(words)}
       </p>
-      <Button onClick={onDrop}>Put it away (Esc)</Button>
+      <Button onClick={onDrop}>{say.putAwayEsc}</Button>
     </div>
   )
 }

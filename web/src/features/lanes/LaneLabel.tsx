@@ -1,6 +1,7 @@
 import type { Lane } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 interface Props {
   lane: Lane
@@ -20,8 +21,8 @@ export function LaneLabel({ lane, label, down, picked, onPick, onButton }: Props
   const words = (
     <>
       <span>{name}</span>
-      {button.off && <small>switched off</small>}
-      {kept.length > 0 && <small>also {kept.join(', ')}</small>}
+      {button.off && <small>{say.switchedOff}</small>}
+      {kept.length > 0 && <small>{say.also(kept.join(', '))}</small>}
     </>
   )
   return (
@@ -30,7 +31,7 @@ export function LaneLabel({ lane, label, down, picked, onPick, onButton }: Props
         {onButton && mayChange && picked === undefined ? (
           <button type="button" tabIndex={-1} data-stop onClick={() => onButton(button)}>
             {words}
-            <span className="seen-by-readers-only">: name and times</span>
+            <span className="seen-by-readers-only">{say.nameTimes}</span>
           </button>
         ) : (
           words
@@ -43,13 +44,13 @@ export function LaneLabel({ lane, label, down, picked, onPick, onButton }: Props
             tabIndex={-1}
             data-stop
             checked={picked}
-            aria-label={`Choose ${button.full_name}`}
+            aria-label={say.chooseWithFullName(button.full_name)}
             onChange={() => onPick?.(button.ref)}
           />
-          choose
+          {say.choose}
         </label>
       )}
-      {down && <p className={styles.down}>down</p>}
+      {down && <p className={styles.down}>{say.down}</p>}
     </div>
   )
 }

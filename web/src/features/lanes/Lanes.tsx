@@ -21,6 +21,7 @@ import { useRoving } from './useRoving'
 import { useSpotFocus } from './useSpotFocus'
 import { useStripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 interface Props {
   desk: Desk
@@ -88,7 +89,7 @@ export function Lanes(props: Props) {
     async (what: Carried, to: Chosen) => {
       focusRef.current = spotName(to.button.ref, to.gesture)
       const made = carryTo(what, spot, to.button.ref, to.gesture)
-      if (await change(made, `“${what.name}” is ${what.copy ? 'copied' : 'moved'}.`, { tell: true }))
+      if (await change(made, say.is(what.name, what.copy ? 'copied' : 'moved'), { tell: true }))
         onCarry(undefined)
     },
     [change, spot, onCarry, focusRef],
@@ -105,7 +106,7 @@ export function Lanes(props: Props) {
         action: given.action,
         ...spot,
       }
-      if (await change(made, `${to.button.full_name}: “${given.name}” is put on.`, { tell: true }))
+      if (await change(made, say.putWithFullName(to.button.full_name, given.name), { tell: true }))
         onHandEmpty()
     },
     [change, spot, onHandEmpty, focusRef],
@@ -142,26 +143,26 @@ export function Lanes(props: Props) {
   return (
     <section aria-labelledby="lanes-title">
       <div className={styles.head}>
-        <h2 id="lanes-title">What each button does</h2>
+        <h2 id="lanes-title">{say.whatEachButtonDoes}</h2>
         <SpotPicker desk={desk} spot={spot} onSpot={onSpot} />
-        <div className={styles.tools} role="group" aria-label="The lanes otherwise">
+        <div className={styles.tools} role="group" aria-label={say.lanesOtherwise}>
           {mayChange && (
             <>
-              <Button onClick={onArrange}>Arrangements</Button>
+              <Button onClick={onArrange}>{say.arrangements}</Button>
               <Button aria-pressed={picked !== undefined} onClick={() => setPicked(picked ? undefined : [])}>
-                Several at once
+                {say.severalOnce}
               </Button>
             </>
           )}
           <Radio.Group
-            aria-label="Show as"
+            aria-label={say.showAs}
             optionType="button"
             buttonStyle="solid"
             value={view}
             onChange={(event) => onView(event.target.value as 'lanes' | 'table')}
             options={[
-              { value: 'lanes', label: 'Lanes' },
-              { value: 'table', label: 'Table' },
+              { value: 'lanes', label: say.lanes },
+              { value: 'table', label: say.table },
             ]}
           />
         </div>
@@ -181,7 +182,7 @@ export function Lanes(props: Props) {
       )}
       {answer.error && <p role="alert">{answer.error.message}</p>}
       {!lanes && !answer.error && <Spin />}
-      {lanes?.length === 0 && <p className={styles.none}>No button yet.</p>}
+      {lanes?.length === 0 && <p className={styles.none}>{say.noButtonYet}</p>}
       {lanes && lanes.length > 0 && (
         // eslint-disable-next-line jsx-a11y/no-static-element-interactions -- the keys of the buttons in it
         <div

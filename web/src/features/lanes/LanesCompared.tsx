@@ -8,6 +8,7 @@ import { LaneRow } from './LaneRow'
 import { scalesFor } from './scale'
 import { useStripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 export interface Compared {
   from: number
@@ -37,15 +38,13 @@ export function LanesCompared({ desk, spot, compared, onClose }: Props) {
   return (
     <section aria-labelledby="compared-title">
       <div className={styles.head}>
-        <h2 id="compared-title">
-          Revision {compared.from} and revision {compared.to}
-        </h2>
-        <Button onClick={onClose}>Back to the lanes as they are</Button>
+        <h2 id="compared-title">{say.revisionRevision(String(compared.from), String(compared.to))}</h2>
+        <Button onClick={onClose}>{say.backLanesAsThey}</Button>
       </div>
       {error && <p role="alert">{error.message}</p>}
       {!error && !(before.data && after.data) && <Spin />}
       {before.data && after.data && pairs.length === 0 && (
-        <p className={styles.none}>No lane differs in this place and mode.</p>
+        <p className={styles.none}>{say.noLaneDiffersThis}</p>
       )}
       <LookOnly value={true}>
         <div className={styles.lanes}>
@@ -63,14 +62,14 @@ export function LanesCompared({ desk, spot, compared, onClose }: Props) {
                       client={desk.id}
                       spot={spot}
                       lane={lane}
-                      label={`revision ${String(number)}`}
+                      label={say.revision(String(number))}
                       scales={scales}
                       widths={widths}
                       chosen={undefined}
                       onChoose={nothing}
                     />
                   ) : (
-                    <p>In revision {number} it is not there.</p>
+                    <p>{say.revisionNotThere(String(number))}</p>
                   )}
                 </div>
               ))}

@@ -7,6 +7,7 @@ import { GestureMark } from '../../shared/ui'
 import { SETTING_NAMES, spotName, type Chosen } from '../assign'
 import { chipState } from './ChipButton'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 const COLUMNS: { gesture: Gesture; title: string }[] = [
   { gesture: 'tap', title: 'tap' },
@@ -32,7 +33,7 @@ function Cell({
   if (!chip && (!mayChange || (!empty && gesture !== 'tap')))
     return <span className={styles.cellNone}>–</span>
   const chosen: Gesture = chip && chip.gesture !== 'builtin' ? chip.gesture : gesture
-  const name = chip ? chip.name : 'Add'
+  const name = chip ? chip.name : say.addAlone
   return (
     <>
       <Button
@@ -67,7 +68,10 @@ function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefine
   return (
     <InputNumber
       disabled={!mayChange}
-      aria-label={`${SETTING_NAMES[boundary.setting] ?? boundary.setting} of ${lane.button.full_name}, ms`}
+      aria-label={say.msWithSetting(
+        SETTING_NAMES[boundary.setting] ?? boundary.setting,
+        lane.button.full_name,
+      )}
       min={boundary.from_ms}
       max={boundary.to_ms}
       step={boundary.step_ms}
@@ -109,26 +113,26 @@ export function LanesTable(props: {
       scroll={{ x: 'max-content' }}
       columns={[
         {
-          title: 'Button',
+          title: say.button,
           key: 'button',
           rowScope: 'row',
           render: (_, lane) => (
             <>
               <strong>{lane.button.off ? <s>{lane.button.full_name}</s> : lane.button.full_name}</strong>
-              {lane.button.print && <small>print: {lane.button.print}</small>}
+              {lane.button.print && <small>{say.print(lane.button.print)}</small>}
               {picked && (
                 <label className={styles.pick}>
                   <input
                     type="checkbox"
                     checked={picked.includes(lane.button.ref)}
-                    aria-label={`Choose ${lane.button.full_name}`}
+                    aria-label={say.chooseWithFullName(lane.button.full_name)}
                     onChange={() => onPick(lane.button.ref)}
                   />
-                  choose
+                  {say.choose}
                 </label>
               )}
               {lane.own.map((one) => (
-                <small key={one.gesture}>{one.lost ?? `also by itself: ${one.words}`}</small>
+                <small key={one.gesture}>{one.lost ?? say.alsoItself(one.words)}</small>
               ))}
               {lane.cautions
                 .filter((caution) => caution.stands)

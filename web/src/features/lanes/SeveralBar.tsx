@@ -4,13 +4,14 @@ import type { Button as ButtonData, Lane } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { forEach } from './picking'
 import styles from './lanes.module.css'
+import { say } from './sentences'
 
 const SETTINGS = [
-  { value: 'long_press_ms', label: 'Long-press time' },
-  { value: 'tap_gap_ms', label: 'Tap gap' },
-  { value: 'gap_bridge_ms', label: 'Gap bridge' },
-  { value: 'bounce_guard_ms', label: 'Bounce guard' },
-  { value: 'brush_guard_ms', label: 'Brush guard' },
+  { value: 'long_press_ms', label: say.longPressTime },
+  { value: 'tap_gap_ms', label: say.tapGap },
+  { value: 'gap_bridge_ms', label: say.gapBridge },
+  { value: 'bounce_guard_ms', label: say.bounceGuard },
+  { value: 'brush_guard_ms', label: say.brushGuard },
 ]
 
 interface Props {
@@ -26,34 +27,34 @@ export function SeveralBar({ lanes, onAll, onNone, onAssign }: Props) {
   const [setting, setSetting] = useState('long_press_ms')
   const [ms, setMs] = useState<number | null>(500)
   const none = lanes.length === 0 || busy
-  const count = lanes.length === 1 ? '1 button' : `${String(lanes.length)} buttons`
+  const count = lanes.length === 1 ? '1 button' : say.buttons(String(lanes.length))
   const word = SETTINGS.find((one) => one.value === setting)?.label ?? setting
   const time = () =>
     void change(
       forEach(lanes, ({ button }) => ({ kind: 'timing', button: button.ref, setting, value: ms ?? 0 })),
-      `${word} of ${count}: ${String(ms)} ms.`,
+      say.msWithWord(word, count, String(ms)),
     )
   const turn = (off: boolean) =>
     void change(
       forEach(lanes, ({ button }) => ({ kind: 'button', button: button.ref, set: { off } })),
-      `${count} switched ${off ? 'off' : 'on'}.`,
+      say.switched(count, off ? 'off' : 'on'),
     )
   return (
-    <div className={styles.bar} role="group" aria-label="Several at once">
+    <div className={styles.bar} role="group" aria-label={say.severalOnce}>
       <p>
-        <strong>{count}</strong> chosen
+        <strong>{count}</strong> {say.chosen}
       </p>
-      <Button onClick={onAll}>All shown</Button>
+      <Button onClick={onAll}>{say.allShown}</Button>
       <Button disabled={none} onClick={onNone}>
-        None
+        {say.none}
       </Button>
       <Button type="primary" disabled={none} onClick={() => onAssign(lanes.map((lane) => lane.button))}>
-        Give them an action
+        {say.giveThemAction}
       </Button>
       <span className={styles.barTime}>
-        <Select aria-label="Time to set" value={setting} options={SETTINGS} onChange={setSetting} />
+        <Select aria-label={say.timeSet} value={setting} options={SETTINGS} onChange={setSetting} />
         <InputNumber
-          aria-label="Milliseconds"
+          aria-label={say.milliseconds}
           min={0}
           max={5000}
           step={10}
@@ -62,14 +63,14 @@ export function SeveralBar({ lanes, onAll, onNone, onAssign }: Props) {
           onChange={setMs}
         />
         <Button disabled={none || ms === null} onClick={time}>
-          Set for all
+          {say.setForAll}
         </Button>
       </span>
       <Button disabled={none} onClick={() => turn(true)}>
-        Switch off
+        {say.switchOff}
       </Button>
       <Button disabled={none} onClick={() => turn(false)}>
-        Switch on
+        {say.switch}
       </Button>
     </div>
   )

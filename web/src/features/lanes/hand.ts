@@ -1,6 +1,7 @@
 import { createContext } from 'react'
 import { spotName } from '../assign'
 import type { Action, Gesture } from '../../shared/api'
+import { say } from './sentences'
 
 interface FreePlace {
   button: string
@@ -27,8 +28,8 @@ export function freeBySpot(places: FreePlace[], shown: (button: string) => boole
 }
 
 function costWords(costs: string[], loses: string[]): string {
-  const lost = loses.length > 0 ? `no longer ${loses.join(', ').toLowerCase()}` : ''
-  return [...costs, lost].filter(Boolean).join('; ') || 'costs nothing'
+  const lost = loses.length > 0 ? say.noLonger(loses.join(', ').toLowerCase()) : ''
+  return [...costs, lost].filter(Boolean).join('; ') || say.costsNothing
 }
 
 /** What is in hand over the lanes. */

@@ -6,6 +6,7 @@ import { useMayChange } from '../../shared/session'
 import { spotName, type Carried, type Chosen } from '../assign'
 import { gestureOf } from './ChipButton'
 import { neighbour } from './picking'
+import { say } from './sentences'
 
 /** A place for what is in hand. */
 export const FREE = '[data-free="true"]'
@@ -49,7 +50,7 @@ export function useLaneKeys({ lanes, spot, carried, handFull, onCarry, onPut, on
   const clear = ({ button, gesture }: Chosen, chip: Chip) =>
     void change(
       { kind: 'clear', button: button.ref, gesture, ...spot },
-      `${button.name}, ${chip.gesture_name}: taken off.`,
+      say.takenOff(button.name, chip.gesture_name),
       { tell: true },
     )
 

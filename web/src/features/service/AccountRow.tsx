@@ -5,6 +5,7 @@ import { api, must, type Account, type Role } from '../../shared/api'
 import { Faults, Field, useTask } from '../../shared/ui'
 import { ROLES } from './Accounts'
 import styles from './service.module.css'
+import { say } from './sentences'
 
 type Change = Partial<Pick<Account, 'role' | 'open' | 'clients'>> & { unlocked?: true; password?: string }
 
@@ -12,7 +13,7 @@ const NAMES = { lead: 'lead', specialist: 'specialist', viewer: 'viewer' } as co
 
 function state(account: Account): string {
   if (!account.open) return 'closed'
-  return account.locked ? `${NAMES[account.role]}, locked out after wrong passwords` : NAMES[account.role]
+  return account.locked ? say.lockedOutAfterWrong(NAMES[account.role]) : NAMES[account.role]
 }
 
 /** One account, with what a lead may change of it. */
@@ -39,14 +40,14 @@ export function AccountRow(props: { account: Account; onChanged: () => Promise<u
       </p>
       <Button
         aria-expanded={open}
-        aria-label={`Change the account of ${account.name}`}
+        aria-label={say.changeAccount(account.name)}
         onClick={() => setOpen(!open)}
       >
-        Change
+        {say.change}
       </Button>
       {open && (
         <div className={styles.details}>
-          <Field label="Role">
+          <Field label={say.role}>
             <Select<Role>
               value={account.role}
               options={ROLES}
@@ -54,11 +55,11 @@ export function AccountRow(props: { account: Account; onChanged: () => Promise<u
             />
           </Field>
           {account.role === 'viewer' && (
-            <Field label="Clients they may look at">
+            <Field label={say.clientsTheyMayLook}>
               <ClientPicker value={account.clients} onChange={(clients) => void change.run({ clients })} />
             </Field>
           )}
-          <Field label="A new password" hint="Ends their sessions.">
+          <Field label={say.newPassword} hint={say.endsTheirSessions}>
             <Input
               value={password}
               autoComplete="off"
@@ -67,11 +68,13 @@ export function AccountRow(props: { account: Account; onChanged: () => Promise<u
           </Field>
           <div className={styles.actions}>
             <Button disabled={password.length < 10} onClick={() => void change.run({ password })}>
-              Set the password
+              {say.setPassword}
             </Button>
-            {account.locked && <Button onClick={() => void change.run({ unlocked: true })}>Unlock</Button>}
+            {account.locked && (
+              <Button onClick={() => void change.run({ unlocked: true })}>{say.unlock}</Button>
+            )}
             <Button danger={account.open} onClick={() => void change.run({ open: !account.open })}>
-              {account.open ? 'Close the account' : 'Open the account again'}
+              {account.open ? say.closeAccount : say.openAccountAgain}
             </Button>
           </div>
           <Faults refused={change.refused} />

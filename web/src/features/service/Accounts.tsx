@@ -5,11 +5,12 @@ import { api, must, type Account, type Role } from '../../shared/api'
 import { Faults, Field, useTask } from '../../shared/ui'
 import { AccountRow } from './AccountRow'
 import styles from './service.module.css'
+import { say } from './sentences'
 
 export const ROLES: { value: Role; label: string }[] = [
-  { value: 'lead', label: 'Lead: also manages accounts and erases' },
-  { value: 'specialist', label: 'Specialist: fits' },
-  { value: 'viewer', label: 'Viewer: looks at clients named to them' },
+  { value: 'lead', label: say.leadAlsoManagesAccounts },
+  { value: 'specialist', label: say.specialistFits },
+  { value: 'viewer', label: say.viewerLooksClientsNamed },
 ]
 
 const EMPTY = { name: '', email: '', role: 'specialist' as Role, password: '' }
@@ -41,7 +42,7 @@ export function Accounts() {
   })
   return (
     <section className={styles.wide} aria-labelledby="accounts">
-      <h1 id="accounts">Accounts</h1>
+      <h1 id="accounts">{say.accounts}</h1>
       {accounts.error && <p role="alert">{accounts.error.message}</p>}
       <ul className={styles.accounts}>
         {(accounts.data ?? []).map((account: Account) => (
@@ -49,28 +50,28 @@ export function Accounts() {
         ))}
       </ul>
       <form className={styles.card} onSubmit={onSubmit} aria-labelledby="new-account">
-        <h2 id="new-account">A new account</h2>
+        <h2 id="new-account">{say.newAccount}</h2>
         <div className={styles.fields}>
-          <Field label="Name">
+          <Field label={say.name}>
             <Input {...field('name')} maxLength={120} />
           </Field>
-          <Field label="E-mail address">
+          <Field label={say.eMailAddress}>
             <Input {...field('email')} type="email" />
           </Field>
-          <Field label="Role">
+          <Field label={say.role}>
             <Select<Role>
               value={given.role}
               options={ROLES}
               onChange={(role) => setGiven({ ...given, role })}
             />
           </Field>
-          <Field label="First password" hint="Tell it to them; they change it.">
+          <Field label={say.firstPassword} hint={say.tellThemTheyChange}>
             <Input {...field('password')} minLength={10} autoComplete="off" />
           </Field>
         </div>
         <Faults refused={add.refused} />
         <Button type="primary" htmlType="submit" loading={add.busy}>
-          Make the account
+          {say.makeAccount}
         </Button>
       </form>
     </section>

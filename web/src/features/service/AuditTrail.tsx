@@ -2,6 +2,7 @@ import { useInfiniteQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { api, must, type AuditEntry } from '../../shared/api'
 import styles from './service.module.css'
+import { say } from './sentences'
 
 const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
@@ -24,16 +25,16 @@ export function AuditTrail() {
   const entries = audit.data?.pages.flat() ?? []
   return (
     <section className={styles.wide} aria-labelledby="audit">
-      <h2 id="audit">Who changed what</h2>
+      <h2 id="audit">{say.whoChangedWhat}</h2>
       {audit.error && <p role="alert">{audit.error.message}</p>}
       <div className={styles.trail}>
         <table>
           <thead>
             <tr>
-              <th scope="col">When</th>
-              <th scope="col">Who</th>
-              <th scope="col">What</th>
-              <th scope="col">More</th>
+              <th scope="col">{say.when}</th>
+              <th scope="col">{say.who}</th>
+              <th scope="col">{say.what}</th>
+              <th scope="col">{say.more}</th>
             </tr>
           </thead>
           <tbody>
@@ -45,7 +46,7 @@ export function AuditTrail() {
                 <td>
                   {Object.keys(entry.detail).length > 0 && (
                     <details>
-                      <summary aria-label={`More on: ${entry.what}`}>More</summary>
+                      <summary aria-label={say.moreWithWhat(entry.what)}>{say.more}</summary>
                       {detailWords(entry)}
                     </details>
                   )}
@@ -55,7 +56,7 @@ export function AuditTrail() {
           </tbody>
         </table>
       </div>
-      {audit.hasNextPage && <Button onClick={() => void audit.fetchNextPage()}>Show older ones</Button>}
+      {audit.hasNextPage && <Button onClick={() => void audit.fetchNextPage()}>{say.showOlderOnes}</Button>}
     </section>
   )
 }

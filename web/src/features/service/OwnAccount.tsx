@@ -4,6 +4,7 @@ import { api, must } from '../../shared/api'
 import { useAccount, useSessionChanged } from '../../shared/session'
 import { Faults, Field, LightChoiceField, useAnnounce, useTask } from '../../shared/ui'
 import styles from './service.module.css'
+import { say } from './sentences'
 
 const EMPTY = { password: '', new_password: '' }
 
@@ -19,7 +20,7 @@ export function OwnAccount() {
       await must(api.POST('/api/session/password', { body: given }))
       setGiven(EMPTY)
       setDone(true)
-      announce('The password was changed.')
+      announce(say.passwordWasChanged)
     }, [given, announce]),
   )
   const everywhere = async () => {
@@ -33,13 +34,13 @@ export function OwnAccount() {
   }
   return (
     <section className={styles.card} aria-labelledby="own-account">
-      <h2 id="own-account">My account</h2>
+      <h2 id="own-account">{say.myAccount}</h2>
       <p>
         {account.name}, {account.email}
       </p>
       {!account.demo && (
         <form onSubmit={onSubmit}>
-          <Field label="Password now">
+          <Field label={say.passwordNow}>
             <Input.Password
               required
               autoComplete="current-password"
@@ -47,7 +48,7 @@ export function OwnAccount() {
               onChange={(event) => setGiven({ ...given, password: event.target.value })}
             />
           </Field>
-          <Field label="New password">
+          <Field label={say.newPasswordAlone}>
             <Input.Password
               required
               autoComplete="new-password"
@@ -56,14 +57,14 @@ export function OwnAccount() {
             />
           </Field>
           <Faults refused={change.refused} />
-          {done && <p>The password was changed; other sessions of yours have ended.</p>}
+          {done && <p>{say.passwordWasChangedOther}</p>}
           <Button htmlType="submit" loading={change.busy}>
-            Change the password
+            {say.changePassword}
           </Button>
         </form>
       )}
       <LightChoiceField />
-      <Button onClick={() => void everywhere()}>Sign out everywhere</Button>
+      <Button onClick={() => void everywhere()}>{say.signOutEverywhere}</Button>
     </section>
   )
 }

@@ -4,11 +4,12 @@ import { Accounts } from './Accounts'
 import { AuditTrail } from './AuditTrail'
 import { OwnAccount } from './OwnAccount'
 import styles from './service.module.css'
+import { say } from './sentences'
 
 /** One's own account; for a lead also the service's accounts and who changed what. */
 export function ServicePage() {
   const account = useAccount()
-  useTitle(account.role === 'lead' ? 'Service' : 'My account')
+  useTitle(account.role === 'lead' ? say.service : say.myAccount)
   return (
     <PageFrame>
       <div className={styles.page}>

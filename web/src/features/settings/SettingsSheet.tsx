@@ -5,6 +5,7 @@ import { useChange, useSettings } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { Field, SideSheet } from '../../shared/ui'
 import styles from './settings.module.css'
+import { say } from './sentences'
 
 export interface SettingsOf {
   of: 'host' | 'device'
@@ -17,9 +18,9 @@ export function SettingsSheet(props: { desk: Desk; about: SettingsOf; onClose: (
   const answer = useSettings(desk.id)
   const found = answer.data?.find((one) => one.of === about.of && one.id === about.id)
   return (
-    <SideSheet title={`Settings of ${found?.name ?? '…'}`} onClose={onClose}>
+    <SideSheet title={say.settings(found?.name ?? '…')} onClose={onClose}>
       {answer.error && <p role="alert">{answer.error.message}</p>}
-      {found?.settings.length === 0 && <p>There is nothing to set but its buttons.</p>}
+      {found?.settings.length === 0 && <p>{say.thereNothingSetBut}</p>}
       {found?.settings.map((setting) => (
         <One key={setting.id} about={about} setting={setting} />
       ))}
@@ -31,22 +32,19 @@ function One({ about, setting }: { about: SettingsOf; setting: Setting }) {
   const { change, busy } = useChange()
   const mayChange = useMayChange()
   const set = (value: Setting['value']) =>
-    void change({ kind: 'setting', ...about, setting: setting.id, value }, `${setting.name} is set.`)
+    void change({ kind: 'setting', ...about, setting: setting.id, value }, say.set(setting.name))
   return (
     <section className={styles.one} aria-label={setting.name}>
-      <Field
-        label={setting.name}
-        hint={setting.value === null ? `Not set; usual is ${usual(setting)}.` : undefined}
-      >
+      <Field label={setting.name} hint={setting.value === null ? say.notSetUsual(usual(setting)) : undefined}>
         <Control setting={setting} disabled={!mayChange || busy} onSet={set} />
       </Field>
       <p>{setting.good_for}</p>
       <p>
-        <strong>It costs:</strong> {setting.costs}
+        <strong>{say.costs}</strong> {setting.costs}
       </p>
       {setting.value !== null && mayChange && (
-        <Button aria-label={`Leave ${setting.name} as it came`} disabled={busy} onClick={() => set(null)}>
-          Leave it as it came
+        <Button aria-label={say.leaveAsCameWithName(setting.name)} disabled={busy} onClick={() => set(null)}>
+          {say.leaveAsCame}
         </Button>
       )}
     </section>

@@ -4,6 +4,7 @@ import { api, must } from '../../shared/api'
 import { useSessionChanged } from '../../shared/session'
 import { Faults, Field, useTask } from '../../shared/ui'
 import styles from './signin.module.css'
+import { say } from './sentences'
 
 /** While there is no service of one's own: its name and its first lead. */
 export function FirstService({ leastPassword }: { leastPassword: number }) {
@@ -28,25 +29,25 @@ export function FirstService({ leastPassword }: { leastPassword: number }) {
   return (
     <div className={styles.first}>
       <Button type="text" aria-expanded={open} onClick={() => setOpen(!open)}>
-        Set up your own service
+        {say.setUpYourOwn}
       </Button>
       {open && (
         <form onSubmit={onSubmit}>
-          <Field label="Name of the service">
+          <Field label={say.nameService}>
             <Input {...field('service')} maxLength={120} />
           </Field>
-          <Field label="Your name" hint="You will be its first lead.">
+          <Field label={say.yourName} hint={say.youWillItsFirst}>
             <Input {...field('name')} maxLength={120} autoComplete="name" />
           </Field>
-          <Field label="Your address">
+          <Field label={say.yourAddress}>
             <Input {...field('email')} type="email" autoComplete="username" />
           </Field>
-          <Field label="A password" hint={`${String(leastPassword)} characters or more.`}>
+          <Field label={say.password} hint={say.charactersMore(String(leastPassword))}>
             <Input.Password {...field('password')} minLength={leastPassword} autoComplete="new-password" />
           </Field>
           <Faults refused={make.refused} />
           <Button type="primary" htmlType="submit" loading={make.busy}>
-            Set it up
+            {say.setUp}
           </Button>
         </form>
       )}

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import { lastUsed, type Session } from '../../shared/api'
 import { endsSoon, useSession } from '../../shared/session'
 import styles from './signin.module.css'
+import { say } from './sentences'
 
 const LOOK_MS = 5000
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
@@ -27,12 +28,13 @@ export function SessionEnds({ session }: { session: Session }) {
   return (
     <div role="alert" className={styles.ends}>
       <p>
-        {soon.canStay
-          ? `Nothing was done here for long: at ${TIME.format(soon.at)} you are signed out.`
-          : `At ${TIME.format(soon.at)}, after a whole day, you must sign in again.`}{' '}
-        What is being written stays here.
+        {say.whatBeingWrittenStays(
+          soon.canStay
+            ? `Nothing was done here for long: at ${TIME.format(soon.at)} you are signed out.`
+            : `At ${TIME.format(soon.at)}, after a whole day, you must sign in again.`,
+        )}
       </p>
-      {soon.canStay && <Button onClick={() => void stay()}>Stay signed in</Button>}
+      {soon.canStay && <Button onClick={() => void stay()}>{say.staySigned}</Button>}
     </div>
   )
 }

@@ -3,6 +3,7 @@ import type { Session } from '../../shared/api'
 import { useSessionGoesOn, type SignedIn } from '../../shared/session'
 import { SignInForm } from './SignInForm'
 import styles from './signin.module.css'
+import { say } from './sentences'
 
 /** Over what somebody was at when their session ended: signed in again, they go on there. */
 export function SignInAgain({ session, account }: { session: Session; account: SignedIn }) {
@@ -12,7 +13,7 @@ export function SignInAgain({ session, account }: { session: Session; account: S
   useEffect(() => {
     title.current?.focus()
     const before = document.title
-    document.title = 'Sign in again · Kippen'
+    document.title = say.signAgainKippen
     return () => {
       document.title = before
     }
@@ -20,14 +21,11 @@ export function SignInAgain({ session, account }: { session: Session; account: S
   return (
     <main className={styles.page}>
       <section className={styles.door} aria-labelledby="sign-in">
-        <h1>Kippen</h1>
+        <h1>{say.kippen}</h1>
         <h2 id="sign-in" tabIndex={-1} ref={title}>
-          Signed out
+          {say.signedOut}
         </h2>
-        <p>
-          {account.name} was signed out. Whoever signs in again as {account.email} goes on where it was left,
-          with what was being written.
-        </p>
+        <p>{say.wasSignedOutWhoever(account.name, account.email)}</p>
         <SignInForm session={session} known={account.demo ? '' : account.email} onSignedIn={onSignedIn} />
       </section>
     </main>

@@ -3,11 +3,12 @@ import { useCallback, useState, type FormEvent } from 'react'
 import { api, must, type Role, type Session } from '../../shared/api'
 import { Faults, Field, useTask } from '../../shared/ui'
 import styles from './signin.module.css'
+import { say } from './sentences'
 
 const DEMO: [Role, string][] = [
-  ['specialist', 'Open the demo as a specialist'],
-  ['lead', 'Open the demo as a lead'],
-  ['viewer', 'Open the demo as a viewer'],
+  ['specialist', say.openDemoAsSpecialist],
+  ['lead', say.openDemoAsLead],
+  ['viewer', say.openDemoAsViewer],
 ]
 
 interface Props {
@@ -44,7 +45,7 @@ export function SignInForm({ session, known = '', onSignedIn }: Props) {
   return (
     <>
       <form onSubmit={onSubmit}>
-        <Field label="E-mail address">
+        <Field label={say.eMailAddress}>
           <Input
             type="email"
             autoComplete="username"
@@ -53,7 +54,7 @@ export function SignInForm({ session, known = '', onSignedIn }: Props) {
             onChange={(event) => setEmail(event.target.value)}
           />
         </Field>
-        <Field label="Password" wrong={wrong}>
+        <Field label={say.passwordAlone} wrong={wrong}>
           <Input.Password
             autoComplete="current-password"
             required
@@ -63,12 +64,12 @@ export function SignInForm({ session, known = '', onSignedIn }: Props) {
         </Field>
         {signIn.refused && !wrong && <Faults refused={signIn.refused} />}
         <Button type="primary" htmlType="submit" loading={signIn.busy}>
-          Sign in
+          {say.sign}
         </Button>
       </form>
       {session.demo && (
         <div className={styles.demo}>
-          <h3>The made-up Saltmarsh Row service</h3>
+          <h3>{say.madeUpSaltmarshRow}</h3>
           {DEMO.map(([role, words]) => (
             <Button key={role} block loading={demo.busy} onClick={() => void demo.run(role)}>
               {words}

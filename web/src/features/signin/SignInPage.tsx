@@ -4,16 +4,17 @@ import { useTitle } from '../../shared/ui'
 import { FirstService } from './FirstService'
 import { SignInForm } from './SignInForm'
 import styles from './signin.module.css'
+import { say } from './sentences'
 
 /** The only page, but joining by a code, that needs no session. */
 export function SignInPage({ session }: { session: Session }) {
-  useTitle('Sign in')
+  useTitle(say.sign)
   const changed = useSessionChanged()
   return (
     <main className={styles.page}>
       <section className={styles.what}>
-        <h1>Kippen</h1>
-        <p>What each button does, how long a press may take, and why that just happened.</p>
+        <h1>{say.kippen}</h1>
+        <p>{say.whatEachButtonDoes}</p>
         <svg viewBox="0 0 420 96" aria-hidden="true" className={styles.picture}>
           <path d="M0 84H420" className={styles.ground} />
           <rect x="12" y="38" width="70" height="46" className={styles.tap} />
@@ -24,7 +25,7 @@ export function SignInPage({ session }: { session: Session }) {
         </svg>
       </section>
       <section className={styles.door} aria-labelledby="sign-in">
-        <h2 id="sign-in">Sign in</h2>
+        <h2 id="sign-in">{say.sign}</h2>
         <SignInForm session={session} onSignedIn={changed} />
         {session.first && <FirstService leastPassword={session.least_password} />}
       </section>

@@ -6,6 +6,7 @@ import { Field } from '../../shared/ui'
 import { ActionField, choose, meant, type ActionChoice } from '../assign'
 import { ImportanceField, TimesField, WrongField } from './fields'
 import styles from './wants.module.css'
+import { say } from './sentences'
 
 const EMPTY = {
   what: '',
@@ -32,7 +33,7 @@ export function NewWant({ client }: { client: string }) {
     const { what, times, wrong, importance } = given
     const action = chosen ? meant(chosen) : (await likeliest(what))?.action
     const want = { what: what.trim(), wrong, importance, times_a_day: times, action: action ?? null }
-    if (await change({ kind: 'want', want }, `Written down: ${want.what}.`)) {
+    if (await change({ kind: 'want', want }, say.writtenDown(want.what))) {
       setGiven(EMPTY)
       setChosen(undefined)
       field.current?.focus()
@@ -41,11 +42,11 @@ export function NewWant({ client }: { client: string }) {
   return (
     <form
       className={styles.new}
-      aria-label="A new want"
+      aria-label={say.newWant}
       data-client={client}
       onSubmit={(event) => void onSubmit(event)}
     >
-      <Field label="What do they want to do?">
+      <Field label={say.whatDoTheyWant}>
         <Input
           ref={field}
           required
@@ -55,23 +56,23 @@ export function NewWant({ client }: { client: string }) {
         />
       </Field>
       <TimesField
-        label="Times a day"
+        label={say.timesDay}
         value={given.times}
         onChange={(times) => setGiven({ ...given, times })}
       />
       <WrongField
-        label="A wrong press"
+        label={say.wrongPress}
         value={given.wrong}
         onChange={(wrong) => setGiven({ ...given, wrong })}
       />
       <ImportanceField
-        label="How important"
+        label={say.howImportant}
         value={given.importance}
         onChange={(importance) => setGiven({ ...given, importance })}
       />
-      <ActionField label="Done by the action" value={choice} onChange={setChosen} />
+      <ActionField label={say.doneAction} value={choice} onChange={setChosen} />
       <Button type="primary" htmlType="submit" loading={busy} disabled={!given.what.trim() || !whole}>
-        {whole ? 'Write it down' : 'Say the rest first'}
+        {whole ? say.writeDown : say.sayRestFirst}
       </Button>
     </form>
   )

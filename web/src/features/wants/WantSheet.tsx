@@ -5,6 +5,7 @@ import { useActions, useFormChange, useWants } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import { ActionField, choiceOf, meant, type ActionChoice } from '../assign'
 import { ImportanceField, PlaceField, TimesField, WrongField, type WantPlace } from './fields'
+import { say } from './sentences'
 
 /** Everything about one want. */
 export function WantSheet(props: { desk: Desk; want: string; onClose: () => void }) {
@@ -27,15 +28,15 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
     if (action === undefined) return
     const { id, what, hosts, times_a_day, wrong, asked_by, importance } = given
     const put = { id, what, place, hosts, times_a_day, wrong, asked_by, importance, action }
-    if (await change({ kind: 'want', want: put }, `Changed: ${what}.`)) onClose()
+    if (await change({ kind: 'want', want: put }, say.changed(what))) onClose()
   }
   const remove = async () => {
-    if (await change({ kind: 'remove_want', id: want.id }, `Removed: ${want.what}.`)) onClose()
+    if (await change({ kind: 'remove_want', id: want.id }, say.removed(want.what))) onClose()
   }
   return (
-    <SideSheet title="A want" onClose={onClose}>
+    <SideSheet title={say.want} onClose={onClose}>
       <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label="What">
+        <Field label={say.what}>
           <Input
             required
             maxLength={120}
@@ -44,13 +45,13 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
           />
         </Field>
         <ActionField
-          label="Done by the action"
+          label={say.doneAction}
           value={choice}
           onChange={setChosen}
           otherwise={want.action_name}
         />
         <PlaceField desk={desk} value={place} onChange={setPlace} />
-        <Field label="On which hosts" hint="None: on any of them.">
+        <Field label={say.whichHosts} hint={say.noneAnyThem}>
           <Select
             mode="multiple"
             value={given.hosts}
@@ -59,21 +60,21 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
           />
         </Field>
         <TimesField
-          label="Times a day"
+          label={say.timesDay}
           value={given.times_a_day}
           onChange={(times_a_day) => setGiven({ ...given, times_a_day })}
         />
         <WrongField
-          label="A wrong press"
+          label={say.wrongPress}
           value={given.wrong}
           onChange={(wrong) => setGiven({ ...given, wrong })}
         />
         <ImportanceField
-          label="How important"
+          label={say.howImportant}
           value={given.importance}
           onChange={(importance) => setGiven({ ...given, importance })}
         />
-        <Field label="Asked for by">
+        <Field label={say.askedFor}>
           <Input
             maxLength={120}
             value={given.asked_by ?? ''}
@@ -81,10 +82,10 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
           />
         </Field>
         <Button type="primary" htmlType="submit" loading={busy} disabled={action === undefined}>
-          {action === undefined ? 'Say the rest first' : 'Save the want'}
+          {action === undefined ? say.sayRestFirst : say.saveWant}
         </Button>
         <Button danger onClick={() => void remove()}>
-          Remove the want
+          {say.removeWant}
         </Button>
       </form>
     </SideSheet>

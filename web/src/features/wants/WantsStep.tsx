@@ -6,6 +6,7 @@ import { Nothing } from '../../shared/ui'
 import { NewWant } from './NewWant'
 import { IMPORTANCE, stateWords, timesWords, wrongWords } from './words'
 import styles from './wants.module.css'
+import { say } from './sentences'
 
 interface Props {
   desk: Desk
@@ -23,20 +24,14 @@ export function WantsStep({ desk, chosen, onChoose, onGive }: Props) {
   return (
     <section aria-labelledby="wants-title" className={styles.step}>
       <div className={styles.head}>
-        <h2 id="wants-title">What {desk.name} wants to do</h2>
+        <h2 id="wants-title">{say.whatWantsDo(desk.name)}</h2>
         {wants.data && wants.data.length > 0 && (
-          <p>
-            {open === 0 ? 'every want has a button' : `${String(open)} of ${String(wants.data.length)} open`}
-          </p>
+          <p>{open === 0 ? say.everyWantHasButton : say.open(String(open), String(wants.data.length))}</p>
         )}
       </div>
       {mayChange && <NewWant client={desk.id} />}
       {wants.error && <p role="alert">{wants.error.message}</p>}
-      {wants.data?.length === 0 && (
-        <Nothing>
-          Nothing written down yet. Ask what they would do first if one button did it, and how often.
-        </Nothing>
-      )}
+      {wants.data?.length === 0 && <Nothing>{say.nothingWrittenDownYet}</Nothing>}
       <ol className={styles.wants}>
         {(wants.data ?? []).map((want) => (
           <WantRow
@@ -64,8 +59,8 @@ function WantRow(props: {
   const place = desk.places.find((one) => one.id === want.place)
   const hosts = desk.hosts.filter((host) => want.hosts.includes(host.id)).map((host) => host.name)
   const where = [
-    place && place.id !== 'everywhere' ? `in ${place.name}` : undefined,
-    hosts.length > 0 ? `at ${hosts.join(', ')}` : undefined,
+    place && place.id !== 'everywhere' ? say.inIt(place.name) : undefined,
+    hosts.length > 0 ? say.at(hosts.join(', ')) : undefined,
   ].filter((part) => part !== undefined)
   return (
     <li className={styles.want} data-state={want.state} data-chosen={chosen}>
@@ -78,7 +73,7 @@ function WantRow(props: {
             wrongWords(want),
             ...where,
           ].join(' · ')}
-          {want.asked_by && ` · asked for by ${want.asked_by}`}
+          {want.asked_by && say.askedForWithAskedBy(want.asked_by)}
         </span>
       </div>
       <div className={styles.state}>
@@ -91,13 +86,13 @@ function WantRow(props: {
       </div>
       <div className={styles.actions}>
         {onGive && (
-          <Button type="primary" aria-label={`Give it a button: ${want.what}`} onClick={onGive}>
-            Give it a button
+          <Button type="primary" aria-label={say.giveButtonWithWhat(want.what)} onClick={onGive}>
+            {say.giveButton}
           </Button>
         )}
         {onChoose && (
-          <Button aria-label={`Change the want ${want.what}`} onClick={onChoose}>
-            Change
+          <Button aria-label={say.changeWant(want.what)} onClick={onChoose}>
+            {say.change}
           </Button>
         )}
       </div>

@@ -2,6 +2,7 @@ import { InputNumber, Select } from 'antd'
 import type { Desk, Want, WantFacts } from '../../shared/api'
 import { Field } from '../../shared/ui'
 import { IMPORTANCE, WRONG } from './words'
+import { say } from './sentences'
 
 interface Of<Value> {
   label: string
@@ -42,7 +43,7 @@ export function PlaceField({ desk, value, onChange }: { desk: Desk } & Omit<Of<W
   const apps = desk.apps.filter((app) => !placed.includes(app.id))
   const APP = 'app:'
   return (
-    <Field label="Where">
+    <Field label={say.where}>
       <Select
         showSearch
         optionFilterProp="label"
@@ -50,7 +51,7 @@ export function PlaceField({ desk, value, onChange }: { desk: Desk } & Omit<Of<W
         onChange={(next: string) => onChange(next.startsWith(APP) ? { app: next.slice(APP.length) } : next)}
         options={[
           ...desk.places.map((place) => ({ value: place.id, label: place.name })),
-          ...apps.map((app) => ({ value: `${APP}${app.id}`, label: `in ${app.name}` })),
+          ...apps.map((app) => ({ value: `${APP}${app.id}`, label: say.inIt(app.name) })),
         ]}
       />
     </Field>

@@ -1,28 +1,29 @@
 import type { WantFacts } from '../../shared/api'
+import { say } from './sentences'
 
 export const WRONG: { value: WantFacts['wrong']; label: string }[] = [
-  { value: 'nothing', label: 'costs nothing' },
-  { value: 'nuisance', label: 'is a nuisance' },
-  { value: 'serious', label: 'is serious' },
-  { value: 'dangerous', label: 'is dangerous' },
+  { value: 'nothing', label: say.costsNothing },
+  { value: 'nuisance', label: say.nuisance },
+  { value: 'serious', label: say.serious },
+  { value: 'dangerous', label: say.dangerous },
 ]
 
 export const IMPORTANCE: { value: WantFacts['importance']; label: string }[] = [
-  { value: 'must', label: 'must have' },
+  { value: 'must', label: say.mustHave },
   { value: 'should', label: 'wanted' },
-  { value: 'could', label: 'nice to have' },
+  { value: 'could', label: say.niceHave },
 ]
 
 const STATES: Record<WantFacts['state'], string> = {
-  done: 'a button does it',
-  open: 'no button does it yet',
-  no_action: 'no action chosen yet',
+  done: say.buttonDoes,
+  open: say.noButtonDoesYet,
+  no_action: say.noActionChosenYet,
 }
 
 export const stateWords = (want: WantFacts) => STATES[want.state]
 
 export const wrongWords = (want: WantFacts) =>
-  `a wrong press ${WRONG.find((one) => one.value === want.wrong)?.label ?? want.wrong}`
+  say.wrongPressWithWrong(WRONG.find((one) => one.value === want.wrong)?.label ?? want.wrong)
 
 export const timesWords = (want: WantFacts) =>
-  want.times_a_day === null ? 'how often not known' : `${String(want.times_a_day)} a day`
+  want.times_a_day === null ? say.howOftenNotKnown : say.day(String(want.times_a_day))

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { singleKey } from './singleKeys'
+import { say } from './sentences'
 
 interface Command {
   name: string
@@ -11,23 +12,23 @@ interface Command {
 
 /** What can be done by a key, by name: the one list from which keys, help and command bar come. */
 export const COMMANDS = {
-  find: { name: 'Find anything and do it', keys: ['Control+K'], where: 'desk' },
-  help: { name: 'All keys, and how it looks', keys: ['F1'], where: 'desk', single: '?' },
-  undo: { name: 'Take the last change back', keys: ['Control+Z'], where: 'desk', single: 'U' },
-  redo: { name: 'Make it again', keys: ['Control+Shift+Z'], where: 'desk' },
-  wants: { name: 'To Wants', keys: [], where: 'desk', single: 'W' },
-  devices: { name: 'To Devices', keys: [], where: 'desk', single: 'D' },
-  assign: { name: 'To Assign', keys: [], where: 'desk', single: 'A' },
-  listen: { name: 'Start listening, or stop', keys: [], where: 'desk', single: 'L' },
-  history: { name: 'What was saved', keys: [], where: 'desk', single: 'H' },
-  print: { name: 'Print what is shown', keys: [], where: 'desk' },
-  'next-pane': { name: 'To the next pane', keys: ['F6'], where: 'desk' },
-  'pane-before': { name: 'To the pane before', keys: ['Shift+F6'], where: 'desk' },
-  rename: { name: 'Name and times of the button', keys: ['F2'], where: 'lanes' },
-  clear: { name: 'Take the action off', keys: ['Delete'], where: 'lanes' },
-  cut: { name: 'Carry it elsewhere', keys: ['Control+X'], where: 'lanes' },
-  copy: { name: 'Carry a copy elsewhere', keys: ['Control+C'], where: 'lanes' },
-  paste: { name: 'Put what is carried here', keys: ['Control+V'], where: 'lanes' },
+  find: { name: say.findAnythingDo, keys: ['Control+K'], where: 'desk' },
+  help: { name: say.allKeysHowLooks, keys: ['F1'], where: 'desk', single: '?' },
+  undo: { name: say.takeLastChangeBack, keys: ['Control+Z'], where: 'desk', single: 'U' },
+  redo: { name: say.makeAgain, keys: ['Control+Shift+Z'], where: 'desk' },
+  wants: { name: say.wants, keys: [], where: 'desk', single: 'W' },
+  devices: { name: say.devices, keys: [], where: 'desk', single: 'D' },
+  assign: { name: say.assign, keys: [], where: 'desk', single: 'A' },
+  listen: { name: say.startListeningStop, keys: [], where: 'desk', single: 'L' },
+  history: { name: say.whatWasSaved, keys: [], where: 'desk', single: 'H' },
+  print: { name: say.printWhatShown, keys: [], where: 'desk' },
+  'next-pane': { name: say.nextPane, keys: ['F6'], where: 'desk' },
+  'pane-before': { name: say.paneBefore, keys: ['Shift+F6'], where: 'desk' },
+  rename: { name: say.nameTimesButton, keys: ['F2'], where: 'lanes' },
+  clear: { name: say.takeActionOff, keys: ['Delete'], where: 'lanes' },
+  cut: { name: say.carryElsewhere, keys: ['Control+X'], where: 'lanes' },
+  copy: { name: say.carryCopyElsewhere, keys: ['Control+C'], where: 'lanes' },
+  paste: { name: say.putWhatCarriedHere, keys: ['Control+V'], where: 'lanes' },
 } as const satisfies Record<string, Command>
 
 export type CommandId = keyof typeof COMMANDS

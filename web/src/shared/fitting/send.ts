@@ -1,5 +1,6 @@
 import { api, must, PAGE, Refused, type Change, type HistoryStep } from '../api'
 import type { Order, Saved } from './queue'
+import { say } from './sentences'
 
 const isStep = (made: Order['made']): made is HistoryStep => 'step' in made && !('kind' in made)
 
@@ -14,7 +15,7 @@ export async function send(client: string, order: Order, lastSaved: () => number
     const mayBe = error instanceof Refused && error.mayBeSaved
     const revision = mayBe ? await ownSince(client, lastSaved()).catch(() => undefined) : undefined
     if (!revision) throw error
-    return { revision, told: ['No answer came; it was saved all the same.'] }
+    return { revision, told: [say.noAnswerCameWas] }
   }
 }
 
@@ -63,10 +64,10 @@ async function latest(client: string, step: HistoryStep['step'], own: number): P
   if (found !== null && newest?.number === own) return found
   throw new Refused({
     type: 'about:blank',
-    title: 'Not as it was',
+    title: say.notAsWas,
     status: 409,
     detail: newest
-      ? `${newest.author} saved revision ${String(newest.number)} in between; nothing was taken back.`
-      : 'Nothing was taken back.',
+      ? say.savedRevisionBetweenNothing(newest.author, String(newest.number))
+      : say.nothingWasTakenBack,
   })
 }

@@ -2,6 +2,7 @@ import { useCallback, useState } from 'react'
 import { useAnnounce } from '../ui'
 import type { Made, SaveOptions } from './queue'
 import { useSaving } from './saving'
+import { say } from './sentences'
 
 /**
  * Saves a change and says so. True once it is saved; a refusal stays with the desk, which tells it.
@@ -30,7 +31,7 @@ function useChangeOn(openedOn: number) {
       setOwn((count) => count + 1)
       try {
         const { revision, told } = await queue.save({ made, openedOn, options })
-        announce([said, ...told, `Saved as revision ${String(revision.number)}.`].join(' ').trim())
+        announce([said, ...told, say.savedAsRevision(String(revision.number))].join(' ').trim())
         return true
       } catch {
         return false

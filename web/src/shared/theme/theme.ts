@@ -1,5 +1,6 @@
 import { theme as antd, type ThemeConfig } from 'antd'
 import { THEMES, type Light } from './colours'
+import { say } from './sentences'
 
 /** The component library in Kippen’s colours. */
 export function themeFor(light: Light): ThemeConfig {
@@ -24,7 +25,7 @@ export function themeFor(light: Light): ThemeConfig {
       colorBgLayout: colours.paper,
       colorBorder: colours.mud,
       colorSplit: colours.line,
-      fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
+      fontFamily: say.atkinsonHyperlegibleNextVariable,
       fontSize: 16,
       controlHeight: 44,
       borderRadius: 8,

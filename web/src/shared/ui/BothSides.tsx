@@ -1,11 +1,12 @@
 import styles from './ui.module.css'
+import { say } from './sentences'
 
 /** What somebody else changed, and what one's own change would do, side by side. */
 export function BothSides(props: { author: string; theirs: string[]; mine: string[] }) {
   return (
     <div className={styles.sides}>
-      <Side title={`${props.author} changed`} words={props.theirs} />
-      <Side title="Yours would do" words={props.mine} />
+      <Side title={say.changed(props.author)} words={props.theirs} />
+      <Side title={say.yoursWouldDo} words={props.mine} />
     </div>
   )
 }
@@ -18,7 +19,7 @@ function Side({ title, words }: { title: string; words: string[] }) {
         {words.map((sentence) => (
           <li key={sentence}>{sentence}</li>
         ))}
-        {words.length === 0 && <li>nothing that differs now</li>}
+        {words.length === 0 && <li>{say.nothingThatDiffersNow}</li>}
       </ul>
     </section>
   )

@@ -1,5 +1,6 @@
 import { Component, type ReactNode } from 'react'
 import styles from './ui.module.css'
+import { say } from './sentences'
 
 /** Where a part of the page breaks, it says so and what can be done; what was saved is saved. */
 export class ErrorBoundary extends Component<{ children: ReactNode }, { broken: Error | undefined }> {
@@ -14,16 +15,13 @@ export class ErrorBoundary extends Component<{ children: ReactNode }, { broken: 
     if (!broken) return this.props.children
     return (
       <main className={styles.broken}>
-        <h1>Something on this page went wrong</h1>
-        <p role="alert">
-          What was said to be saved is saved. Load the page anew; if it breaks again, go back to the clients
-          and tell whoever looks after Kippen: {broken.message}
-        </p>
+        <h1>{say.somethingThisPageWent}</h1>
+        <p role="alert">{say.whatWasSaidSaved(broken.message)}</p>
         <p>
           <button type="button" onClick={() => window.location.reload()}>
-            Load the page anew
+            {say.loadPageAnew}
           </button>{' '}
-          <a href="/">To the clients</a>
+          <a href="/">{say.clients}</a>
         </p>
       </main>
     )

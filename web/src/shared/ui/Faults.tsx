@@ -1,5 +1,6 @@
 import { Alert } from 'antd'
 import type { Refused } from '../api'
+import { say } from './sentences'
 
 /** What the server refused, with every reason. */
 export function Faults({ refused }: { refused: Refused | undefined }) {
@@ -19,7 +20,7 @@ export function Faults({ refused }: { refused: Refused | undefined }) {
               ))}
             </ul>
             <details>
-              <summary>More</summary>
+              <summary>{say.more}</summary>
               <ul>
                 {faults.map((fault) => (
                   <li key={fault.where + fault.message}>

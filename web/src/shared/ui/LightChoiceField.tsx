@@ -1,9 +1,10 @@
 import { Select } from 'antd'
 import { chooseLight, useLightChoice, type LightChoice } from '../theme'
 import { Field } from './Field'
+import { say } from './sentences'
 
 const CHOICES: { value: LightChoice; label: string }[] = [
-  { value: 'system', label: 'as the system has it' },
+  { value: 'system', label: say.asSystemHas },
   { value: 'light', label: 'light' },
   { value: 'dark', label: 'dark' },
 ]
@@ -11,7 +12,7 @@ const CHOICES: { value: LightChoice; label: string }[] = [
 /** By day, by night, or as the system has it. */
 export function LightChoiceField() {
   return (
-    <Field label="Light or dark">
+    <Field label={say.lightDark}>
       <Select value={useLightChoice()} options={CHOICES} onChange={chooseLight} />
     </Field>
   )

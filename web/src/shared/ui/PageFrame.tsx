@@ -4,8 +4,9 @@ import { NavLink } from 'react-router'
 import { api, must } from '../api'
 import { useAccount, useSessionChanged } from '../session'
 import styles from './ui.module.css'
+import { say } from './sentences'
 
-const ROLES = { lead: 'lead', specialist: 'specialist', viewer: 'viewer, looks only' } as const
+const ROLES = { lead: 'lead', specialist: 'specialist', viewer: say.viewerLooksOnly } as const
 
 /** What stands around the pages outside of the desk: where one is, who one is, the way out. */
 export function PageFrame({ children }: { children: ReactNode }) {
@@ -20,20 +21,20 @@ export function PageFrame({ children }: { children: ReactNode }) {
       <header className={styles.band}>
         <p className={styles.service}>
           <strong>{account.service}</strong>
-          <span>Kippen</span>
+          <span>{say.kippen}</span>
         </p>
-        <nav aria-label="Pages">
+        <nav aria-label={say.pages}>
           <NavLink to="/" end>
-            Clients
+            {say.clientsAlone}
           </NavLink>
-          <NavLink to="/service">{account.role === 'lead' ? 'Service' : 'My account'}</NavLink>
+          <NavLink to="/service">{account.role === 'lead' ? say.service : say.myAccount}</NavLink>
         </nav>
         <p className={styles.me}>
           <strong>{account.name}</strong>
           <span>{ROLES[account.role]}</span>
         </p>
         <Button ghost onClick={() => void signOut()}>
-          Sign out
+          {say.signOut}
         </Button>
       </header>
       <main className={styles.main} tabIndex={-1}>

@@ -1,6 +1,7 @@
 import { Button } from 'antd'
 import { useEffect, useId, useRef, type ReactNode } from 'react'
 import styles from './ui.module.css'
+import { say } from './sentences'
 
 /** Esc closes the sheet, wherever the focus is, unless something nearer took it. */
 export function useEscape(onEscape: () => void) {
@@ -34,7 +35,7 @@ export function SideSheet(props: { title: string; onClose: () => void; children:
         <h2 id={id} ref={heading} tabIndex={-1}>
           {title}
         </h2>
-        <Button onClick={onClose}>Close</Button>
+        <Button onClick={onClose}>{say.close}</Button>
       </div>
       {children}
     </aside>

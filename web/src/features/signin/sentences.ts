@@ -1,0 +1,26 @@
+/** What this part of the page says, ready to be put into another language. */
+export const say = {
+  setUpYourOwn: 'Set up your own service',
+  nameService: 'Name of the service',
+  yourName: 'Your name',
+  youWillItsFirst: 'You will be its first lead.',
+  yourAddress: 'Your address',
+  password: 'A password',
+  charactersMore: (leastPassword: string) => `${leastPassword} characters or more.`,
+  setUp: 'Set it up',
+  whatBeingWrittenStays: (at: string) => `${at} What is being written stays here.`,
+  staySigned: 'Stay signed in',
+  signAgainKippen: 'Sign in again · Kippen',
+  kippen: 'Kippen',
+  signedOut: 'Signed out',
+  wasSignedOutWhoever: (name: string, email: string) =>
+    `${name} was signed out. Whoever signs in again as ${email} goes on where it was left, with what was being written.`,
+  openDemoAsSpecialist: 'Open the demo as a specialist',
+  openDemoAsLead: 'Open the demo as a lead',
+  openDemoAsViewer: 'Open the demo as a viewer',
+  eMailAddress: 'E-mail address',
+  passwordAlone: 'Password',
+  sign: 'Sign in',
+  madeUpSaltmarshRow: 'The made-up Saltmarsh Row service',
+  whatEachButtonDoes: 'What each button does, how long a press may take, and why that just happened.',
+}

@@ -1,0 +1,20 @@
+/** What this part of the page says, ready to be put into another language. */
+export const say = {
+  findAnythingDo: 'Find anything and do it',
+  allKeysHowLooks: 'All keys, and how it looks',
+  takeLastChangeBack: 'Take the last change back',
+  makeAgain: 'Make it again',
+  wants: 'To Wants',
+  devices: 'To Devices',
+  assign: 'To Assign',
+  startListeningStop: 'Start listening, or stop',
+  whatWasSaved: 'What was saved',
+  printWhatShown: 'Print what is shown',
+  nextPane: 'To the next pane',
+  paneBefore: 'To the pane before',
+  nameTimesButton: 'Name and times of the button',
+  takeActionOff: 'Take the action off',
+  carryElsewhere: 'Carry it elsewhere',
+  carryCopyElsewhere: 'Carry a copy elsewhere',
+  putWhatCarriedHere: 'Put what is carried here',
+}
