@@ -182,6 +182,7 @@ module Kippen
     end
 
     def work(name) = reach(name, :enter)
+
     # What is far is found in the command bar.
     def follow(name)
       return reach(name, :enter) unless name == "Wants"

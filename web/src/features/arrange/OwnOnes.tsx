@@ -1,8 +1,8 @@
 import { Button, Input, Select } from 'antd'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import type { Device } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
-import { Field } from '../../shared/ui'
+import { Field, FormOf } from '../../shared/ui'
 import styles from './arrange.module.css'
 import { say } from './sentences'
 
@@ -13,11 +13,10 @@ export function OwnOnes(props: {
   onGone: () => void
 }) {
   const { devices, chosen, onGone } = props
-  const { change, busy } = useChange()
+  const { change, busy, refused } = useChange()
   const [device, setDevice] = useState(devices[0]?.id ?? '')
   const [name, setName] = useState('')
-  const keep = async (event: FormEvent) => {
-    event.preventDefault()
+  const keep = async () => {
     if (await change({ kind: 'save_arrangement', device, name }, say.kept(name))) setName('')
   }
   const remove = async () => {
@@ -32,21 +31,21 @@ export function OwnOnes(props: {
         </Button>
       )}
       <h3>{say.keepWhatDevice}</h3>
-      <form onSubmit={(event) => void keep(event)}>
-        <Field label={say.whichDeviceAlone}>
+      <FormOf onSubmit={keep} refused={refused}>
+        <Field label={say.whichDeviceAlone} at="device">
           <Select
             value={device}
             onChange={setDevice}
             options={devices.map((one) => ({ value: one.id, label: one.name }))}
           />
         </Field>
-        <Field label={say.name}>
+        <Field label={say.name} at="name">
           <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
         <Button htmlType="submit" disabled={busy || name.trim() === ''}>
           {say.keep}
         </Button>
-      </form>
+      </FormOf>
     </section>
   )
 }

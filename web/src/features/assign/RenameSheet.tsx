@@ -1,34 +1,33 @@
 import { Button, Input } from 'antd'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import type { Button as ButtonData } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
-import { Field, SideSheet } from '../../shared/ui'
+import { Field, SideSheet, FormOf } from '../../shared/ui'
 import { OwnTimes } from './OwnTimes'
 import { say } from './sentences'
 
 /** Another name, what is printed on it, and times of its own. */
 export function RenameSheet({ button, onClose }: { button: ButtonData; onClose: () => void }) {
-  const { change, busy } = useFormChange()
+  const { change, busy, refused } = useFormChange()
   const [name, setName] = useState(button.name)
   const [print, setPrint] = useState(button.print)
-  const onSubmit = async (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = async () => {
     const set = { name, print: print || null }
     if (await change({ kind: 'button', button: button.ref, set }, say.called(name))) onClose()
   }
   return (
     <SideSheet title={say.name(button.name)} onClose={onClose}>
-      <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label={say.nameAlone}>
+      <FormOf onSubmit={onSubmit} refused={refused}>
+        <Field label={say.nameAlone} at="name">
           <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
-        <Field label={say.printed}>
+        <Field label={say.printed} at="print">
           <Input maxLength={120} value={print} onChange={(event) => setPrint(event.target.value)} />
         </Field>
         <Button type="primary" htmlType="submit" loading={busy} disabled={name.trim() === ''}>
           {say.callThat}
         </Button>
-      </form>
+      </FormOf>
       <OwnTimes button={button.ref} />
     </SideSheet>
   )

@@ -1,8 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button, Input, type InputRef } from 'antd'
-import { useCallback, useEffect, useRef, useState, type FormEvent } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { api, must, type Client } from '../../shared/api'
-import { Faults, Field, useAnnounce, useTask } from '../../shared/ui'
+import { Faults, Field, useAnnounce, useTask, FormOf } from '../../shared/ui'
 import { useErasure } from './queries'
 import styles from './caseload.module.css'
 import { say } from './sentences'
@@ -38,8 +38,7 @@ export function ClientSheet({ client, onClose }: { client: Client; onClose: () =
       onClose()
     }, [client, name, queries, announce, onClose]),
   )
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = () => {
     void erase.run()
   }
   return (
@@ -67,8 +66,8 @@ export function ClientSheet({ client, onClose }: { client: Client; onClose: () =
           </Button>
         )}
         {erasing && (
-          <form onSubmit={onSubmit}>
-            <Field label={say.eraseTypeName(client.name)}>
+          <FormOf onSubmit={onSubmit} refused={erase.refused}>
+            <Field label={say.eraseTypeName(client.name)} at="name">
               <Input ref={field} value={name} onChange={(event) => setName(event.target.value)} />
             </Field>
             <Faults refused={erase.refused} />
@@ -82,7 +81,7 @@ export function ClientSheet({ client, onClose }: { client: Client; onClose: () =
               {say.eraseForGood}
             </Button>
             <Button onClick={() => setErasing(false)}>{say.keep(client.name)}</Button>
-          </form>
+          </FormOf>
         )}
       </div>
     </section>

@@ -1,9 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
-import { useCallback, useState, type ChangeEvent, type FormEvent } from 'react'
+import { useCallback, useState, type ChangeEvent } from 'react'
 import { useNavigate } from 'react-router'
 import { api, must } from '../../shared/api'
-import { Faults, Field, useTask } from '../../shared/ui'
+import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import styles from './caseload.module.css'
 import { say } from './sentences'
 
@@ -28,26 +28,25 @@ export function NewClient() {
     event.target.value = ''
     if (file) await takeIn.run(await file.text())
   }
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = () => {
     const client = { name: name.trim(), ...(about.trim() ? { about: about.trim() } : {}) }
     void takeIn.run(JSON.stringify({ kippen: 'fitting/1', client }))
   }
   return (
     <section className={styles.sheet} aria-labelledby="new-client">
       <h2 id="new-client">{say.takeClient}</h2>
-      <form onSubmit={onSubmit}>
-        <Field label={say.name} hint={say.whatServiceCallsThem}>
+      <FormOf onSubmit={onSubmit} refused={takeIn.refused}>
+        <Field label={say.name} hint={say.whatServiceCallsThem} at="name">
           <Input value={name} required maxLength={120} onChange={(event) => setName(event.target.value)} />
         </Field>
-        <Field label={say.fewWords} hint={say.forExampleLeftThumb}>
+        <Field label={say.fewWords} hint={say.forExampleLeftThumb} at="about">
           <Input value={about} maxLength={120} onChange={(event) => setAbout(event.target.value)} />
         </Field>
         <Faults refused={takeIn.refused} />
         <Button type="primary" htmlType="submit" loading={takeIn.busy}>
           {say.take}
         </Button>
-      </form>
+      </FormOf>
       <label className={styles.file}>
         {say.withFittingFile}
         <input type="file" accept=".json,application/json" onChange={(event) => void onFile(event)} />

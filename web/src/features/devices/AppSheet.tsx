@@ -1,8 +1,8 @@
 import { Button, Checkbox, Input } from 'antd'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import type { App, Desk, Host } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
-import { Field, SideSheet } from '../../shared/ui'
+import { Field, SideSheet, FormOf } from '../../shared/ui'
 import { KeysField } from '../assign'
 import { SYSTEMS } from './systems'
 import styles from './devices.module.css'
@@ -22,14 +22,13 @@ const EVERYWHERE = SYSTEMS.map((one) => one.value)
 export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: () => void }) {
   const { desk, id, onClose } = props
   const app = desk.apps.find((one) => one.id === id)
-  const { change, busy } = useFormChange()
+  const { change, busy, refused } = useFormChange()
   const [name, setName] = useState(app?.name ?? '')
   const [hosts, setHosts] = useState<Host['system'][]>(app?.hosts ?? EVERYWHERE)
   const [commands, setCommands] = useState<Command[]>(() =>
     (app?.commands ?? []).map((command, row) => ({ row, ...command })),
   )
-  const onSubmit = async (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = async () => {
     const said = commands
       .filter((command) => command.name.trim())
       .map(({ id: of, name: called, keys }) => ({
@@ -47,8 +46,8 @@ export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: (
     setCommands(commands.map((one) => (one.row === changed.row ? changed : one)))
   return (
     <SideSheet title={app ? app.name : say.addApp} onClose={onClose}>
-      <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label={say.name}>
+      <FormOf onSubmit={onSubmit} refused={refused}>
+        <Field label={say.name} at="name">
           <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
         <fieldset className={styles.plain}>
@@ -82,7 +81,7 @@ export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: (
             {say.removeApp}
           </Button>
         )}
-      </form>
+      </FormOf>
     </SideSheet>
   )
 }
@@ -97,7 +96,7 @@ function CommandFields(props: {
   return (
     <fieldset className={styles.plain}>
       <legend>{say.command(String(number))}</legend>
-      <Field label={say.whatDoes}>
+      <Field label={say.whatDoes} at="command">
         <Input
           maxLength={120}
           value={command.name}

@@ -1,8 +1,8 @@
 import { Button, Input, Select } from 'antd'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import type { Desk, DeviceFacts } from '../../shared/api'
 import { useFormChange, useDevices } from '../../shared/fitting'
-import { Field, SideSheet } from '../../shared/ui'
+import { Field, SideSheet, FormOf } from '../../shared/ui'
 import { HowWorked } from './HowWorked'
 import { say } from './sentences'
 
@@ -14,7 +14,7 @@ export function DeviceSheet(props: { desk: Desk; id: string; onClose: () => void
 }
 
 function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; onClose: () => void }) {
-  const { change, busy } = useFormChange()
+  const { change, busy, refused } = useFormChange()
   const [given, setGiven] = useState({
     name: device.name,
     host: device.host,
@@ -24,14 +24,13 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
     mounting: device.mounting,
     posture: device.posture,
   })
-  const onSubmit = async (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = async () => {
     if (await change({ kind: 'device', device: device.id, set: given }, say.changed(given.name))) onClose()
   }
   return (
     <SideSheet title={device.name} onClose={onClose}>
-      <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label={say.name}>
+      <FormOf onSubmit={onSubmit} refused={refused}>
+        <Field label={say.name} at="name">
           <Input
             required
             maxLength={120}
@@ -39,7 +38,7 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
             onChange={(event) => setGiven({ ...given, name: event.target.value })}
           />
         </Field>
-        <Field label={say.whichHost} hint={say.whatSitsGoesAlong}>
+        <Field label={say.whichHost} hint={say.whatSitsGoesAlong} at="host">
           <Select
             value={given.host}
             onChange={(host: string) => setGiven({ ...given, host, on: null })}
@@ -47,7 +46,7 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
           />
         </Field>
         {(device.may_sit.length > 0 || device.seat) && given.host === device.host && (
-          <Field label={say.sitsPlugsInto}>
+          <Field label={say.sitsPlugsInto} at="on">
             <Select
               value={given.on ? JSON.stringify({ device: given.on.device, place: given.on.place }) : ''}
               onChange={(value: string) =>
@@ -66,7 +65,7 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
             />
           </Field>
         )}
-        <Field label={say.versionAlone} hint={say.whenChangesStepsThat}>
+        <Field label={say.versionAlone} hint={say.whenChangesStepsThat} at="version">
           <Input
             maxLength={40}
             value={given.version ?? ''}
@@ -77,7 +76,7 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
         <Button type="primary" htmlType="submit" loading={busy}>
           {say.save}
         </Button>
-      </form>
+      </FormOf>
     </SideSheet>
   )
 }

@@ -1,8 +1,8 @@
 import { Button, Input, InputNumber, Select } from 'antd'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import type { Desk, Host } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
-import { Field, SideSheet } from '../../shared/ui'
+import { Field, SideSheet, FormOf } from '../../shared/ui'
 import { SYSTEMS } from './systems'
 import { say } from './sentences'
 
@@ -10,14 +10,13 @@ import { say } from './sentences'
 export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: () => void }) {
   const { desk, id, onClose } = props
   const host = desk.hosts.find((one) => one.id === id)
-  const { change, busy } = useFormChange()
+  const { change, busy, refused } = useFormChange()
   const [given, setGiven] = useState({
     name: host?.name ?? '',
     system: host?.system ?? ('computer' as Host['system']),
     double_click_ms: host?.double_click_ms ?? null,
   })
-  const onSubmit = async (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = async () => {
     const put = host ? { id: host.id, ...given } : given
     if (await change({ kind: 'host', host: put }, say.is(given.name, host ? 'changed' : 'added'))) onClose()
   }
@@ -26,15 +25,15 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
   }
   return (
     <SideSheet title={host ? host.name : say.addHost} onClose={onClose}>
-      <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label={say.what}>
+      <FormOf onSubmit={onSubmit} refused={refused}>
+        <Field label={say.what} at="system">
           <Select
             value={given.system}
             options={SYSTEMS}
             onChange={(system: Host['system']) => setGiven({ ...given, system })}
           />
         </Field>
-        <Field label={say.name}>
+        <Field label={say.name} at="name">
           <Input
             required
             maxLength={120}
@@ -42,7 +41,7 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
             onChange={(event) => setGiven({ ...given, name: event.target.value })}
           />
         </Field>
-        <Field label={say.doubleClickWithinMsAlone} hint={say.asSetThereNot}>
+        <Field label={say.doubleClickWithinMsAlone} hint={say.asSetThereNot} at="double_click_ms">
           <InputNumber
             min={50}
             max={3000}
@@ -60,7 +59,7 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
           </Button>
         )}
         {host && host.devices.length > 0 && <p>{say.hostGoesWhenNo}</p>}
-      </form>
+      </FormOf>
     </SideSheet>
   )
 }

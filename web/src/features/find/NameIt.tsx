@@ -1,8 +1,8 @@
 import { Button, Input, Select } from 'antd'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import type { DeviceFacts } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
-import { Field } from '../../shared/ui'
+import { Field, FormOf } from '../../shared/ui'
 import { useBench, type FoundSource } from '../bench'
 import styles from './find.module.css'
 import { say } from './sentences'
@@ -19,7 +19,7 @@ interface Props {
 /** Says which button a source is: one that is there, or a new one that gets a name. */
 export function NameIt({ devices, source, kind, known, listener }: Props) {
   const { bindTo } = useBench()
-  const { change, busy } = useFormChange()
+  const { change, busy, refused } = useFormChange()
   const [name, setName] = useState('')
   const [device, setDevice] = useState(devices[0]?.id ?? '')
   const [open, setOpen] = useState(false)
@@ -28,8 +28,7 @@ export function NameIt({ devices, source, kind, known, listener }: Props) {
       .filter((button) => button.kind === kind || (button.kind === 'force' && kind === 'contact'))
       .map((button) => ({ value: button.ref, label: button.full_name, button })),
   )
-  const onSubmit = async (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = async () => {
     const button = { name: name.trim(), kind, codes: [source] }
     if (await change({ kind: 'add_button', device, button }, say.added(button.name))) setOpen(false)
   }
@@ -50,11 +49,11 @@ export function NameIt({ devices, source, kind, known, listener }: Props) {
       </Field>
       {!open && <Button onClick={() => setOpen(true)}>{say.newButton}</Button>}
       {open && (
-        <form className={styles.new} onSubmit={(event) => void onSubmit(event)}>
-          <Field label={say.nameNewButton}>
+        <FormOf className={styles.new} onSubmit={onSubmit} refused={refused}>
+          <Field label={say.nameNewButton} at="name">
             <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
           </Field>
-          <Field label={say.whichDevice}>
+          <Field label={say.whichDevice} at="device">
             <Select
               value={device}
               onChange={setDevice}
@@ -64,7 +63,7 @@ export function NameIt({ devices, source, kind, known, listener }: Props) {
           <Button type="primary" htmlType="submit" loading={busy} disabled={!name.trim()}>
             {say.add}
           </Button>
-        </form>
+        </FormOf>
       )}
     </div>
   )

@@ -1,21 +1,20 @@
 import { Button, Input } from 'antd'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import { useChange } from '../../shared/fitting'
-import { Field } from '../../shared/ui'
+import { Field, FormOf } from '../../shared/ui'
 import styles from './history.module.css'
 import { say } from './sentences'
 
 /** Saves the state as it is once more, with a note by which it is found again. */
 export function NoteForm() {
-  const { change, busy } = useChange()
+  const { change, busy, refused } = useChange()
   const [note, setNote] = useState('')
-  const keep = async (event: FormEvent) => {
-    event.preventDefault()
+  const keep = async () => {
     if (await change({ kind: 'note' }, say.stateKeptWithIts, { note })) setNote('')
   }
   return (
-    <form className={styles.note} onSubmit={(event) => void keep(event)}>
-      <Field label={say.noteHowNow}>
+    <FormOf className={styles.note} onSubmit={keep} refused={refused}>
+      <Field label={say.noteHowNow} at="note">
         <Input
           maxLength={500}
           value={note}
@@ -26,6 +25,6 @@ export function NoteForm() {
       <Button htmlType="submit" disabled={busy || note.trim() === ''}>
         {say.keepWithThisNote}
       </Button>
-    </form>
+    </FormOf>
   )
 }

@@ -1,8 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Input, Select } from 'antd'
-import { useCallback, useState, type FormEvent } from 'react'
+import { useCallback, useState } from 'react'
 import { api, must, type Account, type Role } from '../../shared/api'
-import { Faults, Field, useTask } from '../../shared/ui'
+import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import { AccountRow } from './AccountRow'
 import styles from './service.module.css'
 import { say } from './sentences'
@@ -31,8 +31,7 @@ export function Accounts() {
       await refresh()
     }, [given, refresh]),
   )
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = () => {
     void add.run()
   }
   const field = (name: 'name' | 'email' | 'password') => ({
@@ -49,23 +48,23 @@ export function Accounts() {
           <AccountRow key={account.id} account={account} onChanged={refresh} />
         ))}
       </ul>
-      <form className={styles.card} onSubmit={onSubmit} aria-labelledby="new-account">
+      <FormOf className={styles.card} onSubmit={onSubmit} aria-labelledby="new-account" refused={add.refused}>
         <h2 id="new-account">{say.newAccount}</h2>
         <div className={styles.fields}>
-          <Field label={say.name}>
+          <Field label={say.name} at="name">
             <Input {...field('name')} maxLength={120} />
           </Field>
-          <Field label={say.eMailAddress}>
+          <Field label={say.eMailAddress} at="email">
             <Input {...field('email')} type="email" />
           </Field>
-          <Field label={say.role}>
+          <Field label={say.role} at="role">
             <Select<Role>
               value={given.role}
               options={ROLES}
               onChange={(role) => setGiven({ ...given, role })}
             />
           </Field>
-          <Field label={say.firstPassword} hint={say.tellThemTheyChange}>
+          <Field label={say.firstPassword} hint={say.tellThemTheyChange} at="password">
             <Input {...field('password')} minLength={10} autoComplete="off" />
           </Field>
         </div>
@@ -73,7 +72,7 @@ export function Accounts() {
         <Button type="primary" htmlType="submit" loading={add.busy}>
           {say.makeAccount}
         </Button>
-      </form>
+      </FormOf>
     </section>
   )
 }

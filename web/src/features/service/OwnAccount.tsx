@@ -1,8 +1,8 @@
 import { Button, Input } from 'antd'
-import { useCallback, useState, type FormEvent } from 'react'
+import { useCallback, useState } from 'react'
 import { api, must } from '../../shared/api'
 import { useAccount, useSessionChanged } from '../../shared/session'
-import { Faults, Field, LightChoiceField, useAnnounce, useTask } from '../../shared/ui'
+import { Faults, Field, LightChoiceField, useAnnounce, useTask, FormOf } from '../../shared/ui'
 import styles from './service.module.css'
 import { say } from './sentences'
 
@@ -27,8 +27,7 @@ export function OwnAccount() {
     await must(api.POST('/api/session/sign-out', { body: { everywhere: true } }))
     await changed()
   }
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = () => {
     setDone(false)
     void change.run()
   }
@@ -39,8 +38,8 @@ export function OwnAccount() {
         {account.name}, {account.email}
       </p>
       {!account.demo && (
-        <form onSubmit={onSubmit}>
-          <Field label={say.passwordNow}>
+        <FormOf onSubmit={onSubmit} refused={change.refused}>
+          <Field label={say.passwordNow} at="password">
             <Input.Password
               required
               autoComplete="current-password"
@@ -48,7 +47,7 @@ export function OwnAccount() {
               onChange={(event) => setGiven({ ...given, password: event.target.value })}
             />
           </Field>
-          <Field label={say.newPasswordAlone}>
+          <Field label={say.newPasswordAlone} at="new_password">
             <Input.Password
               required
               autoComplete="new-password"
@@ -61,7 +60,7 @@ export function OwnAccount() {
           <Button htmlType="submit" loading={change.busy}>
             {say.changePassword}
           </Button>
-        </form>
+        </FormOf>
       )}
       <LightChoiceField />
       <Button onClick={() => void everywhere()}>{say.signOutEverywhere}</Button>

@@ -1,8 +1,8 @@
 import { Button, Input } from 'antd'
-import { useCallback, useState, type FormEvent } from 'react'
+import { useCallback, useState } from 'react'
 import { api, must } from '../../shared/api'
 import { useSessionChanged } from '../../shared/session'
-import { Faults, Field, useTask } from '../../shared/ui'
+import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import styles from './signin.module.css'
 import { say } from './sentences'
 
@@ -17,8 +17,7 @@ export function FirstService({ leastPassword }: { leastPassword: number }) {
       await changed()
     }, [given, changed]),
   )
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = () => {
     void make.run()
   }
   const field = (name: keyof typeof given) => ({
@@ -32,24 +31,24 @@ export function FirstService({ leastPassword }: { leastPassword: number }) {
         {say.setUpYourOwn}
       </Button>
       {open && (
-        <form onSubmit={onSubmit}>
-          <Field label={say.nameService}>
+        <FormOf onSubmit={onSubmit} refused={make.refused}>
+          <Field label={say.nameService} at="service">
             <Input {...field('service')} maxLength={120} />
           </Field>
-          <Field label={say.yourName} hint={say.youWillItsFirst}>
+          <Field label={say.yourName} hint={say.youWillItsFirst} at="name">
             <Input {...field('name')} maxLength={120} autoComplete="name" />
           </Field>
-          <Field label={say.yourAddress}>
+          <Field label={say.yourAddress} at="email">
             <Input {...field('email')} type="email" autoComplete="username" />
           </Field>
-          <Field label={say.password} hint={say.charactersMore(String(leastPassword))}>
+          <Field label={say.password} hint={say.charactersMore(String(leastPassword))} at="password">
             <Input.Password {...field('password')} minLength={leastPassword} autoComplete="new-password" />
           </Field>
           <Faults refused={make.refused} />
           <Button type="primary" htmlType="submit" loading={make.busy}>
             {say.setUp}
           </Button>
-        </form>
+        </FormOf>
       )}
     </div>
   )

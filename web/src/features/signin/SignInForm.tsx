@@ -1,7 +1,7 @@
 import { Button, Input } from 'antd'
-import { useCallback, useState, type FormEvent } from 'react'
+import { useCallback, useState } from 'react'
 import { api, must, type Role, type Session } from '../../shared/api'
-import { Faults, Field, useTask } from '../../shared/ui'
+import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import styles from './signin.module.css'
 import { say } from './sentences'
 
@@ -37,15 +37,14 @@ export function SignInForm({ session, known = '', onSignedIn }: Props) {
       [onSignedIn],
     ),
   )
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = () => {
     void signIn.run()
   }
   const wrong = signIn.refused?.status === 401 ? signIn.refused.problem.detail : undefined
   return (
     <>
-      <form onSubmit={onSubmit}>
-        <Field label={say.eMailAddress}>
+      <FormOf onSubmit={onSubmit} refused={signIn.refused}>
+        <Field label={say.eMailAddress} at="email">
           <Input
             type="email"
             autoComplete="username"
@@ -54,7 +53,7 @@ export function SignInForm({ session, known = '', onSignedIn }: Props) {
             onChange={(event) => setEmail(event.target.value)}
           />
         </Field>
-        <Field label={say.passwordAlone} wrong={wrong}>
+        <Field label={say.passwordAlone} at="password" wrong={wrong}>
           <Input.Password
             autoComplete="current-password"
             required
@@ -66,7 +65,7 @@ export function SignInForm({ session, known = '', onSignedIn }: Props) {
         <Button type="primary" htmlType="submit" loading={signIn.busy}>
           {say.sign}
         </Button>
-      </form>
+      </FormOf>
       {session.demo && (
         <div className={styles.demo}>
           <h3>{say.madeUpSaltmarshRow}</h3>

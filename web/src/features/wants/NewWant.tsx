@@ -1,8 +1,8 @@
 import { Button, Input, type InputRef } from 'antd'
-import { useRef, useState, type FormEvent } from 'react'
+import { useRef, useState } from 'react'
 import type { WantFacts } from '../../shared/api'
 import { useChange, useFoundActions, useLikeliest } from '../../shared/fitting'
-import { Field } from '../../shared/ui'
+import { Field, FormOf } from '../../shared/ui'
 import { ActionField, choose, meant, type ActionChoice } from '../assign'
 import { ImportanceField, TimesField, WrongField } from './fields'
 import styles from './wants.module.css'
@@ -16,19 +16,18 @@ const EMPTY = {
 }
 
 /** One line to fill in while talking: Enter writes the want down and the line is free again. */
-export function NewWant({ client }: { client: string }) {
+export function NewWant() {
   const [given, setGiven] = useState(EMPTY)
   const [chosen, setChosen] = useState<ActionChoice>()
   const field = useRef<InputRef>(null)
-  const { change, busy } = useChange()
+  const { change, busy, refused } = useChange()
   const found = useFoundActions(given.what)
   const likeliest = useLikeliest()
   const likely = given.what.trim() ? found.actions.find((one) => one.asks.length === 0) : undefined
   const choice = chosen ?? choose(likely)
   const whole = meant(choice) !== undefined
 
-  const onSubmit = async (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = async () => {
     if (!whole) return
     const { what, times, wrong, importance } = given
     const action = chosen ? meant(chosen) : (await likeliest(what))?.action
@@ -40,13 +39,8 @@ export function NewWant({ client }: { client: string }) {
     }
   }
   return (
-    <form
-      className={styles.new}
-      aria-label={say.newWant}
-      data-client={client}
-      onSubmit={(event) => void onSubmit(event)}
-    >
-      <Field label={say.whatDoTheyWant}>
+    <FormOf className={styles.new} aria-label={say.newWant} onSubmit={onSubmit} refused={refused}>
+      <Field label={say.whatDoTheyWant} at="what">
         <Input
           ref={field}
           required
@@ -74,6 +68,6 @@ export function NewWant({ client }: { client: string }) {
       <Button type="primary" htmlType="submit" loading={busy} disabled={!given.what.trim() || !whole}>
         {whole ? say.writeDown : say.sayRestFirst}
       </Button>
-    </form>
+    </FormOf>
   )
 }

@@ -1,8 +1,8 @@
 import { Button, Input, Select } from 'antd'
-import { useState, type FormEvent } from 'react'
+import { useState } from 'react'
 import type { Desk, WantFacts } from '../../shared/api'
 import { useActions, useFormChange, useWants } from '../../shared/fitting'
-import { Field, SideSheet } from '../../shared/ui'
+import { Field, SideSheet, FormOf } from '../../shared/ui'
 import { ActionField, choiceOf, meant, type ActionChoice } from '../assign'
 import { ImportanceField, PlaceField, TimesField, WrongField, type WantPlace } from './fields'
 import { say } from './sentences'
@@ -19,12 +19,11 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
   const [place, setPlace] = useState<WantPlace>(want.place)
   const [chosen, setChosen] = useState<ActionChoice>()
   const actions = useActions()
-  const { change, busy } = useFormChange()
+  const { change, busy, refused } = useFormChange()
   const choice = chosen ?? choiceOf(want.action, actions)
   const action = meant(choice)
 
-  const onSubmit = async (event: FormEvent) => {
-    event.preventDefault()
+  const onSubmit = async () => {
     if (action === undefined) return
     const { id, what, hosts, times_a_day, wrong, asked_by, importance } = given
     const put = { id, what, place, hosts, times_a_day, wrong, asked_by, importance, action }
@@ -35,8 +34,8 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
   }
   return (
     <SideSheet title={say.want} onClose={onClose}>
-      <form onSubmit={(event) => void onSubmit(event)}>
-        <Field label={say.what}>
+      <FormOf onSubmit={onSubmit} refused={refused}>
+        <Field label={say.what} at="what">
           <Input
             required
             maxLength={120}
@@ -51,7 +50,7 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
           otherwise={want.action_name}
         />
         <PlaceField desk={desk} value={place} onChange={setPlace} />
-        <Field label={say.whichHosts} hint={say.noneAnyThem}>
+        <Field label={say.whichHosts} hint={say.noneAnyThem} at="hosts">
           <Select
             mode="multiple"
             value={given.hosts}
@@ -74,7 +73,7 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
           value={given.importance}
           onChange={(importance) => setGiven({ ...given, importance })}
         />
-        <Field label={say.askedFor}>
+        <Field label={say.askedFor} at="asked_by">
           <Input
             maxLength={120}
             value={given.asked_by ?? ''}
@@ -87,7 +86,7 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
         <Button danger onClick={() => void remove()}>
           {say.removeWant}
         </Button>
-      </form>
+      </FormOf>
     </SideSheet>
   )
 }

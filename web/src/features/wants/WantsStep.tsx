@@ -29,7 +29,7 @@ export function WantsStep({ desk, chosen, onChoose, onGive }: Props) {
           <p>{open === 0 ? say.everyWantHasButton : say.open(String(open), String(wants.data.length))}</p>
         )}
       </div>
-      {mayChange && <NewWant client={desk.id} />}
+      {mayChange && <NewWant />}
       {wants.error && <p role="alert">{wants.error.message}</p>}
       {wants.data?.length === 0 && <Nothing>{say.nothingWrittenDownYet}</Nothing>}
       <ol className={styles.wants}>

@@ -43,7 +43,7 @@ export function PlaceField({ desk, value, onChange }: { desk: Desk } & Omit<Of<W
   const apps = desk.apps.filter((app) => !placed.includes(app.id))
   const APP = 'app:'
   return (
-    <Field label={say.where}>
+    <Field label={say.where} at="place">
       <Select
         showSearch
         optionFilterProp="label"

@@ -1,12 +1,13 @@
 import { useCallback, useState } from 'react'
 import { useAnnounce } from '../ui'
+import { Refused } from '../api'
 import type { Made, SaveOptions } from './queue'
 import { useSaving } from './saving'
 import { say } from './sentences'
 
 /**
  * Saves a change and says so. True once it is saved; a refusal stays with the desk, which tells it.
- * busy – something of one's own is on its way.
+ * busy – something of one's own is on its way; refused – why the last of one's own was not saved, for its fields.
  */
 export function useChange() {
   return useChangeOn(useSaving().revision)
@@ -26,14 +27,17 @@ function useChangeOn(openedOn: number) {
   const { queue } = useSaving()
   const announce = useAnnounce()
   const [own, setOwn] = useState(0)
+  const [refused, setRefused] = useState<Refused>()
   const change = useCallback(
     async (made: Made, said: string, options: SaveOptions = {}): Promise<boolean> => {
       setOwn((count) => count + 1)
       try {
         const { revision, told } = await queue.save({ made, openedOn, options })
+        setRefused(undefined)
         announce([said, ...told, say.savedAsRevision(String(revision.number))].join(' ').trim())
         return true
-      } catch {
+      } catch (error) {
+        if (error instanceof Refused) setRefused(error)
         return false
       } finally {
         setOwn((count) => count - 1)
@@ -41,5 +45,5 @@ function useChangeOn(openedOn: number) {
     },
     [queue, openedOn, announce],
   )
-  return { change, busy: own > 0, openedOn }
+  return { change, busy: own > 0, openedOn, refused }
 }

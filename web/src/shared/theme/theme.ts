@@ -1,6 +1,5 @@
 import { theme as antd, type ThemeConfig } from 'antd'
 import { THEMES, type Light } from './colours'
-import { say } from './sentences'
 
 /** The component library in Kippen’s colours. */
 export function themeFor(light: Light): ThemeConfig {
@@ -25,7 +24,7 @@ export function themeFor(light: Light): ThemeConfig {
       colorBgLayout: colours.paper,
       colorBorder: colours.mud,
       colorSplit: colours.line,
-      fontFamily: say.atkinsonHyperlegibleNextVariable,
+      fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
       fontSize: 16,
       controlHeight: 44,
       borderRadius: 8,
@@ -46,6 +45,7 @@ export function themeFor(light: Light): ThemeConfig {
         defaultHoverColor: colours.marsh,
         defaultHoverBorderColor: colours.marsh,
       },
+      Form: { itemMarginBottom: 0, verticalLabelPadding: '0 0 4px', labelColor: colours.ink },
       Radio: { buttonSolidCheckedBg: colours.fill, buttonSolidCheckedColor: colours.onFill },
       Select: {
         optionActiveBg: colours.sand,

@@ -1,29 +1,40 @@
-import { useId, type ReactElement, cloneElement } from 'react'
+import { Form } from 'antd'
+import { cloneElement, useContext, useId, type ReactElement } from 'react'
+import { RefusedContext } from './FormOf'
 import styles from './ui.module.css'
 
-/** A named field with its hint and what is wrong with it, tied together for screen readers. */
+/**
+ * A named field with its hint and what is wrong with it, tied together for screen readers.
+ * at – what it is a field of, as the server’s faults name it: the end of their pointer
+ */
 export function Field(props: {
   label: string
   hint?: string | undefined
   wrong?: string | undefined
+  at?: string
   children: ReactElement<{ id?: string; 'aria-describedby'?: string; 'aria-invalid'?: boolean }>
 }) {
-  const { label, hint, wrong, children } = props
+  const { label, hint, at, children } = props
   const id = useId()
+  const refused = useContext(RefusedContext)
+  const faults = at ? (refused?.problem.faults ?? []).filter((one) => one.where.endsWith(`/${at}`)) : []
+  const wrong = props.wrong ?? (faults.length > 0 ? faults.map((one) => one.message).join('; ') : undefined)
   const told = wrong ?? hint
   return (
-    <div className={styles.field}>
-      <label htmlFor={id}>{label}</label>
+    <Form.Item
+      label={label}
+      htmlFor={id}
+      layout="vertical"
+      colon={false}
+      className={styles.field}
+      validateStatus={wrong ? 'error' : ''}
+      help={told && <span id={`${id}-told`}>{told}</span>}
+    >
       {cloneElement(children, {
         id,
         ...(told ? { 'aria-describedby': `${id}-told` } : {}),
         ...(wrong ? { 'aria-invalid': true } : {}),
       })}
-      {told && (
-        <small id={`${id}-told`} className={wrong ? styles.wrong : undefined}>
-          {told}
-        </small>
-      )}
-    </div>
+    </Form.Item>
   )
 }

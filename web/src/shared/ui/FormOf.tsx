@@ -1,0 +1,26 @@
+import { Form } from 'antd'
+import { createContext, type ReactNode } from 'react'
+import type { Refused } from '../api'
+
+/** What was refused of the form around; its fields tell their own part. */
+export const RefusedContext = createContext<Refused | undefined>(undefined)
+
+interface Props {
+  onSubmit: () => unknown
+  refused?: Refused | undefined
+  className?: string | undefined
+  'aria-label'?: string
+  'aria-labelledby'?: string
+  children: ReactNode
+}
+
+/** A form: Enter in any of its fields sends it, and each fault stands at its field. */
+export function FormOf({ onSubmit, refused, children, ...named }: Props) {
+  return (
+    <RefusedContext.Provider value={refused}>
+      <Form layout="vertical" colon={false} requiredMark={false} onFinish={() => void onSubmit()} {...named}>
+        {children}
+      </Form>
+    </RefusedContext.Provider>
+  )
+}
