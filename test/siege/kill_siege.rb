@@ -64,11 +64,13 @@ module Kippen
     # Returns what is wrong, or nil.
     def round(number)
       target = TARGETS.sample(random: @random)
+      @saving = true
       saver = Thread.new { save_on }
       sleep 0.5 + @random.rand
       kill(target)
       sleep 0.3
-      saver.kill.join
+      @saving = false
+      saver.join
       Process.wait(@start) && start if target == "start"
       found = nil
       wait_until { well? && (found = look_once) }
@@ -98,7 +100,7 @@ module Kippen
     def save_on
       inside = visitor.sign_in
       @client ||= inside.get("/api/clients?search=bram")["clients"].first["id"]
-      loop { save_once(inside) }
+      save_once(inside) while @saving
     rescue SystemCallError, IOError, NoMethodError, TypeError
       nil
     end

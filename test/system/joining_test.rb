@@ -160,7 +160,8 @@ module Kippen
     end
 
     def test_a_lead_opens_and_closes_the_way_in
-      browser.manage.delete_all_cookies
+      visit "/"
+      click_button "Sign out"
       sign_in_as("lead")
       demo("sunniva")
       open_step("devices")
