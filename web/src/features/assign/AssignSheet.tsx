@@ -2,7 +2,7 @@ import { Button, Checkbox, Input } from 'antd'
 import { useCallback, useEffect, useReducer, useRef, useState } from 'react'
 import type { Change, Desk } from '../../shared/api'
 import { useFormChange, useFoundActions, useLanes, usePreview, type Spot } from '../../shared/fitting'
-import { useEscape } from '../../shared/ui'
+import { SideSheet } from '../../shared/ui'
 import { Moves } from '../confirm'
 import { ActionFacts } from './ActionFacts'
 import { ActionList } from './ActionList'
@@ -55,7 +55,6 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
     hurry.current = undefined
   }, [settled, actions, words, system])
   useEffect(catchUpWith, [catchUpWith])
-  useEscape(onClose)
 
   const lane = lanes.data?.lanes.find((one) => one.button.ref === button.ref)
   const chips = lane?.chips ?? []
@@ -84,14 +83,8 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   }
 
   return (
-    <aside className={styles.sheet} data-pane tabIndex={-1} aria-labelledby="sheet-title">
-      <div className={styles.about} role="group" aria-labelledby="sheet-title">
-        <div className={styles.head}>
-          <h2 id="sheet-title">
-            {title}, {wordOf(gesture)}
-          </h2>
-          <Button onClick={onClose}>{say.close}</Button>
-        </div>
+    <SideSheet title={`${title}, ${wordOf(gesture)}`} dense onClose={onClose}>
+      <div className={styles.about} role="group" aria-label={say.whatIsAssigned}>
         <p className={styles.now}>
           {also.length > 0
             ? [button, ...also].map((one) => one.name).join(', ')
@@ -193,7 +186,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
           {primaryWords(picked !== undefined, now.atOnce, change, gesture, buttons.length)}
         </Button>
       </div>
-    </aside>
+    </SideSheet>
   )
 }
 

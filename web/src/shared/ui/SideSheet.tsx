@@ -15,8 +15,14 @@ export function useEscape(onEscape: () => void) {
 }
 
 /** Details of a chosen thing, beside what they are about. Takes the focus, and gives it back. */
-export function SideSheet(props: { title: string; onClose: () => void; children: ReactNode }) {
-  const { title, onClose, children } = props
+export function SideSheet(props: {
+  title: string
+  /** Its parts stand closer. */
+  dense?: boolean
+  onClose: () => void
+  children: ReactNode
+}) {
+  const { title, dense = false, onClose, children } = props
   const id = useId()
   const heading = useRef<HTMLHeadingElement>(null)
   useEscape(onClose)
@@ -30,7 +36,7 @@ export function SideSheet(props: { title: string; onClose: () => void; children:
     }
   }, [])
   return (
-    <aside className={styles.sheet} data-pane tabIndex={-1} aria-labelledby={id}>
+    <aside className={styles.sheet} data-dense={dense} data-pane tabIndex={-1} aria-labelledby={id}>
       <div className={styles.sheetHead}>
         <h2 id={id} ref={heading} tabIndex={-1}>
           {title}
