@@ -1,19 +1,27 @@
 import { Button, Radio, Select } from 'antd'
 import { useState } from 'react'
-import type { Action, ButtonFacts, Change, Desk, Device } from '../../shared/api'
-import { useWholeActions, useArrangements, useFormChange, useDevices, usePreview } from '../../shared/fitting'
+import type { ButtonFacts, Change, Desk, Device } from '../../shared/api'
+import { useArrangements, useFormChange, useDevices, usePreview } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
-import { WhatChanges } from '../assign'
+import { ActionField, choose, meant, WhatChanges, type ActionChoice } from '../assign'
 import { Moves } from '../confirm'
 import { OwnOnes } from './OwnOnes'
 import styles from './arrange.module.css'
 import { say } from './sentences'
 
 type Arrangement = NonNullable<ReturnType<typeof useArrangements>['data']>[number]
-type Answers = Record<'button' | 'double_tap' | 'long_press', string | undefined>
+interface Answers {
+  button: string | undefined
+  double_tap: ActionChoice
+  long_press: ActionChoice
+}
 
 const ASKED = { double_tap: say.twicePressedDoes, long_press: say.heldDoes }
-const NO_ANSWERS: Answers = { button: undefined, double_tap: undefined, long_press: undefined }
+const NO_ANSWERS: Answers = {
+  button: undefined,
+  double_tap: choose(undefined),
+  long_press: choose(undefined),
+}
 
 /** Several assignments at once: ready-made, or the client's own; shown as a difference before they are put on. */
 export function ArrangeSheet({ desk, onClose }: { desk: Desk; onClose: () => void }) {
@@ -59,11 +67,10 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
   const [device, setDevice] = useState(devices[0]?.id ?? '')
   const [answers, setAnswers] = useState(NO_ANSWERS)
   const [seconds, setSeconds] = useState(desk.confirm_s)
-  const actions = useWholeActions()
   const buttons = useDevices(desk.id).data?.devices.find((one) => one.id === device)?.buttons ?? []
   const { change: save, busy, openedOn, catchUp } = useFormChange()
   const on = devices.find((one) => one.id === device)
-  const change = changeFor(chosen, device, answers, (id) => actions.find((one) => one.id === id)?.action)
+  const change = changeFor(chosen, device, answers)
   const preview = usePreview(desk.id, change, openedOn)
   const moves = preview.data?.moves ?? []
   const left = preview.data?.left_out ?? []
@@ -89,21 +96,26 @@ function PutOn(props: { desk: Desk; chosen: Arrangement; devices: Device[]; onCl
           options={devices.map((one) => ({ value: one.id, label: one.name }))}
         />
       </Field>
-      {chosen.asks.map((ask) => (
-        <Field key={ask} label={ask === 'button' ? say.whichButton : ASKED[ask]}>
-          <Select
-            showSearch
-            optionFilterProp="label"
-            value={answers[ask] ?? null}
-            onChange={(next: string) => setAnswers({ ...answers, [ask]: next })}
-            options={
-              ask === 'button'
-                ? spareFirst(buttons)
-                : actions.map((one) => ({ value: one.id, label: one.name }))
-            }
+      {chosen.asks.map((ask) =>
+        ask === 'button' ? (
+          <Field key={ask} label={say.whichButton}>
+            <Select
+              showSearch
+              optionFilterProp="label"
+              value={answers.button ?? null}
+              onChange={(button: string) => setAnswers({ ...answers, button })}
+              options={spareFirst(buttons)}
+            />
+          </Field>
+        ) : (
+          <ActionField
+            key={ask}
+            label={ASKED[ask]}
+            value={answers[ask]}
+            onChange={(next) => setAnswers({ ...answers, [ask]: next })}
           />
-        </Field>
-      ))}
+        ),
+      )}
       {change && (
         <>
           {preview.data && (
@@ -166,13 +178,8 @@ function spareFirst(buttons: ButtonFacts[]) {
 }
 
 /** The change, once all that it asks is said. */
-function changeFor(
-  { id, asks }: Arrangement,
-  device: string,
-  answers: Answers,
-  action: (id: string) => Action | undefined,
-): Change | undefined {
-  if (!device || asks.some((ask) => answers[ask] === undefined)) return undefined
-  const said = asks.map((ask) => [ask, ask === 'button' ? answers.button : action(answers[ask] ?? '')])
+function changeFor({ id, asks }: Arrangement, device: string, answers: Answers): Change | undefined {
+  const said = asks.map((ask) => [ask, ask === 'button' ? answers.button : meant(answers[ask])] as const)
+  if (!device || said.some(([, answer]) => answer === undefined || answer === null)) return undefined
   return { kind: 'arrange', arrangement: id, device, answers: Object.fromEntries(said) as object }
 }

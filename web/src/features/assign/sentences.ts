@@ -16,7 +16,6 @@ export const say = {
   not: (system: string) => `not on a ${system}`,
   oneTheseAnotherIts: 'One of these, or another by its name',
   buttons: (count: string) => `${count} buttons`,
-  close: 'Close',
   now: (name: string, off: string) => `Now: ${name}${off}`,
   nowNothingYet: 'Now: nothing yet',
   takenOff: 'taken off',

@@ -17,7 +17,6 @@ export {
   usePreview,
   useSettings,
   useWants,
-  useWholeActions,
   type Spot,
 } from './queries'
 export { type QueueState, type Refusal, type SaveOptions } from './queue'

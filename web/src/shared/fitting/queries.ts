@@ -124,11 +124,6 @@ export function useFreePlaces(hand: { of: 'want' | 'action'; id: string } | unde
   })
 }
 
-/** Actions that are whole by themselves: nothing must be said before. */
-export function useWholeActions() {
-  return useActions().filter((one) => one.asks.length === 0)
-}
-
 /** Keys that a combination can be made of. */
 export function useKeys() {
   return useCatalogue()?.keys ?? []
