@@ -75,7 +75,7 @@ module Kippen
     # action – nil stands for what the button does by itself.
     # builtin – in words, what that is on this button, or nil.
     def name(action, builtin = nil)
-      return builtin || Words.say(:what_does_itself) if action.nil? || action["kind"] == "builtin"
+      return builtin || Words.say(action.nil? ? :nothing_known : :what_does_itself) if action.nil? || action["kind"] == "builtin"
 
       entry = entry(action)
       return entry.name_of(action).slice(0, Limits::NAME_CHARACTERS) if entry
