@@ -107,7 +107,7 @@ module Kippen
       make_a_double_tap_impossible
     end
 
-    def test_arrangements_confirming_and_settings
+    def test_arrangements_confirming_and_apps
       sign_in_as("specialist")
       open_client("Ottoline Fenwether", "Assign")
       find("nav[aria-label='Hosts and devices'] button", text: "Mouse").click
@@ -122,13 +122,21 @@ module Kippen
       click_button "Take it back now"
       assert_no_selector "h2", text: "to keep the change"
       click_link "Devices"
-      click_button "Settings of Mouse"
-      assert_text "It costs"
-      picture "settings"
       click_button "Change Rookery"
       assert_selector "aside h2", text: "Rookery"
       page.execute_script("const main = document.querySelector('main'); main.scrollTop = main.scrollHeight")
       picture "apps"
+    end
+
+    def test_lanes_by_night
+      sign_in_as("specialist")
+      open_client("Ottoline Fenwether", "Assign")
+      browser.execute_cdp("Emulation.setEmulatedMedia", features: [{ name: "prefers-color-scheme", value: "dark" }])
+      assert_selector "html[data-light='dark']", visible: :all
+      assert_selector "[data-button='mouse/left']"
+      picture "assign-lanes-by-night"
+    ensure
+      browser.execute_cdp("Emulation.setEmulatedMedia", features: [])
     end
 
     def make_a_double_tap_impossible
