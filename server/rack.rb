@@ -19,7 +19,8 @@ module Kippen
     def self.rack(database, secret:, demo: false, listen: nil, way_in: nil, host: nil, check_responses: false)
       App.set :database, database
       App.set :demo, demo
-      App.set :way_in, WayIn.new(way_in)
+      # Where a proxy leads here, devices come by it too.
+      App.set :way_in, WayIn.new(host ? nil : way_in, reached: !host.nil?)
       pages = Pages.new
       api = api(database, secret, check_responses)
       Rack::Builder.new do

@@ -15,9 +15,13 @@ module Kippen
       # It can't be opened from here, or not at that address.
       class Refused < Error; end
 
+      # Do other machines reach this server as it is?
+      attr_reader :reached
+
       # folder – nil where nobody keeps such a server
-      def initialize(folder, addresses: -> { Socket.ip_address_list })
+      def initialize(folder, reached: false, addresses: -> { Socket.ip_address_list })
         @folder = folder
+        @reached = reached
         @addresses = addresses
       end
 

@@ -25,7 +25,7 @@ module Kippen
 
       def self.render(way_in)
         state = way_in.state
-        { "possible" => way_in.possible, "wanted" => state.wanted, "open" => state.open, "failed" => state.failed }
+        { "reached" => way_in.reached, "possible" => way_in.possible, "wanted" => state.wanted, "open" => state.open, "failed" => state.failed }
       end
     end
   end

@@ -24,7 +24,7 @@ module Kippen
 
     def test_a_lead_opens_and_closes_it
       sign_in_as("lead")
-      assert_equal({ "possible" => %w[192.168.1.20 203.0.113.7], "wanted" => nil, "open" => nil, "failed" => nil }, ask("/api/way-in"))
+      assert_equal({ "reached" => false, "possible" => %w[192.168.1.20 203.0.113.7], "wanted" => nil, "open" => nil, "failed" => nil }, ask("/api/way-in"))
       send_json(:post, "/api/way-in", "address" => "192.168.1.20")
       assert_equal [202, "192.168.1.20", nil], [status, *answer.values_at("wanted", "open")]
       assert_equal "192.168.1.20", File.read(file("wanted"))
@@ -61,9 +61,9 @@ module Kippen
     end
 
     def test_where_nobody_keeps_a_second_server_it_is_not_offered
-      Server::App.set :way_in, Server::WayIn.new(nil)
+      Server::App.set :way_in, Server::WayIn.new(nil, reached: true)
       sign_in_as("lead")
-      assert_empty ask("/api/way-in")["possible"]
+      assert_equal [[], true], ask("/api/way-in").values_at("possible", "reached")
       send_json(:post, "/api/way-in", "address" => "192.168.1.20")
       assert_problem 409
       send_json(:delete, "/api/way-in", {})

@@ -27,7 +27,7 @@ export function ActionField({ label, value, onChange, otherwise }: Props) {
   const shown = picked && !actions.includes(picked) && !words ? [picked, ...actions] : actions
   const pick = (id: string) => {
     setWords('')
-    onChange(choose(actions.find((one) => one.id === id)))
+    if (id !== AS_IT_IS) onChange(choose(actions.find((one) => one.id === id)))
   }
   return (
     <>

@@ -40,7 +40,7 @@ export function WayIn({ onOther }: { onOther: () => unknown }) {
   useEffect(() => {
     void onOther()
   }, [open, onOther])
-  if (!state) return null
+  if (!state || state.reached) return null
   return (
     <section className={styles.how} aria-labelledby="way-in">
       <h3 id="way-in">{say.fromOtherMachines}</h3>

@@ -1245,6 +1245,8 @@ export interface components {
             only: string | null;
         };
         WayIn: {
+            /** @description Other machines reach this server as it is, by a proxy */
+            reached: boolean;
             /** @description Addresses of this machine at which it can be opened; none - not from here */
             possible: string[];
             /** @description At which address it shall be open */
