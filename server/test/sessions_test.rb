@@ -182,7 +182,8 @@ module Kippen
     end
 
     def test_trying_is_limited_for_an_address
-      31.times { sign_in("nobody@reedbank.example") }
+      # They are counted by the minute, and one may end meanwhile.
+      62.times { sign_in("nobody@reedbank.example") && status == 429 && break }
       assert_problem(429)
       assert_match(/go on in \d+ s/, answer["detail"])
     end

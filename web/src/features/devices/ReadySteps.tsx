@@ -16,15 +16,26 @@ function stateWords(step: Step): string {
   return step.can_see ? say.doKippenSeesItself : say.doTickedOffHand
 }
 
+/** The next step that can be ticked off, of this device or one further on. */
+function nextToDo(row: Element) {
+  return [...document.querySelectorAll<HTMLElement>('[data-to-do]')].find(
+    (one) =>
+      (row.compareDocumentPosition(one) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0 && one.checkVisibility(),
+  )
+}
+
 /** The steps of getting a device ready, in their order. */
 export function ReadySteps({ device }: { device: DeviceFacts }) {
   const mayChange = useMayChange()
   const { change, busy } = useChange()
-  const mark = (step: Step, done: boolean) =>
-    void change(
+  const mark = async (step: Step, done: boolean, row: Element | null) => {
+    const saved = await change(
       { kind: 'ready', device: device.id, step: step.id, done },
       `${step.title}: ${done ? 'done' : say.notDoneAfterAll}.`,
     )
+    // Once what was saved is drawn.
+    if (saved && done && row) requestAnimationFrame(() => nextToDo(row)?.focus())
+  }
   return (
     <ol className={styles.steps}>
       {device.steps.map((step) => (
@@ -60,7 +71,8 @@ export function ReadySteps({ device }: { device: DeviceFacts }) {
             <Button
               disabled={busy}
               aria-label={say.doneWithTitle(step.title)}
-              onClick={() => mark(step, true)}
+              data-to-do
+              onClick={({ currentTarget }) => void mark(step, true, currentTarget.closest('li'))}
             >
               {say.done}
             </Button>
@@ -69,7 +81,7 @@ export function ReadySteps({ device }: { device: DeviceFacts }) {
             <Button
               disabled={busy}
               aria-label={say.notDoneAfterAllWithTitle(step.title)}
-              onClick={() => mark(step, false)}
+              onClick={() => void mark(step, false, null)}
             >
               {say.notDoneAfterAllAlone}
             </Button>
