@@ -129,7 +129,7 @@ module Kippen
     end
 
     def end_all
-      Process.kill("INT", -@start)
+      Process.kill("TERM", -@start)
       Process.wait(@start)
     rescue Errno::ESRCH, Errno::ECHILD
       nil
