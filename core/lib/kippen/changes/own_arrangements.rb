@@ -11,7 +11,7 @@ module Kippen
         refuse("device", Words.say(:nothing_assigned_on, device: found.name || device)) if parts.empty?
 
         list = draft.member("arrangements", [])
-        id = Fitting::OwnIds.from(Words.say(:own_arrangement, name:), list.map { |one| one["id"] }, "own")
+        id = Fitting::OwnIds.from("own #{name}", list.map { |one| one["id"] }, "own")
         draft.set("arrangements", [*list, { "id" => id, "name" => name, "kind" => found.kind, "parts" => parts }.compact])
       end
 

@@ -51,8 +51,8 @@ module Kippen
 
       def other_member(member, slot)
         case member
-        when "follow" then Words.say(:what_counts_what, slot: slot == ["focus"] ? "has the focus" : "the pointer is over")
-        when "confirm_s" then Words.say(:time_confirm, what: slot.empty? ? "as usual" : "#{slot[0]} seconds")
+        when "follow" then Words.say(slot == ["focus"] ? :focus_counts : :pointer_counts)
+        when "confirm_s" then slot.empty? ? Words.say(:confirm_usual) : Words.say(:confirm_seconds, seconds: slot[0])
         else Words.say(:member_changed, member: member.slice(0, 60))
         end
       end
@@ -85,7 +85,7 @@ module Kippen
         name = item(:devices, id)
         case rest[0]
         when "off" then switched(name, other)
-        when "ready" then Words.say(:step_is, name:, rest: rest[1], what: other.empty? ? "not done" : "done")
+        when "ready" then Words.say(other.empty? ? :step_not_done : :step_done, name:, step: rest[1])
         when "settings" then setting(name, rest.drop(1), one, other, Words.say(:its_own))
         when "timing" then setting(name, rest.drop(1), one, other, Words.say(:as_for_all))
         when "buttons" then button(name, id, rest.drop(1), one, other)
@@ -96,7 +96,7 @@ module Kippen
 
       def item(list, id) = called([@after, @before].filter_map { |fitting| fitting.list(list.to_s).find { |one| one["id"] == id } }.first || { "id" => id })
 
-      def switched(name, slot) = Words.say(:is_switched, name:, slot: slot[0] ? "off" : "on")
+      def switched(name, slot) = Words.say(slot[0] ? :switched_off_now : :switched_on_now, name:)
 
       def button(name, device, (id, field), one, other)
         return Words.say(:buttons_have_changed, name:) unless id
@@ -155,8 +155,7 @@ module Kippen
       def link(one, other)
         return Words.say(:no_longer_follows, to: device_name(one["to"]), from: device_name(one["from"])) unless other
 
-        Words.say(:device_follows, other: device_name(other["to"]), other_2: device_name(other["from"]),
-                                   mirror: (", left and right exchanged" if other["mirror"]))
+        Words.say(other["mirror"] ? :follows_mirrored : :device_follows, to: device_name(other["to"]), from: device_name(other["from"]))
       end
 
       def device_name(id) = (@after.device(id) || @before.device(id))&.name || id

@@ -60,8 +60,10 @@ module Kippen
       for_all_buttons: "For all buttons",
       as_is_usual: "as it is usual",
       as_for_all: "as for all",
-      what_counts_what: "What counts is what %{slot}.",
-      time_confirm: "Time to confirm: %{what}.",
+      focus_counts: "What counts is what has the focus.",
+      pointer_counts: "What counts is what the pointer is over.",
+      confirm_usual: "Time to confirm: as usual.",
+      confirm_seconds: "Time to confirm: %{seconds} seconds.",
       member_changed: "“%{member}” has changed.",
       client_has_changed: "“client” has changed.",
       client_now: "The client is now: %{client}.",
@@ -70,14 +72,17 @@ module Kippen
       item_removed: "%{word} removed: %{name}.",
       its_own: "its own",
       host_changed: "Host changed: %{name}.",
-      step_is: "%{name}, getting ready: %{rest} is %{what}.",
-      is_switched: "%{name} is switched %{slot}.",
+      step_done: "%{name}, getting ready: %{step} is done.",
+      step_not_done: "%{name}, getting ready: %{step} is not done.",
+      switched_off_now: "%{name} is switched off.",
+      switched_on_now: "%{name} is switched on.",
       buttons_have_changed: "Buttons of %{name} have changed.",
       button_changed: "Button changed: %{words}.",
       no_longer_here: "%{where}: no longer %{named}.",
       in_mode: "mode %{mode}",
       settings_have_changed: "%{whose}: settings have changed.",
-      device_follows: "%{other} follows %{other_2}%{mirror}."
+      device_follows: "%{to} follows %{from}.",
+      follows_mirrored: "%{to} follows %{from}, left and right exchanged."
     }.freeze
   end
 end

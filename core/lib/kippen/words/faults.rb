@@ -21,7 +21,6 @@ module Kippen
       is_missing: "is missing",
       not_known_here: "is not known here",
       nothing_assigned_on: "nothing is assigned on %{device}",
-      own_arrangement: "own %{name}",
       no_arrangement_this_client: "no arrangement %{id} of this client",
       has_no_setting: "%{id} has no setting %{setting}",
       was_given_up_for_newer: "it was given up for a newer one",
