@@ -3,7 +3,7 @@ import { Button, Spin } from 'antd'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { leftOnPurpose, useLowRoom, whenSignedOut } from './shared/api'
-import { AccountContext, useSession, type SignedIn } from './shared/session'
+import { AccountContext, nameOfAccount, useSession, type SignedIn } from './shared/session'
 import { useFocusKept } from './shared/ui'
 import styles from './app.module.css'
 
@@ -32,7 +32,7 @@ function Gate() {
   const [last, setLast] = useState<SignedIn>()
   useEffect(() => whenSignedOut(() => queries.invalidateQueries({ queryKey: ['session'] })), [queries])
   const account = session.data?.account ?? undefined
-  if (account && account.email !== last?.email) setLast(account)
+  if (account && (!last || nameOfAccount(account) !== nameOfAccount(last))) setLast(account)
   if (session.error && !session.data) {
     return (
       <main className={styles.alone}>
@@ -54,7 +54,7 @@ function Gate() {
       ) : (
         <SignInAgain session={session.data} account={shown} />
       )}
-      <div key={shown.email} className={styles.all} hidden={!account} inert={!account}>
+      <div key={nameOfAccount(shown)} className={styles.all} hidden={!account} inert={!account}>
         <AccountContext.Provider value={shown}>
           <Routes>
             <Route path="/" element={<CaseloadPage />} />

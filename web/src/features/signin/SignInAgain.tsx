@@ -8,7 +8,7 @@ import { say } from './sentences'
 /** Over what somebody was at when their session ended: signed in again, they go on there. */
 export function SignInAgain({ session, account }: { session: Session; account: SignedIn }) {
   const goesOn = useSessionGoesOn()
-  const onSignedIn = useCallback(() => goesOn(account.email), [goesOn, account.email])
+  const onSignedIn = useCallback(() => goesOn(account), [goesOn, account])
   const title = useRef<HTMLHeadingElement>(null)
   useEffect(() => {
     title.current?.focus()

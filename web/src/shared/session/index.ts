@@ -2,6 +2,7 @@ export {
   AccountContext,
   endsSoon,
   LookOnly,
+  nameOfAccount,
   useAccount,
   useMayChange,
   useSession,

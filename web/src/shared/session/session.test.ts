@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Session } from '../api'
-import { endsSoon } from './session'
+import { endsSoon, nameOfAccount, type SignedIn } from './session'
 
 const MIN = 60_000
 const NOON = Date.parse('2030-05-04T12:00:00Z')
@@ -18,5 +18,19 @@ describe('when a session ends', () => {
     expect(
       endsSoon(session(ends ?? '2030-05-05T00:00:00Z'), NOON + (minutes - (ends ? 0 : 1)) * MIN, NOON),
     ).toEqual(said)
+  })
+})
+
+describe('an account', () => {
+  it('is another in another service, though the address is the same', () => {
+    const one = {
+      email: 'a@b.example',
+      service: 'Reedbank',
+      demo: false,
+      name: 'A',
+      role: 'lead',
+    } as SignedIn
+    expect(nameOfAccount({ ...one, role: 'viewer' })).toBe(nameOfAccount(one))
+    expect(nameOfAccount({ ...one, service: 'Saltmarsh Row', demo: true })).not.toBe(nameOfAccount(one))
   })
 })

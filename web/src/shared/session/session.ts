@@ -31,10 +31,10 @@ export function useSessionChanged() {
 /** After a session ended by itself, and the same person signed in again: all is asked anew, and nothing is taken away. */
 export function useSessionGoesOn() {
   const queries = useQueryClient()
-  return async (email: string) => {
+  return async (before: SignedIn) => {
     await queries.refetchQueries({ queryKey: KEY })
-    const same = queries.getQueryData<Session>(KEY)?.account?.email === email
-    if (same) await queries.invalidateQueries(others)
+    const now = queries.getQueryData<Session>(KEY)?.account
+    if (now && nameOfAccount(now) === nameOfAccount(before)) await queries.invalidateQueries(others)
     else queries.removeQueries(others)
   }
 }
@@ -53,6 +53,10 @@ export function endsSoon(session: Session, now: number, used: number) {
 }
 
 export type SignedIn = NonNullable<Session['account']>
+
+/** Which account it is: an address may have one in several services. */
+export const nameOfAccount = ({ email, service, demo }: SignedIn): string =>
+  JSON.stringify([email, service, demo])
 
 export const AccountContext = createContext<SignedIn | undefined>(undefined)
 
