@@ -7,8 +7,7 @@ module Kippen
       def self.registered(app)
         app.get("/api/clients/:client/along") do
           fitting, revision = revisions.fitting(params["client"])
-          place = known(fitting.places, params.fetch("place", Fitting::EVERYWHERE), Fitting::EVERYWHERE, "place")
-          mode = known(fitting.modes, params.fetch("mode", Fitting::BASE), Fitting::BASE, "mode")
+          place, mode = spot(fitting)
           along = Press::Along.new(fitting, sought["setting"], place:, mode:)
           device, lanes = AlongRoutes.meant(fitting, along, sought)
           problem(404, "There is no such device, nor such a button") unless device

@@ -86,6 +86,12 @@ module Kippen
           raise Store::Missing, "no #{what} #{Faults.show(id)}"
         end
 
+        # The place and the mode that are asked for; where none are, everywhere and the usual one. Raises Store::Missing.
+        def spot(fitting)
+          [known(fitting.places, params.fetch("place", Fitting::EVERYWHERE), Fitting::EVERYWHERE, "place"),
+           known(fitting.modes, params.fetch("mode", Fitting::BASE), Fitting::BASE, "mode")]
+        end
+
         def problem(status, detail, **more)
           halt Problem.response(status, detail, **more)
         end

@@ -8,8 +8,7 @@ module Kippen
         app.get("/api/clients/:client/free") do
           problem(400, "Name a want or an action") unless sought["want"] || sought["action"]
           fitting, = revisions.fitting(params["client"])
-          place = known(fitting.places, params.fetch("place", Fitting::EVERYWHERE), Fitting::EVERYWHERE, "place")
-          mode = known(fitting.modes, params.fetch("mode", Fitting::BASE), Fitting::BASE, "mode")
+          place, mode = spot(fitting)
           knowledge = KNOWLEDGE.of(fitting)
           action, hosts = FreePlaceRoutes.meant(fitting, knowledge, sought)
           problem(404, "There is no such want with an action, nor such an action") unless action

@@ -8,8 +8,7 @@ module Kippen
         app.get("/api/clients/:client/lanes") do
           fitting, revision = revisions.fitting(params["client"])
           fitting = revisions.at(params["client"], sought["revision"]) if sought["revision"]
-          place = known(fitting.places, params.fetch("place", Fitting::EVERYWHERE), Fitting::EVERYWHERE, "place")
-          mode = known(fitting.modes, params.fetch("mode", Fitting::BASE), Fitting::BASE, "mode")
+          place, mode = spot(fitting)
           resolver = Press::Resolver.new(fitting)
           render = RenderLanes.new(fitting)
           deadline = Deadline.new(RevisionRoutes::LOOK_S)

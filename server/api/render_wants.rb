@@ -19,7 +19,7 @@ module Kippen
       def self.way(fitting, way)
         device = fitting.device(way.button.device)
         { "button" => way.button.ref, "gesture" => way.gesture,
-          "words" => "#{device.name || device.id}, #{way.button.name || way.button.id}: #{Words::GESTURES.fetch(way.gesture)}#{", by itself" if way.builtin}" }
+          "words" => "#{Words.button(device, way.button)}: #{Words::GESTURES.fetch(way.gesture)}#{", by itself" if way.builtin}" }
       end
       private_class_method :way
     end
