@@ -6,6 +6,7 @@ import { leftOnPurpose, useLowRoom, whenSignedOut } from './shared/api'
 import { AccountContext, nameOfAccount, useSession, type SignedIn } from './shared/session'
 import { useFocusKept } from './shared/ui'
 import styles from './app.module.css'
+import { say } from './sentences'
 
 // Loaded when they are needed.
 const CaseloadPage = lazy(async () => ({ default: (await import('./features/caseload')).CaseloadPage }))
@@ -18,7 +19,7 @@ const SessionEnds = lazy(async () => ({ default: (await import('./features/signi
 function Loading() {
   return (
     <main className={styles.alone} aria-busy="true">
-      <h1>Kippen</h1>
+      <h1>{say.kippen}</h1>
       <Spin />
     </main>
   )
@@ -36,10 +37,10 @@ function Gate() {
   if (session.error && !session.data) {
     return (
       <main className={styles.alone}>
-        <h1>Kippen can’t be reached</h1>
+        <h1>{say.cantBeReached}</h1>
         <p role="alert">{session.error.message}</p>
         <Button type="primary" onClick={() => void session.refetch()}>
-          Try again
+          {say.tryAgain}
         </Button>
       </main>
     )
@@ -74,8 +75,7 @@ function NoRoom() {
   if (!useLowRoom()) return null
   return (
     <p role="alert" className={styles.noRoom}>
-      <strong>Nothing is saved just now.</strong> The disk of the computer Kippen runs on is nearly full: make
-      room on it. What is there can be read.
+      <strong>{say.nothingSaved}</strong> {say.makeRoom}
     </p>
   )
 }

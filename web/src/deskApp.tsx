@@ -4,6 +4,7 @@ import { ConfigProvider } from 'antd'
 import { StrictMode, useMemo, type ReactNode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { App } from './App'
+import { say } from './sentences'
 import { themeFor, useLight } from './shared/theme'
 import { Announcer, ErrorBoundary } from './shared/ui'
 
@@ -15,7 +16,7 @@ function InColours({ children }: { children: ReactNode }) {
   const light = useLight()
   const theme = useMemo(() => themeFor(light), [light])
   return (
-    <ConfigProvider theme={theme} button={{ autoInsertSpace: false }} renderEmpty={() => 'Nothing fits.'}>
+    <ConfigProvider theme={theme} button={{ autoInsertSpace: false }} renderEmpty={() => say.nothingFits}>
       {children}
     </ConfigProvider>
   )

@@ -89,7 +89,9 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
           {also.length > 0
             ? [button, ...also].map((one) => one.name).join(', ')
             : shown
-              ? say.now(shown.name, there?.off ? ', off' : '')
+              ? there?.off
+                ? say.nowOff(shown.name)
+                : say.nowOn(shown.name)
               : say.nowNothingYet}
         </p>
         {there && (
@@ -202,5 +204,6 @@ function primaryWords(
     return atOnce ? say.letTapActOnce : say.letTapWait
   }
   if (!change) return say.sayRestFirst
-  return say.put(wordOf(gesture), buttons > 1 ? ` of ${String(buttons)} buttons` : '')
+  const word = wordOf(gesture)
+  return buttons > 1 ? say.putOnSeveral(word, String(buttons)) : say.putOn(word)
 }

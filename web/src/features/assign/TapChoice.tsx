@@ -21,7 +21,7 @@ export function TapChoice(props: {
             onChange={() => onChoose(value === 'at_once')}
           />
           <span>
-            {value === 'waits' ? 'waits' : say.actsOnce}
+            {value === 'waits' ? say.waits : say.actsOnce}
             <small>{choice[value]}</small>
           </span>
         </label>

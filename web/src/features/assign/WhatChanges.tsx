@@ -91,7 +91,7 @@ function OneButton({ touched, named }: { touched: Touched; named: boolean }) {
 }
 
 function words({ before, after }: Touched['waits'][number]): string {
-  if (before === null) return `new: ${after ?? ''}`
+  if (before === null) return say.newWait(after ?? '')
   if (after === null) return say.noLonger
   return before === after ? say.asBefore(after) : `${before} → ${after}`
 }

@@ -86,7 +86,9 @@ function Now() {
               ? say.press
               : bindings.size === 0
                 ? say.pressEachButtonOnce
-                : say.known(String(bindings.size), bindings.size === 1 ? 'button is' : 'buttons are')}
+                : bindings.size === 1
+                  ? say.oneKnown
+                  : say.someKnown(String(bindings.size))}
         </p>
       )}
     </>

@@ -24,7 +24,9 @@ export function Story({ shown }: { shown: ShownTile | undefined }) {
       <div className={styles.storyHead}>
         <h3>
           {main
-            ? say.whyWithGestureName(main.phase === 'ignored' ? 'ignored' : `a ${main.gesture_name}`)
+            ? main.phase === 'ignored'
+              ? say.whyIgnored
+              : say.whyGesture(String(main.gesture_name))
             : say.notDecidedYet}
         </h3>
       </div>

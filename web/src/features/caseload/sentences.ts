@@ -35,4 +35,5 @@ export const say = {
   devicesNotReady: 'devices not ready',
   nothingOpen: 'nothing open',
   lastSeen: (seen: string) => `last seen ${seen}`,
+  seenToday: (time: string) => `last seen today, ${time}`,
 }

@@ -20,5 +20,5 @@ const DAY = new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short',
 export function seenWords(at: string, now: Date): string {
   const seen = new Date(at)
   const today = seen.toDateString() === now.toDateString()
-  return say.lastSeen(today ? `today, ${TIME.format(seen)}` : DAY.format(seen))
+  return today ? say.seenToday(TIME.format(seen)) : say.lastSeen(DAY.format(seen))
 }

@@ -78,8 +78,9 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
         </h2>
         <p>
           {say.clicksConfirmsFromNow(confirm.lost.map((button) => button.name).join(', '))}
-          {confirm.heard_as.length > 0 && say.browserHearsAs(confirm.heard_as.join(', '))}
-          {say.boundBenchConfirmsToo(confirm.heard_as.length > 0 ? '; what' : ' What')}{' '}
+          {confirm.heard_as.length > 0
+            ? say.heardAsAndBound(confirm.heard_as.join(', '))
+            : say.boundConfirms}{' '}
           <strong role="status">{heard}</strong>
         </p>
       </div>

@@ -8,8 +8,6 @@ export const say = {
     `Press ${names} to keep the change. It is taken back in ${leftMs} seconds.`,
   pressKeepChange: (names: string) => `Press ${names} to keep the change`,
   clicksConfirmsFromNow: (name: string) => `It clicks and confirms from now on, in place of ${name}.`,
-  boundBenchConfirmsToo: (count: string) => `${count} is bound to it on the bench confirms too.`,
-  browserHearsAs: (heardAs: string) => ` A browser hears it as ${heardAs}`,
   left: 'left',
   pressHere: 'Press it here',
   moreTime: 'More time',
@@ -19,4 +17,7 @@ export const say = {
   afterwardsOneConfirmsWith: 'Afterwards one confirms with',
   pressKeepChangeElse: '. Press it to keep the change; else it is taken back by itself.',
   secondsConfirm: 'Seconds to confirm',
+  heardAsAndBound: (heardAs: string) =>
+    ` A browser hears it as ${heardAs}; what is bound to it on the bench confirms too.`,
+  boundConfirms: ' What is bound to it on the bench confirms too.',
 }

@@ -37,7 +37,7 @@ export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: (
         keys: keys.length > 0 ? keys : null,
       }))
     const put = { ...(app ? { id: app.id } : {}), name, hosts, commands: said }
-    if (await change({ kind: 'app', app: put }, say.is(name, app ? 'changed' : 'added'))) onClose()
+    if (await change({ kind: 'app', app: put }, app ? say.isChanged(name) : say.isAdded(name))) onClose()
   }
   const remove = async (gone: App) => {
     if (await change({ kind: 'remove_app', id: gone.id }, say.removed(gone.name))) onClose()

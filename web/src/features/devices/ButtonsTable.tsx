@@ -55,7 +55,7 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
   const { change, busy } = useChange()
   const notes = [
     KINDS[button.kind],
-    button.print && `print: ${button.print}`,
+    button.print && say.print(button.print),
     button.added && say.foundPressing,
   ]
   return (
@@ -109,11 +109,11 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
             )}
             <Button
               disabled={busy}
-              aria-label={`${button.off ? say.switch : say.switchOff} ${button.name}`}
+              aria-label={button.off ? say.switchOnNamed(button.name) : say.switchOffNamed(button.name)}
               onClick={() =>
                 void change(
                   { kind: 'button', button: button.ref, set: { off: !button.off } },
-                  say.is(button.name, button.off ? 'on' : 'off'),
+                  button.off ? say.isOn(button.name) : say.isOff(button.name),
                 )
               }
             >

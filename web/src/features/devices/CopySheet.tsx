@@ -48,7 +48,7 @@ export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClo
         <>
           <p>
             {say.follows(from.name)} {devices.find((device) => device.id === follows.from)?.name}
-            {say.whatChangedThereChanged(follows.mirror ? ', mirrored' : '')}
+            {follows.mirror ? say.changedHereTooMirrored : say.changedHereToo}
           </p>
           <Button type="primary" loading={busy} onClick={() => void cut()}>
             {say.cutLink}

@@ -31,8 +31,8 @@ function facts(device: DeviceFacts, all: DeviceFacts[]): string {
     carrier && say.sits(carrier.name, device.seat?.place ?? ''),
     device.version && say.version(device.version),
     device.worked_with && say.workedWith(device.worked_with),
-    device.mounting && `mounting: ${device.mounting}`,
-    device.posture && `posture: ${device.posture}`,
+    device.mounting && say.isMounted(device.mounting),
+    device.posture && say.hasPosture(device.posture),
   ]
     .filter(Boolean)
     .join(' · ')
@@ -87,11 +87,11 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
               {say.copyMirrorAlone}
             </Button>
             <Button
-              aria-label={`${device.off ? say.switch : say.switchOff} ${name}`}
+              aria-label={device.off ? say.switchOnNamed(name) : say.switchOffNamed(name)}
               onClick={() =>
                 void change(
                   { kind: 'device', device: device.id, set: { off: !device.off } },
-                  say.is(name, device.off ? 'on' : 'off'),
+                  device.off ? say.isOn(name) : say.isOff(name),
                 )
               }
             >
@@ -111,7 +111,9 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
           title={
             open_ === 0
               ? say.gettingReadyAllDone
-              : say.gettingReadyGo(open_ === 1 ? 'one step' : `${String(open_)} steps`)
+              : open_ === 1
+                ? say.oneStepToGo
+                : say.stepsToGo(String(open_))
           }
           about={name}
           // What somebody has to do is in sight; what Kippen will see by itself can wait.

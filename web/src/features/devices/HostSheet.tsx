@@ -18,7 +18,8 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
   })
   const onSubmit = async () => {
     const put = host ? { id: host.id, ...given } : given
-    if (await change({ kind: 'host', host: put }, say.is(given.name, host ? 'changed' : 'added'))) onClose()
+    if (await change({ kind: 'host', host: put }, host ? say.isChanged(given.name) : say.isAdded(given.name)))
+      onClose()
   }
   const remove = async () => {
     if (host && (await change({ kind: 'remove_host', id: host.id }, say.removed(host.name)))) onClose()

@@ -79,7 +79,7 @@ export function JoinedPage({ token, host, onLeave }: Props) {
         {last ? (
           <>
             <strong>{names[last.source] ?? '…'}</strong>
-            <span>{last.down ? 'down' : 'up'}</span>
+            <span>{last.down ? say.down : say.up}</span>
           </>
         ) : (
           <strong>{say.pressButton}</strong>

@@ -16,4 +16,6 @@ export const say = {
   thisPageCameWithout:
     'This page came without https: here a browser hides gamepads and whatever looks like one. Their buttons can only be heard on the machine that Kippen runs on.',
   bearer: (token: string) => `Bearer ${token}`,
+  down: 'down',
+  up: 'up',
 }

@@ -89,7 +89,7 @@ export function Lanes(props: Props) {
     async (what: Carried, to: Chosen) => {
       focusRef.current = spotName(to.button.ref, to.gesture)
       const made = carryTo(what, spot, to.button.ref, to.gesture)
-      if (await change(made, say.is(what.name, what.copy ? 'copied' : 'moved'), { tell: true }))
+      if (await change(made, what.copy ? say.isCopied(what.name) : say.isMoved(what.name), { tell: true }))
         onCarry(undefined)
     },
     [change, spot, onCarry, focusRef],

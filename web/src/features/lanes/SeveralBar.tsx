@@ -37,7 +37,7 @@ export function SeveralBar({ lanes, onAll, onNone, onAssign }: Props) {
   const turn = (off: boolean) =>
     void change(
       forEach(lanes, ({ button }) => ({ kind: 'button', button: button.ref, set: { off } })),
-      say.switched(count, off ? 'off' : 'on'),
+      off ? say.severalOff(count) : say.severalOn(count),
     )
   return (
     <div className={styles.bar} role="group" aria-label={say.severalOnce}>

@@ -29,9 +29,7 @@ export function SessionEnds({ session }: { session: Session }) {
     <div role="alert" className={styles.ends}>
       <p>
         {say.whatBeingWrittenStays(
-          soon.canStay
-            ? `Nothing was done here for long: at ${TIME.format(soon.at)} you are signed out.`
-            : `At ${TIME.format(soon.at)}, after a whole day, you must sign in again.`,
+          soon.canStay ? say.signedOutAt(TIME.format(soon.at)) : say.signInAgainAt(TIME.format(soon.at)),
         )}
       </p>
       {soon.canStay && <Button onClick={() => void stay()}>{say.staySigned}</Button>}

@@ -23,4 +23,6 @@ export const say = {
   sign: 'Sign in',
   madeUpSaltmarshRow: 'The made-up Saltmarsh Row service',
   whatEachButtonDoes: 'What each button does, how long a press may take, and why that just happened.',
+  signedOutAt: (time: string) => `Nothing was done here for long: at ${time} you are signed out.`,
+  signInAgainAt: (time: string) => `At ${time}, after a whole day, you must sign in again.`,
 }

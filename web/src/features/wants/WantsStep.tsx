@@ -81,7 +81,7 @@ function WantRow(props: {
         <span>
           {want.ways.length > 0
             ? want.ways.map((way) => way.words).join('; ')
-            : want.action_name && `meant: ${want.action_name}`}
+            : want.action_name && say.meant(want.action_name)}
         </span>
       </div>
       <div className={styles.actions}>

@@ -43,4 +43,5 @@ export const say = {
   wrongPressWithWrong: (wrong: string) => `a wrong press ${wrong}`,
   howOftenNotKnown: 'how often not known',
   day: (timesADay: string) => `${timesADay} a day`,
+  meant: (action: string) => `meant: ${action}`,
 }

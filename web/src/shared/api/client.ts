@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch'
 import { roomIsLow } from './room'
+import { say } from './sentences'
 import { used } from './use'
 import type { paths } from './schema'
 import type { Problem } from './types'
@@ -74,9 +75,9 @@ function problemOf(error: unknown, status: number): Problem {
   if (typeof error === 'object' && error !== null && 'detail' in error) return error as Problem
   return {
     type: 'about:blank',
-    title: 'Not possible',
+    title: say.notPossible,
     status,
-    detail: status === 413 ? 'That is too much at once.' : `The server answered ${String(status)}.`,
+    detail: status === 413 ? say.tooMuch : say.answered(String(status)),
   }
 }
 
@@ -88,9 +89,9 @@ export async function must<T>(asked: Promise<Answer<T>>): Promise<T> {
   } catch {
     throw new Refused({
       type: 'about:blank',
-      title: 'Not reached',
+      title: say.notReached,
       status: 0,
-      detail: 'Kippen’s server can’t be reached. Is it still running?',
+      detail: say.cantBeReached,
     })
   }
   if (answer.data === undefined) throw new Refused(problemOf(answer.error, answer.response.status))

@@ -1,28 +1,30 @@
+import { say } from './sentences'
+
 const POINTER: Record<string, string> = {
-  0: 'left',
-  1: 'middle',
-  2: 'right',
-  3: 'back',
-  4: 'forward',
-  5: 'eraser',
+  0: say.left,
+  1: say.middle,
+  2: say.right,
+  3: say.back,
+  4: say.forward,
+  5: say.eraser,
 }
 const PEN: Record<string, string> = {
   ...POINTER,
-  0: 'tip',
-  1: 'upper side button',
-  2: 'lower side button',
-  5: 'tail',
+  0: say.tip,
+  1: say.upperSide,
+  2: say.lowerSide,
+  5: say.tail,
 }
 
 /** A heard source in words. Unknown numbers are kept as they are. */
 export function sourceName(source: string): string {
   const [kind, first = '', , last = ''] = source.split(':')
-  if (kind === 'key') return `key ${first.replace(/^(Key|Digit)(?=.$)/, '')}`
-  if (kind === 'pointer') return `mouse ${POINTER[first] ?? `button ${first}`}`
-  if (kind === 'pen') return `pen ${PEN[first] ?? `button ${first}`}`
-  if (kind === 'touch') return 'touch'
-  if (kind === 'wheel') return `wheel ${first}`
-  return `gamepad ${String(Number(first) + 1)}, button ${last}`
+  if (kind === 'key') return say.key(first.replace(/^(Key|Digit)(?=.$)/, ''))
+  if (kind === 'pointer') return say.mouse(POINTER[first] ?? say.button(first))
+  if (kind === 'pen') return say.pen(PEN[first] ?? say.button(first))
+  if (kind === 'touch') return say.touch
+  if (kind === 'wheel') return say.wheel(first)
+  return say.gamepad(String(Number(first) + 1), last)
 }
 
 /** What also works the page itself: it is heard only where that is asked for. */

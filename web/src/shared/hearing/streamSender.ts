@@ -1,5 +1,6 @@
 import { Refused, type BenchView, type Message } from '../api'
 import type { Heard } from './ear'
+import { say } from './sentences'
 
 const RETRY_MS = 500
 const MOST_AT_ONCE = 200
@@ -127,10 +128,10 @@ export class StreamSender<Answer extends Ack = BenchView> {
     if (status === 404 && this.received >= 0) return this.beginAnew()
     if (status === 0 || status >= 500) {
       this.stream = this.received < 0 ? undefined : this.stream
-      this.ports.onTrouble('Kippen’s server does not answer. Presses are kept and sent again.')
+      this.ports.onTrouble(say.keptAndSentAgain)
       return this.retryLater()
     }
-    const words = error instanceof Error ? error.message : 'A press could not be taken.'
+    const words = error instanceof Error ? error.message : say.notTaken
     this.ports.onTrouble(words)
     const refused = refusedOf(error, messages)
     if (refused.size === 0) {

@@ -1,0 +1,22 @@
+/** What this part of the page says, ready to be put into another language. */
+export const say = {
+  left: 'left',
+  middle: 'middle',
+  right: 'right',
+  back: 'back',
+  forward: 'forward',
+  eraser: 'eraser',
+  tip: 'tip',
+  upperSide: 'upper side button',
+  lowerSide: 'lower side button',
+  tail: 'tail',
+  key: (name: string) => `key ${name}`,
+  mouse: (button: string) => `mouse ${button}`,
+  pen: (button: string) => `pen ${button}`,
+  button: (number: string) => `button ${number}`,
+  touch: 'touch',
+  wheel: (way: string) => `wheel ${way}`,
+  gamepad: (number: string, button: string) => `gamepad ${number}, button ${button}`,
+  keptAndSentAgain: 'Kippen’s server does not answer. Presses are kept and sent again.',
+  notTaken: 'A press could not be taken.',
+}
