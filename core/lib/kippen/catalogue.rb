@@ -2,6 +2,7 @@
 
 require_relative "catalogue/ask"
 require_relative "catalogue/combination"
+require_relative "catalogue/own_actions"
 require_relative "catalogue/entry"
 require_relative "catalogue/combinations"
 require_relative "catalogue/search"
@@ -42,7 +43,7 @@ module Kippen
     end
 
     # The same, with the apps of a fitting.
-    def of(fitting) = fitting.recall([:catalogue, @groups.object_id]) { Catalogue.new(@groups, fitting.apps) }
+    def of(fitting) = fitting.recall([:catalogue, @groups.object_id]) { Catalogue.new([*@groups, *OwnActions.groups(fitting)].sort_by { |group| group.fetch("place") }, fitting.apps) }
 
     # { keys => [Entry] } of the apps' own commands.
     def by_keys

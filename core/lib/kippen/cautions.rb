@@ -41,7 +41,8 @@ module Kippen
     def reasons(button, item, system: @fitting.host(button.host).system)
       gesture, action = item.values_at("gesture", "action")
       carried = of(button, system:).select { |one| one.bars && [nil, gesture].include?(one.gesture) }.map(&:words)
-      (carried + [*not_that_gesture(gesture, action), *not_on_host(system, action), *not_held(gesture, action), *not_repeated(item)]).uniq
+      (carried + [*not_that_gesture(gesture, action), *not_on_host(system, action), *not_held(gesture, action), *not_repeated(item),
+                  *not_more_modes(button, item, system), *not_that_shortlist(button, action)]).uniq
     end
 
     # Can a device hold back what this button does by itself?
@@ -102,6 +103,29 @@ module Kippen
 
     def not_held(gesture, action)
       action["kind"] == "mode" && action["how"] == "held" && gesture != "hold" ? [Words.say(:mode_can_only_held_hold)] : []
+    end
+
+    # A device carries so many modes on a host and no more; those that came first have their place.
+    def not_more_modes(button, item, system)
+      modes = Fitting.modes_of(item)
+      return [] if modes.empty?
+
+      device = @fitting.device(button.device)
+      most = @kinds.of(device)&.carries(system)&.fetch("modes", nil) or return []
+      there = @fitting.carried(button.device)
+      more = modes - (there | modes).first(most)
+      more.map { |id| Words.say(:carries_modes, device: device.name || device.id, count: many_modes(most), modes: names(there.first(most)), mode: names([id])) }
+    end
+
+    def many_modes(most) = most == 1 ? Words.say(:one_mode) : Words.say(:more_modes, count: most)
+    def names(modes) = modes.map { |id| @fitting.mode(id)&.name || id }.join(", ")
+
+    # One host shows it.
+    def not_that_shortlist(button, action)
+      list = action["shortlist"].is_a?(String) && @fitting.shortlist(action["shortlist"])
+      return [] if !list || list.host == button.host
+
+      [Words.say(:shortlist_of_other_host, name: list.name || list.id, host: @fitting.host(list.host)&.name || list.host)]
     end
 
     def not_repeated(item)

@@ -11,6 +11,7 @@ require_relative "fitting/wants_reader"
 require_relative "fitting/seats_reader"
 require_relative "fitting/hands_reader"
 require_relative "fitting/extras_reader"
+require_relative "fitting/shortlists_reader"
 require_relative "fitting/apps"
 require_relative "fitting/apps_reader"
 require_relative "fitting/own_ids"
@@ -27,12 +28,13 @@ module Kippen
     FOLLOW = %w[pointer focus].freeze
 
     # document – the JSON object it was read from, frozen, unknown members included
-    attr_reader :document, :follow, :hosts, :devices, :modes, :places, :buttons, :assignments, :wants, :links, :hands
+    # cues – { event => ways }, see Cues
+    attr_reader :document, :follow, :hosts, :devices, :modes, :places, :buttons, :assignments, :wants, :links, :hands, :shortlists, :cues
 
     # Takes a parsed JSON object. Raises Invalid with every fault in it.
     def self.read(document) = Reader.new(document).fitting
 
-    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants: [], links: [], hands: [], declared_apps: [])
+    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants: [], links: [], hands: [], declared_apps: [], shortlists: [], cues: {})
       @document = document
       @follow = follow
       @hosts = hosts
@@ -45,9 +47,11 @@ module Kippen
       @links = links
       @hands = hands
       @declared_apps = declared_apps
+      @shortlists = shortlists
+      @cues = cues
       @buttons = devices.flat_map(&:buttons).freeze
       @by_ref = @buttons.to_h { |button| [button.ref, button] }.freeze
-      @by_id = { host: hosts, device: devices, mode: modes, place: places }.transform_values { |list| list.to_h { |one| [one.id, one] }.freeze }.freeze
+      @by_id = { host: hosts, device: devices, mode: modes, place: places, shortlist: shortlists }.transform_values { |list| list.to_h { |one| [one.id, one] }.freeze }.freeze
       @worked_out = {}
       freeze
     end
@@ -77,6 +81,7 @@ module Kippen
     def device(id) = @by_id[:device][id]
     def mode(id) = @by_id[:mode][id]
     def place(id) = @by_id[:place][id]
+    def shortlist(id) = @by_id[:shortlist][id]
 
     # A place as pointer_in and focus_in tell it: "app", "app/part", "" for everywhere.
     def where(place_id)
@@ -88,13 +93,25 @@ module Kippen
     def inspect = "#<#{self.class} #{buttons.size} buttons, #{assignments.size} assignments>"
 
     # [App] of the client, see Apps.
-    def apps = recall(:apps) { Apps.all(@declared_apps, places, [*assignments.map(&:action), *wants.filter_map(&:action)]) }
+    def apps = recall(:apps) { Apps.all(@declared_apps, places, [*assignments.map(&:action), *wants.filter_map(&:action),
+                                                                *shortlists.flat_map { |list| list.items.map(&:action) }]) }
 
     # What decides which assignment holds.
     def resolver = recall(:resolver) { Press::Resolver.new(self) }
 
     # The assignments of a button, by its ref.
     def assigned(ref) = recall(:assigned) { assignments.group_by(&:button) }.fetch(ref, [])
+
+    # Ids of the modes that a device carries, see .carried.
+    def carried(device)
+      own = self.device(device).buttons.flat_map { |button| assigned(button.ref) }
+      Fitting.carried(own.reject(&:off).map { |one| { "mode" => one.mode, "action" => one.action } })
+    end
+
+    # Ids of modes that assignments, as they stand in a document, are in or take.
+    def self.carried(items) = items.flat_map { |item| modes_of(item) }.uniq
+
+    def self.modes_of(item) = [item["mode"], (item["action"]["mode"] if item["action"]["kind"] == "mode")].compact.uniq - [BASE]
 
     # What the block makes of this fitting, worked out once for everybody who asks by this name.
     def recall(name)

@@ -12,6 +12,7 @@ module Kippen
     BUTTONS = 2_000
     MODES = 100
     PLACES = 1_000
+    SHORTLISTS = 100
     APPS = 200
     ASSIGNMENTS = 20_000
     WANTS = 500

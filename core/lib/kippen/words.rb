@@ -2,6 +2,7 @@
 
 require_relative "words/changes"
 require_relative "words/faults"
+require_relative "words/where"
 
 module Kippen
   # Every sentence the core says, in one place, ready to be put into another language.
@@ -81,7 +82,7 @@ module Kippen
       moved_to_nearest: "%{setting} %{value} can't be set on %{device}: it is %{nearest}, the nearest that can."
     }.freeze
 
-    ALL = [EN, CHANGES, FAULTS].inject { |all, more| all.merge(more) { |key| raise "two sentences are called #{key}" } }.freeze
+    ALL = [EN, CHANGES, FAULTS, WHERE].inject { |all, more| all.merge(more) { |key| raise "two sentences are called #{key}" } }.freeze
 
     # key – of ALL; returns the sentence.
     def self.say(key, **parts) = format(ALL.fetch(key), **parts)

@@ -22,8 +22,11 @@ module Kippen
     TIMING = { "long_press_ms" => [100, 333, 400, 900], "tap_gap_ms" => [200, 333, 450], "bounce_guard_ms" => [0, 100, 155], "press_at" => [0.5, 0.7],
                "gap_bridge_ms" => [0, 20] }.freeze
     # Kinds that take something away on purpose: what they took may be gone.
-    TAKE_AWAY = %w[clear carry assign several arrange copy reset remove_arrangement].freeze
-    ON_GESTURES = %w[assign clear switch tap_at_once carry].freeze
+    TAKE_AWAY = %w[clear carry assign several arrange copy reset remove_arrangement hold_and_count open_shortlist shortlist remove_place remove_mode].freeze
+    ON_GESTURES = %w[assign clear switch tap_at_once carry hold_and_count open_shortlist].freeze
+    # Kinds that change where something holds, and what each is of: what holds elsewhere stays.
+    PLACES_KINDS = %w[place remove_place].freeze
+    QUIET_KINDS = %w[cues].freeze
 
     attr_reader :fitting, :counts
 
@@ -99,7 +102,8 @@ module Kippen
       case @random.rand(100)
       when 0...62 then gesture_change
       when 62...72 then timing_change
-      when 72...74 then { "kind" => "several", "changes" => Array.new(1 + @random.rand(4)) { gesture_change } }
+      when 72...80 then where_change
+      when 80...82 then { "kind" => "several", "changes" => Array.new(1 + @random.rand(4)) { gesture_change } }
       else other_change
       end
     end
@@ -108,8 +112,31 @@ module Kippen
     def device = pick(@fitting.devices).id
 
     def spot
-      { "place" => pick(["everywhere", "everywhere", *PLACES.map { |place| place["id"] }]), "mode" => pick(["base", "base", *MODES.map { |mode| mode["id"] }]) }
+      { "place" => pick(["everywhere", "everywhere", *@fitting.places.map(&:id)]), "mode" => pick(["base", "base", *@fitting.modes.map(&:id)]) }
     end
+
+    # Places, modes, shortlists, cues.
+    def where_change # rubocop:disable Metrics
+      place = pick(@fitting.places.map(&:id) + ["none"])
+      mode = pick(@fitting.modes.map(&:id) + ["none"])
+      list = pick(@fitting.shortlists.map(&:id) + ["none"])
+      case @random.rand(14)
+      when 0 then { "kind" => "place", "place" => { "app" => pick(%w[rookery screen wrenbox]), "part" => pick(["margin", "Left edge", nil]) }.compact }
+      when 1 then { "kind" => "place", "place" => { "id" => place, "off" => chance(2), "off_from_afar" => chance(2) } }
+      when 2 then { "kind" => "remove_place", "id" => place }
+      when 3 then { "kind" => "mode", "mode" => { "name" => pick(%w[Reading Radio Bells]), "otherwise" => pick(%w[base builtin nothing]) } }
+      when 4 then { "kind" => "mode", "mode" => { "id" => mode, "name" => "Called anew" } }
+      when 5 then { "kind" => "remove_mode", "id" => mode }
+      when 6, 7 then { "kind" => "shortlist", "shortlist" => { "name" => "Often", "host" => pick(HOSTS)["id"], "works" => pick(%w[open step]), "items" => lines } }
+      when 8 then { "kind" => "shortlist", "shortlist" => { "id" => list, "works" => pick(%w[open step]), "items" => lines } }
+      when 9 then { "kind" => "remove_shortlist", "id" => list }
+      when 10, 11 then { "kind" => "open_shortlist", "shortlist" => list, "button" => button, "gesture" => pick(%w[tap double_tap long_press]) }
+      when 12 then { "kind" => "hold_and_count", "held" => button, "counted" => button, "counts" => { "tap" => pick(ACTIONS), "double_tap" => pick(ACTIONS) } }
+      else { "kind" => "cues", "cues" => { "long_press" => pick([%w[hear], %w[see feel], []]), "quiet" => pick([nil, { "from" => "21:00", "to" => "07:00" }]) } }
+      end
+    end
+
+    def lines = Array.new(1 + @random.rand(7)) { |index| { "action" => index.zero? ? pick(ACTIONS) : { "kind" => "text", "text" => "Line #{index}" } } }
 
     def gesture_change
       there = @fitting.list("assignments")
@@ -182,6 +209,22 @@ module Kippen
       not_possible(after).each(&)
       links(after, &)
       covered(before, change, after, result, &)
+      elsewhere(before, change, after, &)
+    end
+
+    # What is done to a place changes nothing in another; cues change nothing at all.
+    def elsewhere(before, change, after)
+      kind = change["kind"]
+      return unless PLACES_KINDS.include?(kind) || QUIET_KINDS.include?(kind)
+
+      id = change["id"] || change.dig("place", "id")
+      app = before.place(id)&.app
+      others = ["everywhere", *before.places.reject { |place| place.id == id || (place.app == app && before.place(id).part.nil?) }.map(&:id)]
+      modes = ["base", *before.modes.map(&:id)]
+      before.buttons.each do |button|
+        moved = others.product(modes).find { |place, mode| jobs(before, button.ref, place, mode) != jobs(after, button.ref, place, mode) }
+        yield "#{button.ref} does something else in #{moved.join(", ")}" if moved
+      end
     end
 
     def marks(value, found = [])
@@ -247,7 +290,7 @@ module Kippen
     end
 
     def followers(fitting, change)
-      device = change["button"].split("/").first
+      device = (change["button"] || change["counted"]).split("/").first
       fitting.links.select { |link| link.from == device || change.dig("to", "button").to_s.start_with?("#{link.from}/") }
         .flat_map { |link| fitting.device(link.to).buttons.map(&:ref) }
     end

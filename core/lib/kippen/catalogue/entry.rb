@@ -33,11 +33,15 @@ module Kippen
         @asks = data.fetch("asks", []).map { |ask| Ask.new(ask, apps) }.freeze
         @only = data["only"]
         @repeats = data.fetch("repeats", false)
+        @silent = data.fetch("silent", false)
         @facts = data.slice(*FACTS).freeze
         @said = said_of({ name: @name, app: @app, words: @words })
         @members = @asks.to_h { |ask| [ask.member, ask] }.freeze
         freeze
       end
+
+      # Can nobody see that it was done?
+      def silent? = @silent
 
       # Can it be repeated while held?
       def repeats? = @repeats

@@ -90,7 +90,6 @@ module Kippen
         written = draft.list("apps").find(app) || {}
         written["name"] || draft.before.apps.find { |one| one.id == app }&.name || Fitting::Apps.named(app)
       end
-      private_class_method :name_of
     end
 
     # An app goes when no place, action or want speaks of it.

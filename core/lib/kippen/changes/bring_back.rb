@@ -6,6 +6,9 @@ module Kippen
     # comes without, what was assigned in a place or mode that is gone stays aside; each said so.
     # host – where it shall be, if the one it was on is gone
     class BringBack < Change.of("bring_back", :id, host: nil)
+      # What besides devices and buttons may lie aside, and in which list it stands.
+      PARTS = { "place" => "places", "mode" => "modes", "shortlist" => "shortlists" }.freeze
+
       def make(draft)
         aside = draft.member("taken_out", [])
         bundle = aside.reverse.find { |item| item["id"] == id } || refuse("id", Words.say(:nothing_name_was_taken_out, id: Faults.show(id)))
@@ -16,6 +19,7 @@ module Kippen
         elsif bundle["button"]
           button(draft, bundle)
         end
+        PARTS.each { |what, list| part(draft, bundle[what], list) if bundle[what] }
         rest = assignments(draft, bundle)
         links(draft, bundle)
         timing(draft, bundle)
@@ -29,7 +33,8 @@ module Kippen
 
         spots = lists[1].all? { |item| item["button"].is_a?(String) && Fitting::GESTURES.include?(item["gesture"]) }
         named = lists[0].all? { |item| Fitting::Ids.ok?(item["id"]) && item.fetch("buttons", []).is_a?(Array) }
-        spots && named && button_readable?(bundle)
+        parts = bundle.values_at(*PARTS.keys).compact.all? { |item| item.is_a?(Hash) && Fitting::Ids.ok?(item["id"]) }
+        spots && named && parts && button_readable?(bundle)
       end
 
       def self.button_readable?(bundle)
@@ -40,6 +45,15 @@ module Kippen
       private_class_method :button_readable?
 
       private
+
+      # A shortlist that is stepped through brings its mode.
+      def part(draft, item, list)
+        refuse("id", Words.say(:there_again_take_that_out, taken: item["name"] || item["id"])) if draft.list(list).find(item["id"])
+
+        mode = item["mode"] if list == "shortlists"
+        part(draft, mode, "modes") if mode.is_a?(Hash) && Fitting::Ids.ok?(mode["id"])
+        draft.list(list).put(mode ? item.except("mode") : item)
+      end
 
       def devices(draft, bundle)
         taken = bundle["devices"].map { |item| item["id"] }.select { |one| draft.list("devices").find(one) }

@@ -6,7 +6,7 @@ module Kippen
     # as it is, members nobody here knows included. Not valid until it is finished.
     class Draft
       # Lists whose items are named by one member, each once.
-      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id", "links" => "to" }.freeze
+      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id", "shortlists" => "id", "links" => "to" }.freeze
 
       # before – the Fitting it was made on; by, at – who changes it and when, in ISO 8601
       # left_out, notes – sentences on what did not go along, and what must be known
@@ -32,7 +32,10 @@ module Kippen
       def catalogue = knowledge.catalogue
 
       # What can be put on which button, as devices and hosts are now.
-      def cautions = @cautions ||= Cautions.new(View.new(self), kinds, catalogue)
+      def cautions = @cautions ||= Cautions.new(view, kinds, catalogue)
+
+      # Its parts as they are now.
+      def view = @view ||= View.new(self)
 
       # The Rows of its assignments.
       def rows = @rows ||= Rows.new(member("assignments", []))

@@ -16,7 +16,7 @@ module Kippen
       # at_once – of the spot's tap, nil: as it was. Raises Invalid.
       def put(draft, spot, item, keep: true, at_once: nil)
         button = draft.button(spot.button)
-        draft.cautions.bar(button, item)
+        draft.cautions.bar(button, spot.members.merge(item))
         held_back = draft.cautions.held_back?(button)
         keep_tap(draft, spot, held_back) if item["gesture"] != "tap" && (keep || !held_back) && untouched?(draft, spot, button)
         draft.rows.delete(spot, OTHER_LONG[item["gesture"]])
@@ -88,17 +88,17 @@ module Kippen
       end
 
       def every_spot(draft, button)
-        modes = [Fitting::BASE, *draft.before.modes.map(&:id)]
-        [Fitting::EVERYWHERE, *draft.before.places.map(&:id)].product(modes).map { |place, mode| Spot.new(button, place, mode) }
+        modes = [Fitting::BASE, *draft.list("modes").ids]
+        [Fitting::EVERYWHERE, *draft.list("places").ids].product(modes).map { |place, mode| Spot.new(button, place, mode) }
       end
 
       def tap_in_force?(draft, layer)
         tap = draft.rows.find(layer, "tap")
-        tap && !tap["off"] && !draft.before.place(layer.place)&.off
+        tap && !tap["off"] && !draft.view.place(layer.place)&.off
       end
 
       def in_force?(draft, layer, spot)
-        off = layer.place != spot.place && draft.before.place(layer.place)&.off
+        off = layer.place != spot.place && draft.view.place(layer.place)&.off
         !off && draft.rows.at(layer).any? { |item| !item["off"] }
       end
 
@@ -117,12 +117,12 @@ module Kippen
       end
 
       def places(draft, id)
-        place = draft.before.place(id)
-        app = place&.part && draft.before.places.find { |one| one.app == place.app && one.part.nil? }
-        [place&.id, app&.id, Fitting::EVERYWHERE].compact
+        place = draft.view.place(id)
+        app = place&.part && draft.list("places").to_a.find { |one| one["app"] == place.app && one["part"].nil? }
+        [place&.id, app && app["id"], Fitting::EVERYWHERE].compact
       end
 
-      def mode_of(draft, spot) = draft.before.mode(spot.mode)
+      def mode_of(draft, spot) = draft.view.mode(spot.mode)
 
       private_class_method :keep_tap, :covers?, :every_spot, :tap_in_force?, :act_at_once, :at_once_anyway, :fitting_members
       private_class_method :untouched?, :in_force?, :says_nothing?, :layers, :places, :mode_of

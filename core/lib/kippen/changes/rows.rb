@@ -22,6 +22,9 @@ module Kippen
       # All of a button, in their order.
       def of(ref) = @items.values_at(*@of.fetch(ref, []))
 
+      # All of a device's buttons, by its id.
+      def of_device(device) = @of.keys.select { |ref| ref.start_with?("#{device}/") }.flat_map { |ref| of(ref) }
+
       # In place of the one on the same gesture, else as the last.
       def put(item)
         index = index(Spot.of(item), item["gesture"])

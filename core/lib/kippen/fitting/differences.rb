@@ -6,8 +6,8 @@ module Kippen
     # every place where the documents differ, see Changes::Addresses: what has no sentence of its own
     # is named.
     class Differences
-      ORDER = %w[client wants hosts apps modes places hands arrangements devices assignments timing button_timing links follow confirm_s].freeze
-      LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place", "hands" => "Stand-in hand",
+      ORDER = %w[client wants hosts apps modes places shortlists cues hands arrangements devices assignments timing button_timing links follow confirm_s].freeze
+      LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place", "shortlists" => "Shortlist", "hands" => "Stand-in hand",
                 "arrangements" => "Arrangement", "devices" => "Device" }.freeze
       # Members of a device that are told by name.
       DEVICE = { "name" => "name", "host" => "host", "on" => "seat", "version" => "version", "worked_with" => "worked with",
@@ -41,6 +41,7 @@ module Kippen
         when "devices" then device(rest, one, other)
         when "hosts" then host(rest, one, other)
         when *LISTS.keys then listed(LISTS[member], one[0], other[0])
+        when "cues" then cue(rest, other)
         when "assignments" then assignments(rest, one, other)
         when "timing" then setting(Words.say(:for_all_buttons), rest, one, other, Words.say(:as_is_usual))
         when "button_timing" then setting(button_words(rest[0]), rest.drop(1), one, other, Words.say(:as_for_all))
@@ -71,6 +72,13 @@ module Kippen
       end
 
       def called(item) = shown(item["name"] || item["what"] || item["id"])
+
+      def cue(rest, slot)
+        return Words.say(:member_changed, member: "cues") unless rest.size == 1 && Cues::EVENTS.include?(rest[0])
+
+        ways = slot.first.is_a?(Array) ? slot[0].grep(String).map { |way| Cues::WAYS.include?(way) ? Words.say(way.to_sym) : way } : []
+        Words.say(:cue_now, event: Words.say(:"cue_#{rest[0]}"), ways: ways.empty? ? Words.say(:cue_none) : ways.join(", "))
+      end
 
       def host((id, *rest), one, other)
         return listed("Host", one[0], other[0]) if rest.empty?

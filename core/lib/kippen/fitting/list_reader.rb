@@ -40,7 +40,7 @@ module Kippen
         found = each("modes", Limits::MODES).filter_map do |item, pointer|
           id = id(item, pointer, reserved: BASE) or next
           otherwise = choice(item, "otherwise", OTHERWISE, "base", pointer)
-          Mode.new(id:, name: words(item, "name", pointer), otherwise:).freeze
+          Mode.new(id:, name: words(item, "name", pointer), otherwise:, shortlist: optional_id(item, "shortlist", pointer)).freeze
         end
         unique("/modes", found)
         found.freeze
@@ -51,7 +51,8 @@ module Kippen
           id = id(item, pointer, reserved: EVERYWHERE) or next
           app = word(item, "app", pointer, Words.say(:place_needs_app))
           part = word(item, "part", pointer) if item.key?("part")
-          Place.new(id:, app:, part:, name: words(item, "name", pointer), off: flag(item, "off", pointer)).freeze
+          Place.new(id:, app:, part:, name: words(item, "name", pointer), off: flag(item, "off", pointer),
+                    off_from_afar: flag(item, "off_from_afar", pointer)).freeze
         end
         unique("/places", found)
         same_spot(found)

@@ -26,9 +26,16 @@ module Kippen
     Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, :signal, :codes, :worked_with, keyword_init: true)
 
     # otherwise – what a button does in this mode where the mode says nothing about it
-    Mode = Struct.new(:id, :name, :otherwise, keyword_init: true)
+    # shortlist – whose stepping it is, or nil
+    Mode = Struct.new(:id, :name, :otherwise, :shortlist, keyword_init: true)
 
-    Place = Struct.new(:id, :name, :app, :part, :off, keyword_init: true)
+    # off_from_afar – not in force while somebody works on that host from elsewhere
+    Place = Struct.new(:id, :name, :app, :part, :off, :off_from_afar, keyword_init: true)
+
+    # host  – the one that shows it; works – "open" (then as the host has it) or "step" (by the same
+    # button); locked – with the screen locked too; items – [ShortlistItem] in their order
+    Shortlist = Struct.new(:id, :name, :host, :works, :locked, :items, keyword_init: true)
+    ShortlistItem = Struct.new(:action, :name, keyword_init: true)
 
     # hosts – systems on which it exists; commands – [Command]
     App = Struct.new(:id, :name, :hosts, :commands, keyword_init: true)

@@ -24,8 +24,10 @@ module Kippen
         seats = SeatsReader.new(@document, @faults, devices)
         seats.check_seats
         links = seats.links
+        extra = ShortlistsReader.new(@document, @faults, hosts)
         others = { timings: read_timings(buttons), wants: WantsReader.new(@document, @faults, hosts, places).wants,
                    hands: HandsReader.new(@document, @faults).hands, declared_apps: AppsReader.new(@document, @faults).apps,
+                   shortlists: extra.shortlists, cues: extra.cues,
                    follow: choice(@document, "follow", FOLLOW, "pointer", "") }
         ExtrasReader.new(@document, @faults).check
         @faults.raise_any

@@ -29,7 +29,7 @@ module Kippen
         found = tap(lane, action) + lane.empties(held_back: @cautions.held_back?(lane.button)).map do |empty|
           free(lane, empty.gesture, action, costs: costs(empty))
         end
-        found.select { |free| @cautions.reasons(lane.button, { "gesture" => free.gesture, "action" => action }).empty? }
+        found.select { |free| @cautions.reasons(lane.button, { "gesture" => free.gesture, "action" => action, "mode" => lane.mode }).empty? }
       end
 
       # What an untouched button does by itself gives way to it.

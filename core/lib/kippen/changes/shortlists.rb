@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Changes
+    # shortlist – { "id", "name", "host", "works", "locked", "items" => [{ "action", "name" }] }; without an id
+    # it is a new one. One that is stepped through has a mode of its own.
+    class PutShortlist < Change.of("shortlist", :shortlist)
+      def make(draft)
+        list = draft.list("shortlists")
+        old = shortlist["id"] ? list.find(shortlist["id"]) || refuse("id", Words.say(:no_shortlist, id: Faults.show(shortlist["id"]))) : {}
+        id = shortlist["id"] || Fitting::OwnIds.from(shortlist["name"], list.ids, "shortlist")
+        item = Draft.with(old, shortlist.merge("id" => id, "items" => items(draft, old)).transform_values { |value| value == false ? nil : value })
+        check(draft, item)
+        list.put(item)
+        mode(draft, item)
+        reopened(draft, old, item)
+      end
+
+      private
+
+      def items(draft, old)
+        kept = old.fetch("items", [])
+        shortlist.fetch("items", kept).map do |one|
+          same = kept.find { |line| line["action"] == one["action"] } || {}
+          Draft.with(same, { "name" => one["name"], "action" => NamedApp.settle(draft, one["action"]) })
+        end
+      end
+
+      def check(draft, item)
+        host = draft.view.host(item.fetch("host") { draft.before.hosts.first.id }) || refuse("host", Words.say(:unknown_host, host: Faults.show(item["host"])))
+        kind = draft.knowledge.host_kinds.of(host.system)
+        refuse("items", Words.say(:shortlist_empty)) if item["items"].empty?
+        too_many(draft, item, host, kind.most) if item["items"].size > kind.most
+        refuse("locked", Words.say(:not_locked_there, host: host.name || host.id)) if item["locked"] && !kind.locked
+        faults = item["items"].each_with_index.filter_map { |line, index| fault(draft, line["action"], host, item["locked"], index) }
+        raise(Invalid, faults) if faults.any?
+      end
+
+      def too_many(draft, item, host, most)
+        over = item["items"].drop(most).map { |line| line["name"] || draft.catalogue.name(line["action"]) }
+        refuse("items", Words.say(:more_lines, host: host.name || host.id, most:, count: item["items"].size, over: over.join(", ")))
+      end
+
+      def fault(draft, action, host, locked, index)
+        draft.catalogue.check(action, "/change/shortlist/items/#{index}/action")
+        entry = draft.catalogue.entry(action)
+        hosts = draft.catalogue.hosts(action)
+        words = if hosts && !hosts.include?(host.system) then Words.say(:line_not_on_host, action: draft.catalogue.name(action), host: host.name || host.id)
+                elsif locked && entry && !entry.locked.include?(host.system) then Words.say(:line_not_locked, action: draft.catalogue.name(action))
+                elsif entry&.only(action) then Words.say(:line_needs_words, action: draft.catalogue.name(action))
+                end
+        words && Fault.new("/change/shortlist/items/#{index}", words)
+      end
+
+      # Its mode, where it is stepped through; one that it needs no more goes when nothing stands in it.
+      def mode(draft, item)
+        own = draft.list("modes").to_a.find { |one| one["shortlist"] == item["id"] }
+        return if item["works"] != "step"
+        return draft.alter("modes", own["id"], "name" => item["name"]) if own
+
+        PutMode.add(draft, { "name" => item["name"], "shortlist" => item["id"] })
+      end
+
+      # What opens it goes on opening it, in the way it works now.
+      def reopened(draft, old, item)
+        return if old.empty? || old.fetch("works", "open") == item.fetch("works", "open")
+
+        was, is = [old, item].map { |one| PutShortlist.opener(draft, one) }
+        draft.rows.to_a.select { |row| row["action"] == was }.each do |row|
+          draft.rows.put(row.merge("action" => is))
+          OpenShortlist.steps(draft, item, Spot.of(row).button, row["gesture"]) if item["works"] == "step"
+        end
+      end
+
+      # What opens a shortlist as it stands in a draft.
+      def self.opener(draft, item)
+        mode = draft.list("modes").to_a.find { |one| one["shortlist"] == item["id"] } if item["works"] == "step"
+        return { "kind" => "shortlist", "shortlist" => item["id"] } unless mode
+
+        { "kind" => "mode", "mode" => mode["id"], "how" => "lock", "shortlist" => item["id"] }
+      end
+    end
+
+    # Opens a shortlist with a gesture of a button. Where it is stepped through, that button steps it: a
+    # tap marks the next line, a long-press does the marked one; the last line leaves it.
+    class OpenShortlist < Change.of("open_shortlist", :shortlist, :button, :gesture, place: Fitting::EVERYWHERE, mode: Fitting::BASE)
+      def make(draft)
+        item = draft.list("shortlists").find(shortlist) || refuse("shortlist", Words.say(:no_shortlist, id: Faults.show(shortlist)))
+        draft.own_button(button)
+        Placing.put(draft, draft.speak_of(Spot.new(button, place, mode)), { "gesture" => gesture, "action" => PutShortlist.opener(draft, item) })
+        OpenShortlist.steps(draft, item, button, gesture) if item["works"] == "step"
+      end
+
+      def self.steps(draft, item, button, _gesture)
+        mode = draft.list("modes").to_a.find { |one| one["shortlist"] == item["id"] } or return
+        list = Fitting::Shortlist.new(id: item["id"], items: [])
+        spot = draft.speak_of(Spot.new(button, Fitting::EVERYWHERE, mode["id"]))
+        does = Catalogue::OwnActions.steps(list)
+        { "tap" => "next", "long_press" => "take" }.each { |gesture, step| Placing.put(draft, spot, { "gesture" => gesture, "action" => does[step] }) }
+      end
+    end
+
+    # A shortlist goes when nothing opens it any more.
+    class RemoveShortlist < Change.of("remove_shortlist", :id)
+      def make(draft)
+        item = draft.list("shortlists").find(id) || refuse("id", Words.say(:no_shortlist, id: Faults.show(id)))
+        mode = draft.list("modes").to_a.find { |one| one["shortlist"] == id }
+        draft.list("shortlists").delete(id)
+        draft.list("modes").delete(mode["id"]) if mode
+        Aside.put(draft, "shortlist", item.merge({ "mode" => mode }.compact)) { |row| row["action"]["shortlist"] == id || (mode && Spot.of(row).mode == mode["id"]) }
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Kippen
+  # What the client gets to hear, see or feel when something happened that can't be seen otherwise.
+  module Cues
+    # long_press – its time is reached; mode_begins, mode_ends; done – an action that shows nothing;
+    # ignored – a press that did not count
+    EVENTS = %w[long_press mode_begins mode_ends done ignored].freeze
+    WAYS = %w[hear see feel].freeze
+    TIME = /\A([01]\d|2[0-3]):[0-5]\d\z/
+
+    module_function
+
+    # Takes a Press::Outcome and the Catalogue::Entry of what it did, or nil. Returns the event's name, or nil.
+    def event(outcome, entry)
+      case outcome.phase
+      when "ignored" then "ignored"
+      when "fire", "start"
+        return "done" if entry&.silent?
+
+        "long_press" if %w[long_press hold].include?(outcome.gesture)
+      end
+    end
+
+    # Which ways can be given at all: those that a host of a client, or a device on it, has.
+    # fitting – the Fitting. Returns { way => [names of who gives it] }.
+    def givers(fitting, knowledge)
+      found = WAYS.to_h { |way| [way, []] }
+      fitting.hosts.each { |host| knowledge.host_kinds.of(host.system).gives.each { |way| found[way] << (host.name || host.id) } }
+      vibrating = fitting.devices.select { |device| knowledge.settings.for(fitting, "device", device.id).any? { |one| one.id == "vibration" } }
+      vibrating.each { |device| found["feel"] |= [device.name || device.id] }
+      found
+    end
+  end
+end

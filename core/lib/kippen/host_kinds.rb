@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Kippen
+  # What every host of a system has: how many lines of a shortlist it shows, which cues it can give,
+  # how large its screen is. Data: core/data/hosts.json.
+  class HostKinds
+    FORMAT = "hosts/1"
+
+    # most – lines of a shortlist it shows; locked – with the screen locked too; choose – how one is
+    # taken there, in words; gives – cues it can give; screen – [width, height] in px
+    Kind = Struct.new(:system, :most, :locked, :choose, :gives, :screen, keyword_init: true)
+
+    # text – the JSON of the data. Raises Invalid.
+    def self.read(text)
+      document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
+      raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document.is_a?(Hash) && document["kippen"] == FORMAT
+
+      new(document.fetch("hosts").to_h { |data| [data["system"], kind(data)] })
+    end
+
+    def self.kind(data)
+      list = data.fetch("shortlist")
+      Kind.new(system: data["system"], most: list["most"], locked: list["locked"], choose: list["choose"], gives: data["gives"], screen: data["screen"]).freeze
+    end
+    private_class_method :kind
+
+    # by_system – { system => Kind }
+    def initialize(by_system)
+      @by_system = by_system.freeze
+      freeze
+    end
+
+    # The Kind of a system.
+    def of(system) = @by_system.fetch(system)
+
+    # Every system there is.
+    def systems = @by_system.keys
+  end
+end
