@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Reach
+    # What a press would do, somewhere, in a mode, and why: asked of the resolver, told as it looks.
+    class Answer
+      # gesture; action – what happens, a JSON object, or nil; name – in words, or nil where nothing happens;
+      # why – sentences; wait – Press::Waits::Wait or nil
+      One = Struct.new(:gesture, :action, :name, :why, :wait, keyword_init: true)
+
+      # where – as a host tells where it is: "app", "app/part" or "" for nowhere
+      def initialize(fitting, knowledge, button, where:, mode:)
+        @fitting = fitting
+        @catalogue = knowledge.catalogue
+        @button = button
+        @mode = mode
+        @gestures = knowledge.kinds.gestures(fitting, button)
+        @spot = fitting.resolver.spot(where)
+        @choice = fitting.resolver.choice(button, mode, @spot)
+        @limits = Press::LimitsOfTiming.of(@choice, fitting.timing(button))
+        @waits = Press::Waits.of(@choice, fitting.timing(button))
+      end
+
+      # [One] of every gesture that says something: those assigned, and the tap.
+      def all
+        given = %w[tap double_tap triple_tap long_press].select { |gesture| gesture == "tap" || found(gesture) || looked(gesture).any? }
+        given.map { |gesture| one(gesture) }
+      end
+
+      private
+
+      def found(gesture) = gesture == "long_press" ? @choice.long : @choice.public_send(gesture)
+
+      def one(gesture)
+        assignment = found(gesture)
+        limit = @limits.find { |one| one.gesture == assignment&.gesture && one.how == "impossible" }
+        told = assignment ? assignment.gesture : gesture
+        One.new(gesture: told, action: (assignment.action if assignment && !limit), name: (name(assignment, gesture) unless limit),
+                why: [*why(gesture, assignment), *(Words.say(:answer_impossible, words: Words.limit(limit, @fitting.timing(@button))) if limit)],
+                wait: (@waits[told] if assignment && !limit)).freeze
+      end
+
+      def name(assignment, gesture)
+        return @catalogue.name(assignment.action, @button.builtin) if assignment
+
+        @catalogue.name(nil, @button.builtin) if gesture == "tap" && @choice.kind == :builtin
+      end
+
+      def why(gesture, assignment)
+        looked = looked(gesture)
+        layers = looked.map { |layer, result| Words.say(:"layer_#{result}", layer:) }
+        [(Words.say(:answer_looked, layers: layers.join("; ")) if layers.any?), otherwise(gesture, assignment)].compact
+      end
+
+      # What happens where nothing was found.
+      def otherwise(gesture, assignment)
+        return if assignment
+        return Words.say(:answer_otherwise_nothing, mode: Words.mode(@fitting, @mode)) if @choice.kind == :blocked
+        return Words.say(:asked_nothing, button: @button.name || @button.id, gesture: Words::GESTURES.fetch(gesture)) unless gesture == "tap" && @choice.kind == :builtin
+
+        Words.say(:answer_builtin, builtin: @button.builtin ? " (#{@button.builtin})" : "")
+      end
+
+      # [[layer in words, "has", "off" or "none"]…] up to the one that has it.
+      def looked(gesture)
+        all = Press::Candidates.of(@fitting, @button, gesture, @mode, @spot)
+        layers = Press::Resolver.layers(@mode, @mode == Fitting::BASE ? nil : @fitting.mode(@mode).otherwise, places)
+        return [] if all.none? { |one| %w[won off covered].include?(one.result) }
+
+        upto = layers.index { |mode, place| all.any? { |one| one.result == "won" && [one.assignment.mode, one.assignment.place] == [mode, place] } } || (layers.size - 1)
+        layers.first(upto + 1).map { |mode, place| [layer(mode, place), result(all, mode, place)] }
+      end
+
+      # Those that are switched off are looked at too, to say so.
+      def places
+        app, part = @spot.where.split("/", 2)
+        known = ->(app, part) { @fitting.places.find { |one| one.app == app && one.part == part }&.id }
+        [(known.call(app, part) if part), (known.call(app, nil) if app), Fitting::EVERYWHERE].compact
+      end
+
+      def layer(mode, place)
+        Words.say(:layer, mode: mode == Fitting::BASE ? Words.say(:layer_usual) : Words.mode(@fitting, mode), place: place_words(place))
+      end
+
+      def place_words(place) = place == Fitting::EVERYWHERE ? Words.say(:layer_everywhere) : Words.say(:layer_in, place: Words.place(@fitting, place))
+
+      def result(all, mode, place)
+        results = all.select { |one| [one.assignment.mode, one.assignment.place] == [mode, place] }.map(&:result)
+        return "has" if results.include?("won")
+
+        results.include?("off") ? "off" : "none"
+      end
+    end
+  end
+end
