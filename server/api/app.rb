@@ -21,6 +21,7 @@ module Kippen
       register LaneRoutes
       register AlongRoutes
       register FreePlaceRoutes
+      register WhereRoutes
       register RevisionRoutes
       register HistoryRoutes
       register ArrangementRoutes

@@ -18,17 +18,22 @@ module Kippen
       def to_h
         serves, loses = @consequences.wants
         { "words" => @result.words, "buttons" => @result.spots.filter_map { |spot| button(*spot.to_a) },
-          "serves" => serves, "loses" => loses, "left_out" => @result.left_out, "notes" => @result.notes, "moves" => moves }
+          "serves" => serves, "loses" => loses, "left_out" => @result.left_out, "notes" => @result.notes, "moves" => moves,
+          "traps" => traps.map { |trap| RenderWhere.trap(@after, trap) } }
       end
 
       # The same for somebody who made the change without a look at it: what it displaced, what it
       # serves no longer, what did not go along, in sentences.
       def told
         displaced = @result.spots.flat_map { |spot| @deadline.check || @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:words) }
-        (displaced + @consequences.wants[1].map { |want| "No longer serves the want “#{want}”." } + @result.left_out + @result.notes).uniq
+        (displaced + @consequences.wants[1].map { |want| "No longer serves the want “#{want}”." } + @result.left_out + @result.notes +
+          traps.map { |trap| Reach::Traps.words(@after, trap) }).uniq
       end
 
       private
+
+      # Modes that could be left before, or were not there.
+      def traps = @traps ||= Reach::Traps.new_ones(@before, @after, KNOWLEDGE, deadline: @deadline)
 
       def button(ref, place, mode)
         @deadline.check

@@ -89,7 +89,8 @@ module Kippen
       end
 
       def modes(fitting)
-        [{ "id" => Fitting::BASE, "name" => "as usual" }, *fitting.modes.map { |mode| { "id" => mode.id, "name" => mode.name || mode.id } }]
+        [{ "id" => Fitting::BASE, "name" => "as usual", "otherwise" => "base", "shortlist" => nil },
+         *fitting.modes.map { |mode| { "id" => mode.id, "name" => mode.name || mode.id, "otherwise" => mode.otherwise, "shortlist" => mode.shortlist } }]
       end
 
       # entry – of a Catalogue; what asks for an app gets them to choose from

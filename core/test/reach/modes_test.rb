@@ -120,7 +120,7 @@ module Kippen
       fitting = desk([on(BACK, "tap", NEXT, place: "rookery"), on(BACK, "tap", HELP, place: "margin"), on(BACK, "tap", HELP)], places:)
       answer = Reach::Answer.new(fitting, KNOWLEDGE.of(fitting), fitting.button(BACK), where: "rookery/margin", mode: "reading").all
       assert_equal ["Next page"], answer.map(&:name)
-      assert_equal ["Looked for, in this order: Reading in Rookery, margin has none; Reading in Rookery has none; Reading everywhere has none; " \
+      assert_equal ["Looked for, in this order: Reading in Rookery, margin, Reading in Rookery, Reading everywhere have none; " \
                     "as usual in Rookery, margin has one that is switched off; as usual in Rookery has one."], answer.first.why
       nothing = Reach::Answer.new(fitting, KNOWLEDGE.of(fitting), fitting.button("mouse/left"), where: "", mode: "base").all
       assert_equal [["Nothing is assigned: the button does what it does by itself."]], nothing.map(&:why)

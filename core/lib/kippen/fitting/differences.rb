@@ -32,6 +32,9 @@ module Kippen
         told.empty? && aside.any? ? [Words.say(:what_lies_aside_has_changed)] : told
       end
 
+      # Where a gesture stands, in words. spot – [button, place, mode]
+      def spoken(gesture, spot) = spot_words(gesture, spot)
+
       private
 
       def sentence(address, one, other)

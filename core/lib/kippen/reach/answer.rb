@@ -48,9 +48,12 @@ module Kippen
 
       def why(gesture, assignment)
         looked = looked(gesture)
-        layers = looked.map { |layer, result| Words.say(:"layer_#{result}", layer:) }
+        layers = looked.chunk_while { |(_, one), (_, other)| one == other }.map { |same| layers(same.map(&:first), same.first.last) }
         [(Words.say(:answer_looked, layers: layers.join("; ")) if layers.any?), otherwise(gesture, assignment)].compact
       end
+
+      # Several that had the same to say, as one.
+      def layers(names, result) = Words.say(:"layer_#{result}#{"_many" if names.size > 1}", layer: names.join(", "))
 
       # What happens where nothing was found.
       def otherwise(gesture, assignment)

@@ -74,6 +74,8 @@ module Kippen
       layer_has: "%{layer} has one",
       layer_off: "%{layer} has one that is switched off",
       layer_none: "%{layer} has none",
+      layer_none_many: "%{layer} have none",
+      layer_off_many: "%{layer} have one that is switched off",
       layer_usual: "as usual",
       layer_everywhere: "everywhere",
       layer_in: "in %{place}",

@@ -33,6 +33,11 @@ export function WhatChanges(props: {
           {words}
         </p>
       ))}
+      {preview.traps.map((trap) => (
+        <p key={trap.words} className={styles.limit}>
+          {trap.words} {trap.fix ? say.wayBackOffered : ''}
+        </p>
+      ))}
       {preview.serves.map((want) => (
         <p key={want} className={styles.serves}>
           {say.servesWant(want)}

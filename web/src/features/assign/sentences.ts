@@ -1,5 +1,6 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  wayBackOffered: 'A way back is offered as soon as it is saved.',
   whatIsAssigned: 'What stands there, and on which gesture',
   thenOneMust: 'Then one must',
   takenBack: 'Taken back by',

@@ -10,7 +10,7 @@ import styles from './bench.module.css'
 import { say } from './sentences'
 
 /** What belongs to the bench and opens in the side sheet. */
-export type BenchSheet = 'join' | 'hand'
+export type BenchSheet = 'join' | 'hand' | 'answers'
 
 /** Where presses are tried and explained. Always there: one line until there is something to see. */
 export function Bench({ onSheet }: { onSheet: (sheet: BenchSheet) => void }) {

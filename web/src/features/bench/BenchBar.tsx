@@ -3,6 +3,7 @@ import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
 import type { LaneGesture } from '../../shared/api'
 import { BindingActions } from './BindingPad'
+import type { BenchSheet } from './Bench'
 import { useBench } from './benchContext'
 import { Pending } from './Pending'
 import { tileWords } from './tiles'
@@ -10,7 +11,7 @@ import styles from './bench.module.css'
 import { say } from './sentences'
 
 interface Props {
-  onSheet: (sheet: 'join' | 'hand') => void
+  onSheet: (sheet: BenchSheet) => void
   open: boolean
   onOpen: () => void
 }
@@ -56,6 +57,7 @@ export function BenchBar({ onSheet, open, onOpen }: Props) {
           <Button onClick={() => onSheet('hand')}>{say.standHand}</Button>
         </>
       )}
+      <Button onClick={() => onSheet('answers')}>{say.whatWouldItDo}</Button>
       <Button aria-expanded={open} onClick={onOpen}>
         {open ? say.smallerBench : say.largerBench}
       </Button>

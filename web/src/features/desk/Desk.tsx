@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { Button, Desk as DeskData, Device } from '../../shared/api'
-import { alongTo, useDeskAddress, type DeskAddress, type SheetAddress } from '../../shared/desk'
+import { alongTo, useDeskAddress, type DeskAddress, type SheetAddress, type View } from '../../shared/desk'
 import { SavingProvider } from '../../shared/fitting'
 import { spotName, type Carried, type Chosen } from '../assign'
 import { Bench, BenchProvider, useDown } from '../bench'
@@ -10,6 +10,7 @@ import { Lanes, LanesCompared } from '../lanes'
 import { useMayChange } from '../../shared/session'
 import { useTitle } from '../../shared/ui'
 import { WantsStep } from '../wants'
+import { NoWayBack, WhereView } from '../where'
 import { DeskCommands } from './DeskCommands'
 import { DeskSheet } from './DeskSheet'
 import { NextThing } from './NextThing'
@@ -19,11 +20,12 @@ import type { Step } from './steps'
 import { Trail } from './Trail'
 import styles from './desk.module.css'
 import { usePaneKeys } from './usePaneKeys'
+import { isWhere, ViewSwitch } from './ViewSwitch'
 
 const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assign: 'Assign' }
 
 /** Sheets in which nothing is changed. */
-const LOOKED_AT: readonly string[] = ['help', 'history']
+const LOOKED_AT: readonly string[] = ['help', 'history', 'answers']
 
 /** One screen, four panes: trail, rail, middle, bench; a side sheet for what is chosen. */
 export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
@@ -48,6 +50,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
       open({ of: 'gesture', button: button.ref, gesture, also: also.map((one) => one.ref) }),
     [open],
   )
+  const view = useCallback((next: View) => go({ do: 'view', view: next }), [go])
   const emptyHand = useCallback(() => go({ do: 'hand', hand: undefined }), [go])
   const carry = useCallback(
     (next: Carried | undefined) => {
@@ -87,6 +90,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
           <main className={styles.middle} data-pane tabIndex={-1} aria-label={MIDDLE[step]}>
             <ConfirmBar desk={desk} />
             <SaveTrouble desk={desk} />
+            {step === 'assign' && <NoWayBack desk={desk} />}
             {step === 'wants' && (
               <WantsStep
                 desk={desk}
@@ -114,7 +118,20 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
                 onClose={() => go({ do: 'compare', compared: undefined })}
               />
             )}
-            {step === 'assign' && !address.compared && (
+            {step === 'assign' && !address.compared && isWhere(address.view) && (
+              <WhereView
+                desk={desk}
+                view={address.view}
+                onView={view}
+                onSheet={open}
+                onSpot={(next) => {
+                  go({ do: 'spot', ...next })
+                  view('lanes')
+                }}
+                views={<ViewSwitch view={address.view} onView={view} />}
+              />
+            )}
+            {step === 'assign' && !address.compared && !isWhere(address.view) && (
               <Lanes
                 desk={desk}
                 devices={shown}
@@ -129,7 +146,8 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
                 onRename={(button) => open({ of: 'rename', button: button.ref })}
                 onArrange={() => open({ of: 'arrange' })}
                 view={address.view}
-                onView={(view) => go({ do: 'view', view })}
+                views={<ViewSwitch view={address.view} onView={view} />}
+                onNew={(of) => open({ of })}
               />
             )}
             <NextThing desk={desk} step={step} />
@@ -140,6 +158,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
               sheet={sheet}
               chosen={chosen}
               spot={spot}
+              onSpot={(next) => go({ do: 'spot', ...next })}
               buttons={buttons}
               onClose={() => close(sheet)}
               onCarry={carry}

@@ -5,6 +5,7 @@ import { useCommands, type CommandId, type Move } from '../../shared/desk'
 import { useMayChange } from '../../shared/session'
 import { useSteps } from '../history'
 import { useBench } from '../bench'
+import { WHERE_VIEWS } from '../where'
 import { CommandBar } from './CommandBar'
 
 interface Props {
@@ -31,6 +32,8 @@ export function DeskCommands({ desk, go, finding, onFinding }: Props) {
       devices: to('devices'),
       assign: to('assign'),
       history: () => go({ do: 'open', sheet: { of: 'history' } }),
+      answers: () => go({ do: 'open', sheet: { of: 'answers' } }),
+      ...Object.fromEntries(WHERE_VIEWS.map((view) => [view, () => go({ do: 'view', view }, 'assign')])),
       print: () => window.print(),
       ...(mayListen ? { listen: listens ? stop : start } : {}),
     }

@@ -10,6 +10,15 @@ import { JoinSheet } from '../joining'
 import type { Compared } from '../lanes'
 import { SettingsSheet } from '../settings'
 import { WantSheet } from '../wants'
+import {
+  AnswersSheet,
+  CountSheet,
+  ModeSheet,
+  NewPlaceSheet,
+  OpenShortlistSheet,
+  PlaceSheet,
+  ShortlistSheet,
+} from '../where'
 import { HelpSheet } from './HelpSheet'
 
 interface Props {
@@ -18,13 +27,24 @@ interface Props {
   /** Of the sheet of a gesture. */
   chosen: Chosen | undefined
   spot: Spot
+  onSpot: (spot: Spot) => void
   buttons: Button[]
   onClose: () => void
   onCarry: (carried: Carried) => void
   onCompare: (compared: Compared) => void
 }
 
-export function DeskSheet({ desk, sheet, chosen, spot, buttons, onClose, onCarry, onCompare }: Props) {
+export function DeskSheet({
+  desk,
+  sheet,
+  chosen,
+  spot,
+  onSpot,
+  buttons,
+  onClose,
+  onCarry,
+  onCompare,
+}: Props) {
   switch (sheet.of) {
     case 'gesture':
       return chosen ? (
@@ -63,6 +83,24 @@ export function DeskSheet({ desk, sheet, chosen, spot, buttons, onClose, onCarry
     }
     case 'want':
       return <WantSheet desk={desk} want={sheet.id} onClose={onClose} />
+    case 'new-place':
+      return <NewPlaceSheet desk={desk} onClose={onClose} />
+    case 'place':
+      return <PlaceSheet desk={desk} id={sheet.id} onClose={onClose} />
+    case 'new-mode':
+      return <ModeSheet desk={desk} id={undefined} onClose={onClose} />
+    case 'mode':
+      return <ModeSheet desk={desk} id={sheet.id} onClose={onClose} />
+    case 'new-shortlist':
+      return <ShortlistSheet desk={desk} id={undefined} onClose={onClose} />
+    case 'shortlist':
+      return <ShortlistSheet desk={desk} id={sheet.id} onClose={onClose} />
+    case 'open-shortlist':
+      return <OpenShortlistSheet key={sheet.id} desk={desk} id={sheet.id} spot={spot} onClose={onClose} />
+    case 'count':
+      return <CountSheet desk={desk} buttons={buttons} onClose={onClose} />
+    case 'answers':
+      return <AnswersSheet desk={desk} buttons={buttons} spot={spot} onSpot={onSpot} onClose={onClose} />
     case 'join':
       return <JoinSheet desk={desk} onClose={onClose} />
     case 'hand':

@@ -1,5 +1,9 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  showAs: 'Show as',
+  lanes: 'Lanes',
+  table: 'Table',
+  where: 'Where',
   findDo: 'Find and do',
   whatDoYouLook: 'What do you look for?',
   buttonActionDeviceClient: 'A button, an action, a device, a client …',

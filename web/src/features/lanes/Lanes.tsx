@@ -1,5 +1,5 @@
-import { Button, Radio, Spin } from 'antd'
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { Button, Spin } from 'antd'
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react'
 import type { Desk, Device, Lane, LanesAnswer } from '../../shared/api'
 import { useChange, useFreePlaces, useLanes, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
@@ -38,7 +38,10 @@ interface Props {
   onRename: (button: Chosen['button']) => void
   onArrange: () => void
   view: 'lanes' | 'table'
-  onView: (view: 'lanes' | 'table') => void
+  /** The switch between this and other views. */
+  views: ReactNode
+  /** Leads to a new place or mode. */
+  onNew: (of: 'new-place' | 'new-mode') => void
 }
 
 /** Is there anything that can be put on this button at all? */
@@ -70,7 +73,7 @@ function grouped({ lanes, heads }: LanesAnswer, devices: Device[]) {
 /** What each button does: as lanes to scale, or the same as a plain table. */
 export function Lanes(props: Props) {
   const { desk, devices, spot, onSpot, chosen, onChoose, carried, onCarry, onRename, onArrange } = props
-  const { view, onView, inHand, onHandEmpty } = props
+  const { view, views, onNew, inHand, onHandEmpty } = props
   const mayChange = useMayChange()
   const [picked, setPicked] = useState<string[]>()
   const { change } = useChange()
@@ -144,7 +147,7 @@ export function Lanes(props: Props) {
     <section aria-labelledby="lanes-title">
       <div className={styles.head}>
         <h2 id="lanes-title">{say.whatEachButtonDoes}</h2>
-        <SpotPicker desk={desk} spot={spot} onSpot={onSpot} />
+        <SpotPicker desk={desk} spot={spot} onSpot={onSpot} onNew={mayChange ? onNew : undefined} />
         <div className={styles.tools} role="group" aria-label={say.lanesOtherwise}>
           {mayChange && (
             <>
@@ -154,17 +157,7 @@ export function Lanes(props: Props) {
               </Button>
             </>
           )}
-          <Radio.Group
-            aria-label={say.showAs}
-            optionType="button"
-            buttonStyle="solid"
-            value={view}
-            onChange={(event) => onView(event.target.value as 'lanes' | 'table')}
-            options={[
-              { value: 'lanes', label: say.lanes },
-              { value: 'table', label: say.table },
-            ]}
-          />
+          {views}
         </div>
       </div>
       {carried && <CarryBar carried={carried} onCarry={onCarry} />}

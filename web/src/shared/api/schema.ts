@@ -742,6 +742,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/where": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Where and when something else holds - places, modes with their ways in and out, shortlists, cues */
+        get: operations["getWhere"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What a press of a button would do, there, in this mode, and why */
+        get: operations["getAnswers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/combinations": {
         parameters: {
             query?: never;
@@ -1139,8 +1177,13 @@ export interface components {
             places: (components["schemas"]["Named"] & {
                 /** @description Where it is an app as a whole: the app's id */
                 whole_app: string | null;
+                off: boolean;
             })[];
-            modes: components["schemas"]["Named"][];
+            modes: (components["schemas"]["Named"] & {
+                otherwise: components["schemas"]["Otherwise"];
+                /** @description Which one is stepped through in it */
+                shortlist: string | null;
+            })[];
             /** @description The client's apps, those that are only spoken of too */
             apps: {
                 id: string;
@@ -1301,6 +1344,8 @@ export interface components {
         Preview: {
             /** @description What differs */
             words: string[];
+            /** @description Modes that could then not be left again */
+            traps: components["schemas"]["Trap"][];
             buttons: {
                 lane: components["schemas"]["Lane"];
                 waits: {
@@ -1329,6 +1374,219 @@ export interface components {
                 now: string[];
             }[];
         };
+        /**
+         * @description What a button does in a mode that says nothing about it
+         * @enum {unknown}
+         */
+        Otherwise: "base" | "builtin" | "nothing";
+        /** @description A mode that can be come into and not left again */
+        Trap: {
+            mode: string;
+            words: string;
+            /** @description The change that puts it right, or null */
+            fix: null | components["schemas"]["ButtonChange"];
+        };
+        /** @description A gesture that leads into a mode, or out of it */
+        ModeWay: {
+            button: string;
+            button_name: string;
+            gesture: components["schemas"]["Gesture"];
+            gesture_name: string;
+            /** @enum {unknown} */
+            how: "held" | "latch" | "lock" | "clear";
+            /** @description In words */
+            from: string;
+            /** @description In words */
+            to: string;
+            /** @description In words, where it is not everywhere */
+            place: string | null;
+        };
+        Where: {
+            revision: number;
+            /** @enum {unknown} */
+            follow: "pointer" | "focus";
+            hosts: {
+                id: string;
+                name: string;
+                system: components["schemas"]["System"];
+                /** @description Lines of a shortlist that it shows */
+                most: number;
+                /** @description It shows one with the screen locked */
+                can_lock: boolean;
+                /** @description How a line is taken there */
+                choose: string;
+                /** @description What can be open there */
+                apps: components["schemas"]["Named"][];
+            }[];
+            places: {
+                id: string;
+                name: string;
+                app: string;
+                app_name: string;
+                part: string | null;
+                off: boolean;
+                /** @description Not in force while somebody works on that host from elsewhere */
+                off_from_afar: boolean;
+                assigned: number;
+            }[];
+            modes: {
+                id: string;
+                name: string;
+                otherwise: components["schemas"]["Otherwise"];
+                assigned: number;
+                shortlist: string | null;
+                ways_in: components["schemas"]["ModeWay"][];
+                ways_out: components["schemas"]["ModeWay"][];
+                /** @description What presses of another button do while it is held */
+                counts: {
+                    held: string;
+                    counted: string;
+                    gesture: components["schemas"]["Gesture"];
+                    gesture_name: string;
+                    name: string;
+                }[];
+            }[];
+            /** @description Devices that carry modes */
+            carried: {
+                device: string;
+                name: string;
+                most: number | null;
+                modes: string[];
+            }[];
+            traps: components["schemas"]["Trap"][];
+            /** @description What is switched on and can never come about */
+            never: {
+                button: string;
+                gesture: components["schemas"]["Gesture"];
+                place: string;
+                mode: string;
+                words: string;
+            }[];
+            shortlists: {
+                id: string;
+                name: string;
+                host: string;
+                /** @enum {unknown} */
+                works: "open" | "step";
+                locked: boolean;
+                items: {
+                    name: string;
+                    /** @description The name that somebody gave it */
+                    given: string | null;
+                    action: components["schemas"]["Action"];
+                }[];
+                opened_by: string[];
+            }[];
+            cues: components["schemas"]["Cues"];
+        };
+        Cues: {
+            events: {
+                id: components["schemas"]["CueEvent"];
+                name: string;
+                ways: components["schemas"]["CueWay"][];
+            }[];
+            ways: {
+                id: components["schemas"]["CueWay"];
+                name: string;
+                givers: string[];
+            }[];
+            quiet: null | components["schemas"]["QuietHours"];
+        };
+        /** @enum {unknown} */
+        CueEvent: "long_press" | "mode_begins" | "mode_ends" | "done" | "ignored";
+        /** @enum {unknown} */
+        CueWay: "hear" | "see" | "feel";
+        /** @description When nothing is to be heard */
+        QuietHours: {
+            from: components["schemas"]["TimeOfDay"];
+            to: components["schemas"]["TimeOfDay"];
+        };
+        TimeOfDay: string;
+        WhereChange: {
+            /** @constant */
+            kind: "place";
+            place: {
+                id?: string;
+                name?: components["schemas"]["Words"];
+                app?: string | {
+                    name: components["schemas"]["Words"];
+                };
+                part?: components["schemas"]["Words"];
+                off?: boolean;
+                off_from_afar?: boolean;
+            };
+        } | {
+            /** @constant */
+            kind: "remove_place";
+            id: string;
+        } | {
+            /** @constant */
+            kind: "follow";
+            /** @enum {unknown} */
+            follow: "pointer" | "focus";
+        } | {
+            /** @constant */
+            kind: "mode";
+            mode: {
+                id?: string;
+                name: components["schemas"]["Words"];
+                otherwise?: components["schemas"]["Otherwise"];
+            };
+        } | {
+            /** @constant */
+            kind: "remove_mode";
+            id: string;
+        } | {
+            /** @constant */
+            kind: "hold_and_count";
+            held: string;
+            counted: string;
+            place?: string;
+            counts: {
+                tap?: components["schemas"]["Action"];
+                double_tap?: components["schemas"]["Action"];
+                triple_tap?: components["schemas"]["Action"];
+            };
+        } | {
+            /** @constant */
+            kind: "shortlist";
+            shortlist: {
+                id?: string;
+                name?: components["schemas"]["Words"];
+                host?: string;
+                /** @enum {unknown} */
+                works?: "open" | "step";
+                locked?: boolean;
+                items?: {
+                    action: components["schemas"]["Action"];
+                    name?: string | null;
+                }[];
+            };
+        } | {
+            /** @constant */
+            kind: "remove_shortlist";
+            id: string;
+        } | {
+            /** @constant */
+            kind: "open_shortlist";
+            shortlist: string;
+            button: string;
+            gesture: components["schemas"]["Gesture"];
+            place?: string;
+            mode?: string;
+        } | {
+            /** @constant */
+            kind: "cues";
+            cues: {
+                long_press?: components["schemas"]["CueWays"];
+                mode_begins?: components["schemas"]["CueWays"];
+                mode_ends?: components["schemas"]["CueWays"];
+                done?: components["schemas"]["CueWays"];
+                ignored?: components["schemas"]["CueWays"];
+                quiet?: null | components["schemas"]["QuietHours"];
+            };
+        };
+        CueWays: components["schemas"]["CueWay"][];
         Setting: {
             id: string;
             name: string;
@@ -1361,7 +1619,7 @@ export interface components {
                 codes?: string[];
             };
         };
-        Change: components["schemas"]["ButtonChange"] | {
+        Change: components["schemas"]["ButtonChange"] | components["schemas"]["WhereChange"] | {
             /** @constant */
             kind: "client";
             name: components["schemas"]["Words"];
@@ -3240,6 +3498,66 @@ export interface operations {
                             costs: string[];
                             /** @description What the button does by itself that would no longer come about */
                             loses: string[];
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getWhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Where"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getAnswers: {
+        parameters: {
+            query: {
+                button: string;
+                place?: string;
+                mode?: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One for each gesture that says something */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revision: number;
+                        answers: {
+                            gesture: components["schemas"]["Gesture"];
+                            gesture_name: string;
+                            /** @description What happens; null where nothing does */
+                            name: string | null;
+                            wait: string | null;
+                            why: string[];
                         }[];
                     };
                 };

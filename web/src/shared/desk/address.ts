@@ -1,12 +1,44 @@
 import type { Gesture } from '../api'
 
+const ALONE = [
+  'arrange',
+  'join',
+  'hand',
+  'history',
+  'help',
+  'new-device',
+  'new-host',
+  'new-app',
+  'new-place',
+  'new-mode',
+  'new-shortlist',
+  'count',
+  'answers',
+] as const
+const WITH_ID = [
+  'device',
+  'copy',
+  'reset',
+  'host',
+  'app',
+  'want',
+  'place',
+  'mode',
+  'shortlist',
+  'open-shortlist',
+] as const
+
 /** What the side sheet is about. */
 export type SheetAddress =
   | { of: 'gesture'; button: string; gesture: Gesture; also: string[] }
   | { of: 'rename'; button: string }
-  | { of: 'arrange' | 'join' | 'hand' | 'history' | 'help' | 'new-device' | 'new-host' | 'new-app' }
-  | { of: 'device' | 'copy' | 'reset' | 'host' | 'app' | 'want'; id: string }
+  | { of: (typeof ALONE)[number] }
+  | { of: (typeof WITH_ID)[number]; id: string }
   | { of: 'settings'; about: 'host' | 'device'; id: string }
+
+/** How the assignments are shown, and what is shown of where and when they hold. */
+export const VIEWS = ['lanes', 'table', 'places', 'modes', 'shortlists', 'cues'] as const
+export type View = (typeof VIEWS)[number]
 
 /** Where one is at a desk, as far as it can be told to somebody else; the step stands in the path. */
 export interface DeskAddress {
@@ -14,7 +46,7 @@ export interface DeskAddress {
   mode: string
   /** The devices that are shown; none: all. */
   only: string[]
-  view: 'lanes' | 'table'
+  view: View
   devices: 'together' | 'find'
   compared: { from: number; to: number } | undefined
   /** What is in hand, to be given to a button. */
@@ -77,17 +109,6 @@ export const sameSheet = (one: SheetAddress | undefined, other: SheetAddress | u
   one === other || (one !== undefined && other !== undefined && wordsOf(one) === wordsOf(other))
 
 const GESTURES: readonly string[] = ['tap', 'double_tap', 'triple_tap', 'long_press', 'hold']
-const ALONE: readonly string[] = [
-  'arrange',
-  'join',
-  'hand',
-  'history',
-  'help',
-  'new-device',
-  'new-host',
-  'new-app',
-]
-const WITH_ID: readonly string[] = ['device', 'copy', 'reset', 'host', 'app', 'want']
 
 /** A sheet as it stands in the address: “gesture:mouse/left:tap”. */
 function wordsOf(sheet: SheetAddress): string {
@@ -98,17 +119,13 @@ function wordsOf(sheet: SheetAddress): string {
       return `rename:${sheet.button}`
     case 'settings':
       return `settings:${sheet.about}:${sheet.id}`
-    case 'device':
-    case 'copy':
-    case 'reset':
-    case 'host':
-    case 'app':
-    case 'want':
-      return `${sheet.of}:${sheet.id}`
     default:
-      return sheet.of
+      return 'id' in sheet ? `${sheet.of}:${sheet.id}` : sheet.of
   }
 }
+
+const isOf = <One extends string>(list: readonly One[], word: string): word is One =>
+  (list as readonly string[]).includes(word)
 
 /** What can’t be read is no sheet. */
 function sheetOf(words: string | null): SheetAddress | undefined {
@@ -118,8 +135,8 @@ function sheetOf(words: string | null): SheetAddress | undefined {
   if (of === 'rename' && first) return { of, button: first }
   if (of === 'settings' && (first === 'host' || first === 'device') && second)
     return { of, about: first, id: second }
-  if (WITH_ID.includes(of) && first) return { of, id: first } as SheetAddress
-  return ALONE.includes(of) && !first ? ({ of } as SheetAddress) : undefined
+  if (isOf(WITH_ID, of) && first) return { of, id: first }
+  return isOf(ALONE, of) && !first ? { of } : undefined
 }
 
 function comparedOf(words: string | null): DeskAddress['compared'] {
@@ -139,7 +156,7 @@ export function readAddress(search: string): DeskAddress {
     place: given.get('place') ?? HERE.place,
     mode: given.get('mode') ?? HERE.mode,
     only: given.get('only')?.split(',').filter(Boolean) ?? [],
-    view: given.get('view') === 'table' ? 'table' : 'lanes',
+    view: VIEWS.find((one) => one === given.get('view')) ?? HERE.view,
     devices: given.get('devices') === 'find' ? 'find' : 'together',
     compared: comparedOf(given.get('compared')),
     hand: handOf(given.get('hand')),
@@ -167,7 +184,7 @@ export function writeAddress(address: DeskAddress): string {
 }
 
 /** What belongs to no step. */
-const OF_NO_STEP: readonly string[] = ['join', 'hand', 'history', 'help']
+const OF_NO_STEP: readonly string[] = ['join', 'hand', 'history', 'help', 'answers']
 
 /** What goes along to another step: all but a sheet that belongs to its own. */
 export function alongTo(address: DeskAddress): string {

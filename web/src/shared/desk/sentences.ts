@@ -1,5 +1,10 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  whatWouldItDo: 'What would it do?',
+  places: 'To Places',
+  modes: 'To Modes',
+  shortlists: 'To Shortlists',
+  cues: 'To Cues',
   findAnythingDo: 'Find anything and do it',
   allKeysHowLooks: 'All keys, and how it looks',
   takeLastChangeBack: 'Take the last change back',

@@ -17,6 +17,8 @@ export {
   usePreview,
   useSettings,
   useWants,
+  useWhere,
+  useAnswers,
   type Spot,
 } from './queries'
 export { type QueueState, type Refusal, type SaveOptions } from './queue'

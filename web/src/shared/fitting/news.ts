@@ -17,6 +17,8 @@ const WITH_THE_FITTING = [
   'settings',
   'actions',
   'combination',
+  'where',
+  'answers',
 ]
 
 /** What is asked anew when a fitting has changed. */

@@ -124,6 +124,29 @@ export function useFreePlaces(hand: { of: 'want' | 'action'; id: string } | unde
   })
 }
 
+/** Places, modes, shortlists and cues. */
+export function useWhere(client: string) {
+  return useQuery({
+    queryKey: ['where', client],
+    queryFn: () => must(api.GET('/api/clients/{client}/where', { params: { path: { client } } })),
+  })
+}
+
+/** What a press of a button would do somewhere, and why; nothing is asked while none is chosen. */
+export function useAnswers(client: string, button: string | undefined, spot: Spot) {
+  return useQuery({
+    queryKey: ['answers', client, button, spot],
+    enabled: button !== undefined,
+    queryFn: () =>
+      must(
+        api.GET('/api/clients/{client}/answers', {
+          params: { path: { client }, query: { button: button ?? '', ...spot } },
+        }),
+      ),
+    placeholderData: (before) => before,
+  })
+}
+
 /** Keys that a combination can be made of. */
 export function useKeys() {
   return useCatalogue()?.keys ?? []

@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Where and when something else holds, as the JSON of the contract.
+    class RenderWhere
+      # deadline – how long it may take
+      def initialize(fitting, deadline: Deadline::NEVER)
+        @fitting = fitting
+        @knowledge = KNOWLEDGE.of(fitting)
+        @catalogue = @knowledge.catalogue
+        @deadline = deadline
+      end
+
+      # revision – its number
+      def all(revision)
+        { "revision" => revision, "follow" => @fitting.follow, "hosts" => @fitting.hosts.map { |host| host(host) }, "places" => places, "modes" => modes,
+          "carried" => carried, "traps" => Reach::Traps.of(@fitting, KNOWLEDGE, deadline: @deadline).map { |trap| RenderWhere.trap(@fitting, trap) },
+          "never" => never, "shortlists" => @fitting.shortlists.map { |list| shortlist(list) }, "cues" => cues }
+      end
+
+      def self.trap(fitting, trap) = { "mode" => trap.mode.id, "words" => Reach::Traps.words(fitting, trap), "fix" => trap.fix }
+
+      # [{ "gesture", "name", "wait", "why" }] of what a button would do. place, mode – ids
+      def answers(button, place, mode)
+        Reach::Answer.new(@fitting, @knowledge, button, where: @fitting.where(place), mode:).all.map do |one|
+          { "gesture" => one.gesture, "gesture_name" => Words::GESTURES.fetch(one.gesture), "name" => one.name, "why" => one.why,
+            "wait" => one.wait && Words.wait(one.wait, @fitting.timing(button)) }
+        end
+      end
+
+      private
+
+      def host(host)
+        kind = KNOWLEDGE.host_kinds.of(host.system)
+        apps = @fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Changes::PutPlace::SCREEN }
+        { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "most" => kind.most, "can_lock" => kind.locked, "choose" => kind.choose,
+          "apps" => apps.map { |app| { "id" => app.id, "name" => app.name } } }
+      end
+
+      def places
+        count = @fitting.assignments.map(&:place).tally
+        @fitting.places.map do |place|
+          { "id" => place.id, "name" => Words.place(@fitting, place.id), "app" => place.app, "app_name" => @catalogue.app(place.app), "part" => place.part,
+            "off" => place.off, "off_from_afar" => place.off_from_afar, "assigned" => count.fetch(place.id, 0) }
+        end
+      end
+
+      def modes
+        walks = @fitting.modes.empty? ? [] : @fitting.hosts.map { |host| Reach::ModeWalk.new(@fitting, host, deadline: @deadline) }
+        count = @fitting.assignments.map(&:mode).tally
+        @fitting.modes.map do |mode|
+          { "id" => mode.id, "name" => Words.mode(@fitting, mode.id), "otherwise" => mode.otherwise, "assigned" => count.fetch(mode.id, 0),
+            "shortlist" => mode.shortlist, "counts" => counts(mode) }
+            .merge(%w[ways_in ways_out].to_h { |ways| [ways, walks.flat_map { |walk| walk.public_send(ways, mode.id) }.map { |step| way(step) }] })
+        end
+      end
+
+      def way(step)
+        one = step.assignment
+        { "button" => one.button, "button_name" => button_name(one.button), "gesture" => one.gesture, "gesture_name" => Words::GESTURES.fetch(one.gesture),
+          "how" => one.action["how"], "from" => mode_name(step.from), "to" => mode_name(step.to.effective),
+          "place" => one.place == Fitting::EVERYWHERE ? nil : Words.place(@fitting, one.place) }
+      end
+
+      def mode_name(id) = id == Fitting::BASE ? Words.say(:layer_usual) : Words.mode(@fitting, id)
+
+      # What is counted while a mode is held.
+      def counts(mode)
+        held = @fitting.assignments.select { |one| one.held_mode == mode.id && !one.off }.map { |one| button_name(one.button) }.uniq
+        inside = @fitting.assignments.select { |one| one.mode == mode.id && !one.off && Changes::HoldAndCount::COUNTS.include?(one.gesture) }
+        held.product(inside).map do |who, one|
+          { "held" => who, "counted" => button_name(one.button), "gesture" => one.gesture, "gesture_name" => Words::GESTURES.fetch(one.gesture),
+            "name" => @catalogue.name(one.action, @fitting.button(one.button).builtin) }
+        end
+      end
+
+      def carried
+        @fitting.devices.filter_map do |device|
+          modes = @fitting.carried(device.id)
+          next if modes.empty?
+
+          { "device" => device.id, "name" => device.name || device.id, "most" => KINDS.of(device)&.carries(@fitting.host(device.host).system)&.fetch("modes", nil),
+            "modes" => modes.map { |id| Words.mode(@fitting, id) } }
+        end
+      end
+
+      def never
+        Reach::Never.of(@fitting, @catalogue, deadline: @deadline).map do |one|
+          { "button" => one.assignment.button, "gesture" => one.assignment.gesture, "place" => one.assignment.place, "mode" => one.assignment.mode,
+            "words" => Words.say(:never_wins, what: spoken(one.assignment), why: one.why) }
+        end
+      end
+
+      def spoken(one) = Fitting::Differences.new(@fitting, @fitting, @catalogue).spoken(one.gesture, [one.button, one.place, one.mode])
+
+      def shortlist(list)
+        opens = @fitting.assignments.select { |one| one.action == Catalogue::OwnActions.opens(@fitting, list) }
+        { "id" => list.id, "name" => list.name || list.id, "host" => list.host, "works" => list.works, "locked" => list.locked,
+          "items" => list.items.map { |item| { "name" => item.name || @catalogue.name(item.action), "given" => item.name, "action" => item.action } },
+          "opened_by" => opens.map { |one| spoken(one) } }
+      end
+
+      def cues
+        givers = Cues.givers(@fitting, KNOWLEDGE)
+        { "events" => Cues::EVENTS.map { |event| { "id" => event, "name" => Words.say(:"cue_#{event}"), "ways" => @fitting.cues.fetch(event, []) } },
+          "ways" => Cues::WAYS.map { |way| { "id" => way, "name" => Words.say(way.to_sym), "givers" => givers.fetch(way) } }, "quiet" => @fitting.cues["quiet"] }
+      end
+
+      def button_name(ref) = @fitting.button(ref).then { |button| Words.button(@fitting.device(button.device), button) }
+    end
+  end
+end

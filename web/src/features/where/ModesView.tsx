@@ -1,0 +1,51 @@
+import { Button } from 'antd'
+import type { Where } from '../../shared/api'
+import type { SheetAddress } from '../../shared/desk'
+import type { Spot } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
+import { Nothing } from '../../shared/ui'
+import { ModeCard } from './ModeCard'
+import { say } from './sentences'
+import styles from './where.module.css'
+
+interface Props {
+  where: Where
+  onSheet: (sheet: SheetAddress) => void
+  onSpot: (spot: Spot) => void
+}
+
+/** The modes of a client, each with how one gets in and out. */
+export function ModesView({ where, onSheet, onSpot }: Props) {
+  const mayChange = useMayChange()
+  return (
+    <>
+      <div className={styles.bar}>
+        <p>{say.modesAbout}</p>
+        {mayChange && (
+          <>
+            <Button onClick={() => onSheet({ of: 'new-mode' })}>{say.addMode}</Button>
+            <Button onClick={() => onSheet({ of: 'count' })}>{say.holdAndCount}</Button>
+          </>
+        )}
+      </div>
+      {where.modes.length === 0 && <Nothing>{say.noModeYet}</Nothing>}
+      <ul className={styles.list}>
+        {where.modes.map((mode) => (
+          <ModeCard
+            key={mode.id}
+            mode={mode}
+            onChange={() =>
+              onSheet(mode.shortlist ? { of: 'shortlist', id: mode.shortlist } : { of: 'mode', id: mode.id })
+            }
+            onShow={() => onSpot({ place: 'everywhere', mode: mode.id })}
+          />
+        ))}
+      </ul>
+      {where.carried.length > 0 && (
+        <p className={styles.quiet}>
+          {where.carried.map((one) => say.carries(one.name, one.modes.length, one.most)).join(' · ')}
+        </p>
+      )}
+    </>
+  )
+}

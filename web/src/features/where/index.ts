@@ -1,0 +1,8 @@
+export { AnswersSheet } from './AnswersSheet'
+export { CountSheet } from './CountSheet'
+export { ModeSheet } from './ModeSheet'
+export { NoWayBack } from './NoWayBack'
+export { OpenShortlistSheet } from './OpenShortlistSheet'
+export { NewPlaceSheet, PlaceSheet } from './PlaceSheet'
+export { ShortlistSheet } from './ShortlistSheet'
+export { WHERE_VIEWS, WhereView, type WhereOf } from './WhereView'

@@ -1,0 +1,2 @@
+export { CueBanner } from './CueBanner'
+export { giveCue, isQuiet } from './giveCue'
