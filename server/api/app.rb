@@ -22,6 +22,7 @@ module Kippen
       register AlongRoutes
       register FreePlaceRoutes
       register WhereRoutes
+      register ScreenRoutes
       register RevisionRoutes
       register HistoryRoutes
       register ArrangementRoutes
@@ -46,6 +47,7 @@ module Kippen
         def joins = Store::Joins.new(database)
         def streams = Store::Streams.new(database)
         def benches = Store::Benches.new(database) { |fitting| RenderBench.new(fitting) }
+        def screens = Store::Screens.new(database)
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
         def rodauth = env["kippen.rodauth"]

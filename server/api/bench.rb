@@ -43,7 +43,9 @@ module Kippen
         seen = app.benches.take(stream, **ahead, &)
         job = Reach::MainJob.new(KNOWLEDGE)
         app.confirmations.confirm(stream[:client_id], seen.decided.select { |outcome| job.done?(seen.fitting, outcome) }.map(&:button))
-        RenderBench.view(stream, seen)
+        touched = app.screens.follow(stream[:client_id], seen.fitting, seen.decided, seen.modes_changed.to_h { |host, _, after| [host, after] })
+        RenderBench.view(stream, seen).merge("cues" => RenderScreen.cues(seen.fitting, seen.decided, seen.modes_changed), "quiet" => seen.fitting.cues["quiet"],
+                                             "places" => touched.transform_values(&:where))
       end
 
       # Takes the contract's messages; returns Press::Bench::Messages. Raises Invalid with
@@ -63,7 +65,8 @@ module Kippen
       end
 
       def self.check(events, source, kind, value, raw)
-        return events.read(source, kind, value) unless raw
+        return events.read(source, kind, value) if !raw || Press::Events::SPOTS.include?(kind)
+
         raise ArgumentError, "#{Faults.show(source)} is no source that can be heard" unless Store::RawMessages::SOURCE.match?(source)
         raise ArgumentError, "#{kind} can't be heard" unless Press::Events::KINDS.key?(kind)
       end

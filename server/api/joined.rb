@@ -2,7 +2,7 @@
 
 module Kippen
   module Server
-    # For whoever joins by code: sends presses and sees nothing else.
+    # For whoever joins by code: sends presses, and sees the screen of its own host.
     module JoinedRoutes
       def self.registered(app)
         app.post("/api/joined") do
@@ -26,7 +26,14 @@ module Kippen
           stream = streams.find(params["own"])
           raise Store::Missing, "no stream #{params["own"]}" unless stream[:listener_id] == joined[:listener]
 
-          json(BenchRoutes.take(self, stream).slice("stream", "received", "heard_through", "next_us"))
+          json(BenchRoutes.take(self, stream).slice("stream", "received", "heard_through", "next_us", "cues", "quiet", "places"))
+        end
+
+        # The screen of its own host, and no other's.
+        app.get("/api/joined/screen") do
+          fitting, = revisions.fitting(joined[:client_id])
+          host = fitting.host(joined[:host]) || raise(Store::Missing, "no host #{joined[:host]}")
+          json(RenderScreen.view(screens.of(joined[:client_id], fitting, host)))
         end
 
         # What a source is called: of the code tables alone.

@@ -2,7 +2,8 @@
 
 module Kippen
   module Server
-    # Stand-in hands: simulated presses that come in by the same way as real ones.
+    # Stand-in hands: simulated presses that come in by the same way as real ones. One goes on where it was:
+    # a mode that it took is still on.
     module StandinRoutes
       LISTENER = "Stand-in hand"
 
@@ -15,24 +16,36 @@ module Kippen
         app.post("/api/clients/:client/hands/presses") do
           # All of it or, where a press can't be, nothing.
           database.transaction do
-            stream = streams.find(streams.add(listeners.standing_in(params["client"], LISTENER)))
+            stream = streams.find(streams.going_on(listeners.standing_in(params["client"], LISTENER)))
             clients.seen(params["client"])
             status 201
-            json(BenchRoutes.keep(self, stream, ahead: nil) { |fitting| StandinRoutes.messages(fitting, sent) })
+            client = params["client"]
+            json(BenchRoutes.keep(self, stream, ahead: nil) do |fitting|
+              StandinRoutes.messages(fitting, sent, screens.all(client, fitting), after: streams.last(stream[:id]))
+            end)
           end
         end
       end
 
-      # asked – as in the contract; returns Press::Bench::Messages. Raises Invalid.
-      def self.messages(fitting, asked)
+      # asked – as in the contract; screens – [Standins::Screen], on which the client is somewhere already;
+      # after – [number, µs] of the stream's last message. Returns Press::Bench::Messages. Raises Invalid.
+      def self.messages(fitting, asked, screens, after:)
         button = fitting.button(asked["button"]) || raise(Invalid.at("/button", "unknown button #{Faults.show(asked["button"])}"))
         hand = fitting.hands.find { |one| one["id"] == asked["hand"] } || raise(Invalid.at("/hand", "unknown hand #{Faults.show(asked["hand"])}"))
         events = Standins::Hand.new(hand, asked["seed"]).play(button.kind, asked["script"])
-        events.each_with_index.map do |event, index|
-          source = event.kind == Press::Bench::TOLD ? "" : button.ref
-          Press::Bench::Message.new(number: index + 1, time_us: event.time_us, source:, kind: event.kind, value: event.value)
+        pressed = events.map { |event| [event.time_us, event.kind == Press::Bench::TOLD ? "" : button.ref, event.kind, event.value] }
+        [*spots(screens), *pressed].each_with_index.map do |(time_us, source, kind, value), index|
+          Press::Bench::Message.new(number: after[0] + index + 1, time_us: after[1] + time_us, source:, kind:, value:)
         end
       end
+
+      # Where pointer and focus are when it begins.
+      def self.spots(screens)
+        screens.flat_map do |screen|
+          screen.where.reject { |_, where| where.empty? }.map { |what, where| [0, screen.host.id, "#{what}_in", where] }
+        end
+      end
+      private_class_method :spots
     end
   end
 end

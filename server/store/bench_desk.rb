@@ -22,13 +22,14 @@ module Kippen
           load
           @tiles = []
           @decided = []
+          @modes_changed = []
           from_us = fresh.first&.time_us
           redo_us = go_back(fresh)
           feed(redo_us ? after(@place) : fresh, fresh)
           hear(fresh)
           save if redo_us || fresh.any? || @new
           Benches::Seen.new(bench: @bench, standing: @row, tiles: @tiles + @bench.open.map { |story| tile(story) }, from_us: redo_us || from_us,
-                            decided: @decided, fitting: @fitting, revision: @revision, reader: @reader)
+                            decided: @decided, modes_changed: @modes_changed, fitting: @fitting, revision: @revision, reader: @reader)
         end
 
         private
@@ -91,9 +92,12 @@ module Kippen
           first = fresh.first&.place
           messages.each do |message|
             resolved = @reader && !message.source.empty? ? @reader.resolve(message) : message
+            modes = @bench.modes
             @bench.feed(resolved || Press::Bench::Message.new(time_us: message.time_us, kind: Press::Bench::TOLD))
             @place = message.place
-            decide(first && (message.place <=> first) >= 0)
+            news = first && (message.place <=> first) >= 0
+            decide(news)
+            changed_modes(modes) if news
             settle
           end
         end
@@ -102,6 +106,10 @@ module Kippen
         def decide(counts)
           outcomes = @bench.take_decided
           @decided.concat(outcomes.reject { |one| @known&.include?(RenderBench.key(@stream[:id], one.button, one.began_us)) }) if counts
+        end
+
+        def changed_modes(before)
+          @bench.modes.each { |host, now| @modes_changed << [host, before[host], now] unless before[host] == now }
         end
 
         def settle
@@ -127,7 +135,7 @@ module Kippen
 
         # Counts what came, and remembers what was heard last of each source.
         def hear(fresh)
-          last = fresh.reject { |message| message.source.empty? }.to_h { |message| [message.source, [*message.place, message.kind]] }
+          last = fresh.reject { |message| message.source.empty? || Press::Events::SPOTS.include?(message.kind) }.to_h { |message| [message.source, [*message.place, message.kind]] }
           heard = readable(@row[:heard].to_hash).merge(last) { |_, known, new| [known, new].max }
           @row[:heard] = heard.sort_by { |_, place| place }.last(Benches::MOST_HEARD).to_h
           count_in(fresh.map(&:number).sort) if fresh.any? || @new

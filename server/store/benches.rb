@@ -19,8 +19,9 @@ module Kippen
         MEMBERS = %w[key button button_name began_us over long_us touches results repeats sentences].freeze
 
         # What a look at a stream gives: tiles – of JSON, oldest first, from_us – they replace all from then
-        # on, nil: all there is; decided – [Press::Outcome] that what was taken brought about
-        Seen = Struct.new(:bench, :standing, :tiles, :from_us, :decided, :fitting, :revision, :reader, keyword_init: true)
+        # on, nil: all there is; decided – [Press::Outcome] that what was taken brought about;
+        # modes_changed – [[host, before, after]…], each as Press::HostState#effective has it
+        Seen = Struct.new(:bench, :standing, :tiles, :from_us, :decided, :modes_changed, :fitting, :revision, :reader, keyword_init: true)
 
         # render – takes a Fitting, gives what makes a tile's JSON: tile(stream id, story)
         def initialize(database, &render)

@@ -37,7 +37,7 @@ module Kippen
                    "bindings" => @database[:bindings].where(listener_id: listeners.select(:id)).order(:listener_id, :heard),
                    "streams" => streams.order(:started_at),
                    "messages" => @database[:messages].where(stream_id: streams.select(:id)).order(:stream_id, :number),
-                   "viewers" => @database[:accounts].where(id: of(:viewings).select(:account_id)).select(:name, :email),
+                   "screens" => of(:screens).order(:host), "viewers" => @database[:accounts].where(id: of(:viewings).select(:account_id)).select(:name, :email),
                    "audit" => of(:audit).order(:id).select(:author, :what, :detail, :at) }
           rows.to_h { |name, dataset| [name, paged(dataset, name == "revisions")] }
         end

@@ -38,6 +38,8 @@ module Kippen
 
         # A message as one of the button it stands for, or nil.
         def resolve(message)
+          return (message if @host.nil? || message.source == @host) if Press::Events::SPOTS.include?(message.kind)
+
           button = button(message.source) or return
           kind, value = suited(button.kind, message)
           return unless kind

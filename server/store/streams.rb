@@ -19,6 +19,9 @@ module Kippen
         # So many streams of one listener are kept at once: of a joined one, which lasts a working day, fewer.
         MOST = 2_000
         MOST_JOINED = 200
+        # Of a stream that is gone on with: so many messages, and so long after the last one.
+        MOST_MESSAGES = 20_000
+        APART_US = 3_000_000
 
         # More than that.
         class TooMany < Kippen::Error; end
@@ -31,6 +34,18 @@ module Kippen
           raise TooMany, "this listener has begun #{most} times already; join anew" if begun >= most
 
           @database[:streams].returning(:id).insert(listener_id: listener, raw:).first.fetch(:id)
+        end
+
+        # The id of a listener's last stream, as long as it has room; else of a new one. Raises TooMany.
+        def going_on(listener)
+          last = @database[:streams].where(listener_id: listener).reverse(:started_at).get(:id)
+          last && self.last(last)[0] < MOST_MESSAGES ? last : add(listener)
+        end
+
+        # [number, µs] of a stream's last message, or of one before the first.
+        def last(id)
+          messages = @database[:messages].where(stream_id: id)
+          [messages.max(:number) || 0, messages.max(:time_us)&.then { |time| time + APART_US } || 0]
         end
 
         # { id:, client_id:, listener_id:, raw:, name:, host: }, name – the listener's. Raises Missing.

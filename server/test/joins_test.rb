@@ -37,7 +37,8 @@ module Kippen
     def test_a_press_there_is_on_the_bench_here
       joined
       said = send_press
-      assert_equal %w[heard_through next_us received stream], said.keys.sort, "and nothing else is told"
+      assert_equal %w[cues heard_through next_us places quiet received stream], said.keys.sort, "and nothing else is told"
+      assert_equal [[], {}], said.values_at("cues", "places"), "of its own host only"
       sign_in_as("specialist")
       listener = ask("/api/clients/#{@client}/joins")["joins"][0]["listener"]
       send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => "key:F8", "button" => EDGE }])

@@ -62,6 +62,9 @@ module Kippen
       # [Outcome] decided since this was last asked.
       def take_decided = @engine.take
 
+      # See Engine#modes.
+      def modes = @engine.modes
+
       def save = { "kippen" => FORMAT, "engine" => @engine.save, "stories" => @recorder.save }
 
       # See Saving#rest.

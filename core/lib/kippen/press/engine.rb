@@ -86,6 +86,9 @@ module Kippen
         end
       end
 
+      # { host => [mode, how] or nil }, see HostState#effective.
+      def modes = @hosts.transform_values(&:effective)
+
       # The outcomes decided since this was last asked, in the order decided.
       def take
         taken = @outcomes

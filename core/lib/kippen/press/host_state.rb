@@ -26,6 +26,14 @@ module Kippen
         @focus_in = nowhere
       end
 
+      # The mode that a press takes now, and how it is kept: [id, "held", "latch" or "lock"]; nil: base.
+      def effective
+        return [held.last.mode, "held"] if held.any?
+        return [latched, "latch"] if latched
+
+        [locked, "lock"] if locked
+      end
+
       def lock(mode)
         @locked = @locked == mode ? nil : mode
         @latched = nil

@@ -27,14 +27,14 @@ export function ModeCard(props: { mode: Mode; onChange: () => void; onShow: () =
           </Button>
         )}
       </div>
-      {mode.ways_in.length === 0 ? <p className={styles.quiet}>{say.nothingTakesIt}</p> : <Map mode={mode} />}
+      {mode.ways_in.length === 0 ? <p className={styles.quiet}>{say.nothingTakesIt}</p> : <Ways mode={mode} />}
       {mode.counts.length > 0 && <Counts counts={mode.counts} />}
     </li>
   )
 }
 
 /** From usual into the mode and out of it, drawn as it is read. */
-function Map({ mode }: { mode: Mode }) {
+function Ways({ mode }: { mode: Mode }) {
   const how = [...new Set(mode.ways_in.map((way) => way.how))].map((one) => say.how[one]).join(', ')
   const from = named(mode.ways_in.map((way) => way.from))
   const held = mode.ways_in.some((way) => way.how === 'held')

@@ -534,6 +534,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/joined/screen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What stands on the screen of the stand-in host that one listens for */
+        get: operations["getJoinedScreen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/joined/names": {
         parameters: {
             query?: never;
@@ -755,6 +772,26 @@ export interface paths {
         get: operations["getWhere"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/screens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What stands on the screens of the client's stand-in hosts */
+        get: operations["getScreens"];
+        put?: never;
+        /** Does something on a stand-in host by hand */
+        post: operations["changeScreen"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1491,6 +1528,68 @@ export interface components {
                 givers: string[];
             }[];
             quiet: null | components["schemas"]["QuietHours"];
+        };
+        /** @description What the client gets to hear, see or feel just now */
+        Cue: {
+            event: components["schemas"]["CueEvent"];
+            words: string;
+            ways: components["schemas"]["CueWay"][];
+        };
+        MaybeQuiet: null | components["schemas"]["QuietHours"];
+        /** @description Where pointer and focus are, as a host tells it - app, app/part, or nothing */
+        WhereNow: {
+            pointer: string;
+            focus: string;
+        };
+        /** @description By host, where the client is after this on stand-in hosts to which something happened */
+        PlacesNow: {
+            [key: string]: components["schemas"]["WhereNow"];
+        };
+        Screen: {
+            host: string;
+            name: string;
+            system: components["schemas"]["System"];
+            /** @description Width and height, px */
+            size: number[];
+            /** @description From the left and the top, in parts of a hundred */
+            pointer: number[];
+            elements: {
+                key: string;
+                /** @enum {unknown} */
+                kind: "window" | "part" | "behind" | "region" | "start" | "locked";
+                label: string;
+                /** @description Left, top, width, height, in parts of a hundred */
+                rect: number[];
+                where: string;
+                /** @description The place of the fitting that it is */
+                place: string | null;
+                /** @description The pointer is over it */
+                under: boolean;
+            }[];
+            where: components["schemas"]["WhereNow"];
+            /** @description What happened last */
+            said: string;
+            facts: string[];
+            locked: boolean;
+            /** @description Somebody works on it from elsewhere */
+            afar: boolean;
+            /** @enum {unknown} */
+            call: "none" | "ringing" | "on";
+            mode: null | {
+                name: string;
+                /** @enum {unknown} */
+                how: "held" | "latch" | "lock";
+            };
+            list: null | {
+                name: string;
+                /** @enum {unknown} */
+                works: "open" | "step";
+                choose: string;
+                marked: number;
+                lines: string[];
+            };
+            /** @description What of the fitting it can't carry */
+            refuses: string[];
         };
         /** @enum {unknown} */
         CueEvent: "long_press" | "mode_begins" | "mode_ends" | "done" | "ignored";
@@ -2851,6 +2950,8 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["BenchView"] & {
                         revision: number;
+                        cues: components["schemas"]["Cue"][];
+                        quiet: components["schemas"]["MaybeQuiet"];
                     };
                 };
             };
@@ -3091,19 +3192,43 @@ export interface operations {
             };
         };
         responses: {
-            /** @description What was received; nothing else is told */
+            /** @description What was received, and what the client gets of it; nothing else is told */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": {
+                        cues: components["schemas"]["Cue"][];
+                        quiet: components["schemas"]["MaybeQuiet"];
+                        places: components["schemas"]["PlacesNow"];
                         /** Format: uuid */
                         stream: string;
                         received: number;
                         heard_through: number;
                         next_us: number | null;
                     };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getJoinedScreen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The screen */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screen"];
                 };
             };
             default: components["responses"]["Problem"];
@@ -3528,6 +3653,77 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    getScreens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One for each host */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        screens: components["schemas"]["Screen"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    changeScreen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    host: string;
+                    /** @constant */
+                    do: "point";
+                    element: string;
+                } | {
+                    host: string;
+                    /** @constant */
+                    do: "line";
+                    line: number;
+                } | {
+                    host: string;
+                    /** @enum {unknown} */
+                    do: "lock" | "afar";
+                    on: boolean;
+                } | {
+                    host: string;
+                    /** @enum {unknown} */
+                    do: "ring" | "anew";
+                };
+            };
+        };
+        responses: {
+            /** @description The screen after it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Screen"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
     getAnswers: {
         parameters: {
             query: {
@@ -3848,6 +4044,9 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["BenchView"] & {
                         revision: number;
+                        cues: components["schemas"]["Cue"][];
+                        quiet: components["schemas"]["MaybeQuiet"];
+                        places: components["schemas"]["PlacesNow"];
                     };
                 };
             };

@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Standins
+    # What an action does to the screen of a stand-in host: made from the action as data, told in the
+    # catalogue's words.
+    module Effects
+      MOST_TEXT = 80
+      LOUDEST = 10
+
+      module_function
+
+      # Takes a Screen and an action with all its values; returns the Screen after it.
+      def of(screen, action)
+        told = screen.with(said: screen.knowledge.catalogue.effect(action) || screen.knowledge.catalogue.name(action))
+        HOW.key?(action["kind"]) ? send(HOW[action["kind"]], told, action) : told
+      end
+
+      HOW = { "open" => :open, "bring" => :open, "window" => :window, "switch" => :switch, "app" => :app, "click" => :click, "move" => :move, "scroll" => :scroll,
+              "text" => :text, "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help, "shortlist" => :shortlist,
+              "mode" => :mode }.freeze
+
+      # In front, or behind what is.
+      def open(screen, action)
+        open = screen.state["open"] - [action["app"]]
+        action["how"] == "behind" && open.any? ? screen.with(open: [open.first, action["app"], *open.drop(1)]) : screen.with(open: [action["app"], *open], part: nil)
+      end
+
+      def window(screen, action)
+        open, closed = screen.state.values_at("open", "closed")
+        return screen.with(open: [*closed.last(1), *open], closed: closed[0...-1], part: nil) if action["do"] == "reopen"
+
+        screen.with(open: open.drop(1), closed: [*closed, *open.first(1)].last(10), part: nil)
+      end
+
+      def switch(screen, action) = screen.with(open: screen.state["open"].rotate(action["to"] == "next" ? 1 : -1), part: nil)
+
+      # A command of an app; the one that turns the house lights shows it.
+      def app(screen, action)
+        turned = counted(screen, [action["app"], action["command"]].join("/"))
+        case action["command"]
+        when "toggle" then turned.with(lights: !screen.state["lights"])
+        when "answer", "hang-up" then turned.with(call: action["command"] == "answer" ? "on" : "none")
+        when "play-pause" then turned.with(playing: !screen.state["playing"])
+        else turned
+        end
+      end
+
+      # Where the pointer is: what lies behind comes to the front.
+      def click(screen, action)
+        return screen unless action["button"] == "left" && !action["how"]
+
+        element = screen.layout.at(screen.state["pointer"])
+        element && %w[window part behind].include?(element.kind) ? pressed(screen, element.where) : screen
+      end
+
+      def pressed(screen, where)
+        app, part = where.split("/", 2)
+        screen.with(open: [app, *(screen.state["open"] - [app])], part:)
+      end
+
+      def move(screen, action)
+        step = Pointer.steps(action).px(screen.state["run"])
+        across, down = Pointer::DIRECTIONS.fetch(action["direction"])
+        width, height = screen.kind.screen
+        left, top = screen.state["pointer"]
+        screen.with(pointer: [within(left + (across * step * 100.0 / width)), within(top + (down * step * 100.0 / height))])
+      end
+
+      def within(percent) = percent.clamp(0, 100).round(2)
+
+      def scroll(screen, _action) = counted(screen, "scroll")
+      def text(screen, action) = screen.with(text: (screen.state["text"] + action["text"].to_s)[-MOST_TEXT..] || (screen.state["text"] + action["text"].to_s))
+
+      def volume(screen, action)
+        return screen.with(muted: !screen.state["muted"]) if action["direction"] == "mute"
+
+        screen.with(volume: (screen.state["volume"] + (action["direction"] == "up" ? 1 : -1)).clamp(0, LOUDEST), muted: false)
+      end
+
+      def media(screen, action)
+        case action["do"]
+        when "play-pause" then screen.with(playing: !screen.state["playing"])
+        when "stop" then screen.with(playing: false)
+        else counted(screen, "media")
+        end
+      end
+
+      def call(screen, action) = screen.with(call: { "answer" => "on", "hang-up" => "none", "call" => "on" }.fetch(action["do"], screen.state["call"]))
+
+      def system(screen, action)
+        case action["do"]
+        when "lock" then screen.with(locked: true, list: nil)
+        when "home" then screen.with(open: [], closed: [*screen.state["closed"], *screen.state["open"]].last(10))
+        when "back" then screen.with(open: screen.state["open"].rotate(1))
+        when "light-on", "light-off" then screen.with(light: action["do"] == "light-on")
+        when "light-toggle" then screen.with(light: !screen.state["light"])
+        when "mute-all" then screen.with(muted: true)
+        when "choose" then screen.list && screen.list.works == "open" ? take(screen) : screen
+        else screen
+        end
+      end
+
+      def help(screen, _action) = screen.with(help: screen.state["help"] + 1)
+
+      def shortlist(screen, action)
+        list = screen.fitting.shortlist(action["shortlist"]) or return screen
+        return screen.with(list: { "id" => list.id, "marked" => 0 }) unless action["do"]
+        return screen unless screen.list
+
+        step = action["do"] == "previous" ? -1 : 1
+        screen.with(list: screen.state["list"].merge("marked" => (screen.state["list"]["marked"] + step) % screen.lines.size))
+      end
+
+      # A mode that a shortlist is stepped through in opens and closes it; which mode is on, the engine says.
+      def mode(screen, action)
+        return screen unless action["shortlist"]
+        return shortlist(screen, action.slice("shortlist")) if action["how"] == "lock" && screen.list.nil?
+
+        action["do"] == "take" && screen.list ? take(screen) : screen.with(list: nil)
+      end
+
+      # Does the marked line, or another one; the list is closed by it.
+      def take(screen, line = screen.state["list"]["marked"])
+        item = screen.list.items.first(screen.kind.most)[line]
+        closed = screen.with(list: nil)
+        item ? closed.does(screen.knowledge.catalogue.whole(item.action)) : closed.with(said: Words.say(:shortlist_leave_effect, name: screen.list.name || screen.list.id))
+      end
+
+      def counted(screen, what) = screen.with(counts: screen.state["counts"].merge(what => screen.state["counts"].fetch(what, 0) + 1))
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Standins
+    # What a screen shows besides its windows, in words, for whoever can't see it or sees it from afar.
+    module Facts
+      module_function
+
+      # Takes a Screen; returns [sentence…].
+      def of(screen)
+        state = screen.state
+        [call(state), (Words.say(:screen_help, count: state["help"]) if state["help"].positive?), volume(state), (Words.say(:screen_playing) if state["playing"]),
+         (Words.say(:screen_light) if state["light"]), (Words.say(:screen_dark) unless state["lights"]), *turned(screen),
+         (Words.say(:screen_text, text: state["text"]) unless state["text"].empty?)].compact
+      end
+
+      def call(state) = { "ringing" => Words.say(:screen_ringing), "on" => Words.say(:screen_call_on) }[state["call"]]
+      def volume(state) = state["muted"] ? Words.say(:screen_muted) : Words.say(:screen_volume, volume: state["volume"], most: Effects::LOUDEST)
+
+      # How often an app was told something: the page that was turned, the line that was begun.
+      def turned(screen)
+        screen.state["counts"].filter_map do |what, count|
+          app, command = what.split("/", 2)
+          next Words.say(:screen_scrolled, count:) if what == "scroll"
+
+          command && Words.say(:screen_told, command: screen.knowledge.catalogue.name({ "kind" => "app", "app" => app, "command" => command }), count:)
+        end
+      end
+      private_class_method :call, :volume, :turned
+    end
+  end
+end

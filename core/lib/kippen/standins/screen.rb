@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Standins
+    # A stand-in computer, tablet, phone or television: what its screen shows, and what becomes of it by
+    # what presses do. Its state is plain JSON; given the same state and the same actions, it is the same.
+    class Screen
+      FORMAT = "screen/1"
+      EMPTY = { "kippen" => FORMAT, "open" => [], "closed" => [], "pointer" => [30, 50], "part" => nil, "locked" => false, "afar" => false, "list" => nil, "run" => 1,
+                "mode" => nil, "said" => "", "counts" => {}, "volume" => 5, "muted" => false, "playing" => false, "call" => "none", "light" => false,
+                "lights" => true, "help" => 0, "text" => "" }.freeze
+      OPEN_AT_FIRST = 2
+
+      attr_reader :fitting, :knowledge, :host, :state
+
+      # state – as #state gives it; nil: a screen on which nothing has happened yet
+      def initialize(fitting, knowledge, host, state = nil)
+        @fitting = fitting
+        @knowledge = knowledge.of(fitting)
+        @host = host
+        @state = EMPTY.merge(state || { "open" => apps.first(host.system == "computer" ? OPEN_AT_FIRST : 1) })
+      end
+
+      # Is it a state that can be taken up? It may have been kept by another version.
+      def self.state?(value)
+        return false unless value.is_a?(Hash) && value["kippen"] == FORMAT
+
+        kept = EMPTY.all? { |name, usual| usual.nil? || !value.key?(name) || alike?(usual, value[name]) }
+        kept && list?(value["list"]) && (value["mode"].nil? || value["mode"].is_a?(Hash)) && pointer?(value.fetch("pointer", [0, 0])) &&
+          [*value["open"], *value["closed"]].all?(String)
+      end
+
+      def self.alike?(usual, value) = [true, false].include?(usual) ? [true, false].include?(value) : value.is_a?(usual.is_a?(Integer) ? Integer : usual.class)
+      def self.list?(value) = value.nil? || (value.is_a?(Hash) && value["id"].is_a?(String) && value["marked"].is_a?(Integer))
+      def self.pointer?(value) = value.size == 2 && value.all?(Numeric)
+      private_class_method :alike?, :list?, :pointer?
+
+      # The same screen with some of its state another.
+      def with(**members) = Screen.new(fitting, knowledge, host, state.merge(members.transform_keys(&:to_s)))
+
+      # The screen after a Press::Outcome. own – the action that stands for what the button does by itself, or nil
+      def did(outcome, own)
+        return self unless %w[fire start repeat].include?(outcome.phase)
+
+        action = outcome.action.nil? || outcome.action["kind"] == "builtin" ? own : outcome.action
+        # How many times without letting go: what moves may get faster.
+        run = outcome.phase == "repeat" ? state["run"] + 1 : 1
+        action ? with(run:).does(knowledge.catalogue.whole(action)) : self
+      end
+
+      # The screen after an action, a JSON object.
+      def does(action)
+        refused = refuses(action)
+        refused ? with(said: refused) : Effects.of(self, action)
+      end
+
+      # What it has no room or no means for, in words, or nil.
+      def refuses(action)
+        hosts = knowledge.catalogue.hosts(action)
+        Words.say(:screen_cant, action: knowledge.catalogue.name(action), host: name) if hosts && !hosts.include?(host.system)
+      end
+
+      # Everything of the fitting that this host can't carry, in words.
+      def refusals
+        cautions = Cautions.new(fitting, knowledge.kinds, knowledge.catalogue)
+        [*assignments_refused(cautions), *lists_refused]
+      end
+
+      def layout = Layout.new(fitting, knowledge, host, open: state["open"] & apps, locked: state["locked"])
+
+      # Where pointer and focus are, as the host tells it: { "pointer" => "app/part", "focus" => … }
+      def where
+        front = state["open"].first
+        focus = state["locked"] || front.nil? ? "" : [front, state["part"]].compact.join("/")
+        { "pointer" => in_force(layout.at(state["pointer"])&.where || ""), "focus" => in_force(focus) }
+      end
+
+      def name = host.name || host.id
+      def apps = fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Layout::REGION_APP }.map(&:id)
+      def kind = knowledge.host_kinds.of(host.system)
+
+      # The shortlist that is open: a Fitting::Shortlist, or nil.
+      def list = state["list"] && fitting.shortlist(state["list"]["id"])
+
+      # Its lines as they are shown; where it is stepped through the last one leaves it.
+      def lines
+        shown = list.items.first(kind.most).map { |item| item.name || knowledge.catalogue.name(item.action) }
+        list.works == "step" ? [*shown, Words.say(:leave_list)] : shown
+      end
+
+      private
+
+      # A place may be out of force while somebody works on the host from afar.
+      def in_force(where)
+        return where unless state["afar"]
+
+        app, part = where.split("/", 2)
+        steps = [where, (app if part && app != Layout::REGION_APP), ""].compact
+        steps.find { |one| one.empty? || fitting.places.none? { |place| place.off_from_afar && [place.app, place.part].compact.join("/") == one } }
+      end
+
+      def assignments_refused(cautions)
+        on = fitting.assignments.reject(&:off).select { |one| fitting.button(one.button).host == host.id }
+        on.filter_map do |one|
+          why = cautions.reasons(fitting.button(one.button), fitting.list("assignments")[one.index])
+          "#{Words.button(fitting.device(one.button.split("/").first), fitting.button(one.button))}, #{Words::GESTURES.fetch(one.gesture)}: #{why.first}" if why.any?
+        end
+      end
+
+      def lists_refused
+        long = fitting.shortlists.select { |list| list.host == host.id && list.items.size > kind.most }
+        long.map { |list| Words.say(:shortlist_grew_too_long, name: list.name || list.id, host: name, most: kind.most, first: kind.most + 1) }
+      end
+    end
+  end
+end

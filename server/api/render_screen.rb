@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # The screen of a stand-in host as the JSON of the contract.
+    module RenderScreen
+      module_function
+
+      # screen – a Standins::Screen
+      def view(screen)
+        mode = screen.state["mode"]
+        { "host" => screen.host.id, "name" => screen.name, "system" => screen.host.system, "size" => screen.kind.screen, "pointer" => screen.state["pointer"],
+          "elements" => screen.layout.elements.map { |one| element(one, screen) }, "where" => screen.where, "said" => screen.state["said"],
+          "facts" => Standins::Facts.of(screen), "locked" => screen.state["locked"], "afar" => screen.state["afar"], "call" => screen.state["call"],
+          "mode" => mode && screen.fitting.mode(mode["id"]) && { "name" => Words.mode(screen.fitting, mode["id"]), "how" => mode["how"] },
+          "list" => list(screen), "refuses" => screen.refusals }
+      end
+
+      def element(one, screen)
+        { "key" => one.key, "kind" => one.kind, "label" => one.label, "rect" => one.rect, "where" => one.where, "place" => one.place,
+          "under" => one == screen.layout.at(screen.state["pointer"]) }
+      end
+
+      def list(screen)
+        return unless screen.list
+
+        { "name" => screen.list.name || screen.list.id, "works" => screen.list.works, "choose" => screen.kind.choose, "marked" => screen.state["list"]["marked"],
+          "lines" => screen.lines }
+      end
+
+      # The cues of what was decided, and of modes that came and went: [{ "event", "words", "ways" }].
+      def cues(fitting, decided, mode_changes)
+        catalogue = CATALOGUE.of(fitting)
+        events = decided.map { |outcome| [Cues.event(outcome, outcome.action && catalogue.entry(outcome.action)), outcome] }.reject { |event, _| event.nil? }
+        told = events.map { |event, outcome| [event, words(event, outcome, catalogue)] } + mode_changes.flat_map { |_, before, after| modes(fitting, before, after) }
+        told.map { |event, words| { "event" => event, "words" => words, "ways" => fitting.cues.fetch(event, []) } }.reject { |cue| cue["ways"].empty? }
+      end
+
+      def words(event, outcome, catalogue)
+        event == "ignored" ? Words.say(:cue_ignored) : catalogue.name(outcome.action)
+      end
+
+      # From one mode to another, one ends and one begins.
+      def modes(fitting, before, after)
+        [(["mode_ends", Words.say(:mode_over, mode: Words.mode(fitting, before[0]))] if before), (["mode_begins", Words.mode(fitting, after[0])] if after)].compact
+      end
+      private_class_method :element, :list, :words, :modes
+    end
+  end
+end
