@@ -55,7 +55,7 @@ module Kippen
 
         # The latest streams of a client in which something was heard, newest first.
         def latest(client, count)
-          heard = @database[:messages].where(stream_id: Sequel[:streams][:id]).exclude(kind: Press::Bench::TOLD).select(1)
+          heard = @database[:messages].where(stream_id: Sequel[:streams][:id]).exclude(kind: [Press::Bench::TOLD, *Press::Events::SPOTS]).select(1)
           all.where(Sequel[:listeners][:client_id] => client).where(heard.exists).order(Sequel.desc(:started_at)).limit(count).select(*SHOWN).all
         end
 

@@ -15,9 +15,11 @@ module Kippen
       end
 
       REGION_APP = "screen"
-      FRONT = [2, 3, 66, 94].freeze
+      FRONT = [2, 3, 60, 94].freeze
       WHOLE = [2, 3, 96, 94].freeze
-      SIDE = [70, 28].freeze
+      SIDE = [64, 34].freeze
+      # A row beside the front takes no more of the height than this.
+      ROW = 22
 
       # open – ids of apps, the one in front first
       def initialize(fitting, knowledge, host, open:, locked:)
@@ -53,11 +55,12 @@ module Kippen
         end]
       end
 
-      # Other apps that are open, regions, then what can be opened: one below the other.
+      # Other apps that are open and regions, one below the other; and what can be opened, which stands nowhere.
       def beside
-        rows = [*behind, *regions, *startable].first(9)
-        height = rows.size > 6 ? 10 : 14
-        rows.each_with_index.map { |one, index| one.tap { |element| element.rect = [SIDE[0], 3 + (index * height), SIDE[1], height - 2] } }
+        rows = [*behind, *regions].first(8)
+        height = [ROW, 94 / [rows.size, 1].max].min
+        rows.each_with_index { |one, index| one.rect = [SIDE[0], 3 + (index * height), SIDE[1], height - 2] }
+        [*rows, *startable]
       end
 
       def behind
@@ -74,7 +77,7 @@ module Kippen
 
       def startable
         apps = @fitting.apps.select { |app| app.hosts.include?(@host.system) && app.id != REGION_APP && !@open.include?(app.id) }
-        apps.map { |app| Element.new(key: "start:#{app.id}", kind: "start", label: Words.say(:screen_open, app: app.name), where: "", place: nil) }
+        apps.map { |app| Element.new(key: "start:#{app.id}", kind: "start", label: Words.say(:screen_open, app: app.name), where: "", rect: [0, 0, 0, 0], place: nil) }
       end
 
       def id(app, part) = @fitting.places.find { |place| place.app == app && place.part == part }&.id

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type CSSProperties } from 'react'
+import { useEffect, useRef, useState, type CSSProperties, type ReactNode } from 'react'
 import { BenchBar } from './BenchBar'
 import { BindingPad } from './BindingPad'
 import { Bound } from './Bound'
@@ -13,7 +13,7 @@ import { say } from './sentences'
 export type BenchSheet = 'join' | 'hand' | 'answers'
 
 /** Where presses are tried and explained. Always there: one line until there is something to see. */
-export function Bench({ onSheet }: { onSheet: (sheet: BenchSheet) => void }) {
+export function Bench({ onSheet, screen }: { onSheet: (sheet: BenchSheet) => void; screen: ReactNode }) {
   const bench = useBench()
   const size = useBenchSize()
   const [chosen, setChosen] = useState<{ key: string; newest: string | undefined }>()
@@ -37,9 +37,15 @@ export function Bench({ onSheet }: { onSheet: (sheet: BenchSheet) => void }) {
     >
       {/* Its keys and its name are those of a separator that can be moved. */}
       <div className={styles.edge} {...size.edge} />
-      <BenchBar onSheet={onSheet} open={size.open} onOpen={size.toggle} />
+      <BenchBar
+        onSheet={onSheet}
+        open={size.open}
+        onOpen={size.toggle}
+        screen={size.screen && size.open}
+        onScreen={size.toggleScreen}
+      />
       {size.open && (
-        <div className={styles.body}>
+        <div className={styles.body} data-screen={size.screen}>
           <div className={styles.left}>
             {binding ? <BindingPad button={mode.button} many={mode.many} /> : <Bound />}
           </div>
@@ -62,6 +68,7 @@ export function Bench({ onSheet }: { onSheet: (sheet: BenchSheet) => void }) {
             </ol>
           </div>
           <Story shown={shown} />
+          {size.screen && screen}
         </div>
       )}
     </section>

@@ -14,10 +14,13 @@ interface Props {
   onSheet: (sheet: BenchSheet) => void
   open: boolean
   onOpen: () => void
+  /** Is the screen of the stand-in hosts shown? */
+  screen: boolean
+  onScreen: () => void
 }
 
 /** The one line of the bench: does it listen, and what is pressed just now. */
-export function BenchBar({ onSheet, open, onOpen }: Props) {
+export function BenchBar({ onSheet, open, onOpen, screen, onScreen }: Props) {
   const { mode, buttons, bindings, loading, trouble, start, stop, bind } = useBench()
   const mayChange = useMayChange()
   const bound = new Set(bindings.values())
@@ -58,6 +61,9 @@ export function BenchBar({ onSheet, open, onOpen }: Props) {
         </>
       )}
       <Button onClick={() => onSheet('answers')}>{say.whatWouldItDo}</Button>
+      <Button aria-pressed={screen} onClick={onScreen}>
+        {say.theirScreen}
+      </Button>
       <Button aria-expanded={open} onClick={onOpen}>
         {open ? say.smallerBench : say.largerBench}
       </Button>

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
-import { api, must, type BenchView, type Button } from '../../shared/api'
+import { api, must, type BenchView, type Button, type HeardView, type WhereNow } from '../../shared/api'
+import { giveCue } from '../../shared/cues'
 import { useNews } from '../../shared/fitting'
 import { useAnnounce } from '../../shared/ui'
 import { BenchContext, LiveContext, type BenchMode } from './benchContext'
@@ -17,6 +18,7 @@ import {
 import { pressed, released, settled } from './live'
 import { LiveStore } from './liveStore'
 import { useBindElsewhere, useElsewhere } from './useElsewhere'
+import { useScreens } from '../screens'
 import { useListener } from './useListener'
 import { useListeningEnds } from './useListeningEnds'
 import { isOwn, nextDevice, nextOf, ownerOf, ownSources } from './binding'
@@ -38,18 +40,30 @@ export function BenchProvider({ client, buttons, children }: Props) {
   const [found, setFound] = useState<readonly FoundSource[]>([])
   const [waiting, setWaiting] = useState<BenchView['waiting']>([])
   const [trouble, setTrouble] = useState<string>()
-  const sender = useRef<StreamSender>(undefined)
+  const sender = useRef<StreamSender<HeardView>>(undefined)
+  const aside = useRef<StreamSender<HeardView>>(undefined)
 
   const onHistory = useCallback((views: BenchView[]) => sender.current?.replan(views), [])
   const shown = useTiles(client, onHistory)
   const { onView: showView } = shown
+  const places = useRef<Record<string, WhereNow>>({})
+  const screens = useScreens(client).data
+  const tellWhere = useCallback((now: Record<string, WhereNow>) => {
+    places.current = { ...places.current, ...now }
+    for (const one of [sender, aside]) one.current?.tellWhere(places.current)
+  }, [])
+  useEffect(() => {
+    if (screens) tellWhere(Object.fromEntries(screens.map((one) => [one.host, one.where])))
+  }, [screens, tellWhere])
   const onView = useCallback(
-    (view: BenchView) => {
+    (view: HeardView) => {
+      tellWhere(view.places)
+      for (const cue of view.cues) giveCue(cue.event, cue.ways, cue.words, view.quiet)
       showView(view)
       setWaiting(view.waiting)
       live.update((state) => settled(state, view.waiting, performance.now()))
     },
-    [showView, live],
+    [showView, live, tellWhere],
   )
   const { elsewhere, look } = useElsewhere(showView)
   useNews(client, (stream) => {
@@ -89,15 +103,18 @@ export function BenchProvider({ client, buttons, children }: Props) {
       if (!listenerId) return false
       sender.current?.close()
       sender.current = newSender(raw, listenerId)
+      sender.current.tellWhere(places.current)
       return true
     },
     [listenerId, newSender],
   )
-  const aside = useRef<StreamSender>(undefined)
   const pressAside = useCallback(
     (button: string, heard: Heard) => {
       if (!listenerId) return
-      aside.current ??= newSender(false, listenerId)
+      if (!aside.current) {
+        aside.current = newSender(false, listenerId)
+        aside.current.tellWhere(places.current)
+      }
       aside.current.hear(button, heard)
     },
     [listenerId, newSender],

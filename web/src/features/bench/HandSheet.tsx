@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Button, Select } from 'antd'
 import { useCallback, useState } from 'react'
 import { api, must, type Button as ButtonData, type Desk } from '../../shared/api'
+import { giveCue } from '../../shared/cues'
 import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
 import { say } from './sentences'
 
@@ -40,7 +41,7 @@ export function HandSheet({ desk, buttons, onClose }: Props) {
   const chosen = hands.data?.find((one) => one.id === hand) ?? hands.data?.[0]
   const press = useTask(
     useCallback(async () => {
-      await must(
+      const view = await must(
         api.POST('/api/clients/{client}/hands/presses', {
           params: { path: { client: desk.id } },
           body: {
@@ -51,6 +52,7 @@ export function HandSheet({ desk, buttons, onClose }: Props) {
           },
         }),
       )
+      for (const cue of view.cues) giveCue(cue.event, cue.ways, cue.words, view.quiet)
       // The next time it is the same hand, but not the very same presses.
       setSeed((last) => last + 1)
     }, [desk.id, chosen, button, wanted, times, seed]),

@@ -1,5 +1,6 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  theirScreen: 'Their screen',
   whatWouldItDo: 'What would it do?',
   bench: 'Bench',
   noPressYetTeach: 'No press yet. Teach the buttons first: press each once. Then listen, and press.',

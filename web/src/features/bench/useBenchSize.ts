@@ -7,6 +7,8 @@ const FIRST_PX = 240
 const LEAST_PX = 150
 const STEP_PX = 40
 const KEPT = 'kippen.bench'
+const KEPT_SCREEN = 'kippen.screen'
+const SCREEN_PX = 400
 
 const most = () => Math.max(LEAST_PX, Math.round(window.innerHeight * 0.7))
 const within = (px: number) => (px >= LEAST_PX ? Math.min(most(), px) : LINE_PX)
@@ -16,6 +18,7 @@ export function useBenchSize() {
   const [px, setPx] = useState(LINE_PX)
   const [wanted, setWanted] = useState(() => within(Number(localStorage.getItem(KEPT) ?? FIRST_PX)))
   const open = px > LINE_PX
+  const [screen, setScreen] = useState(() => localStorage.getItem(KEPT_SCREEN) === 'yes')
 
   useEffect(() => {
     if (open) localStorage.setItem(KEPT, String(px))
@@ -24,6 +27,13 @@ export function useBenchSize() {
   const set = (next: number) => {
     setPx(within(next))
     if (within(next) > LINE_PX) setWanted(within(next))
+  }
+  /** The screens of the stand-in hosts need more room than presses. */
+  const toggleScreen = () => {
+    const shown = !(screen && open)
+    localStorage.setItem(KEPT_SCREEN, shown ? 'yes' : 'no')
+    setScreen(shown)
+    if (shown) set(Math.max(px, SCREEN_PX))
   }
   const toggle = () => setPx(open ? LINE_PX : Math.max(wanted, LEAST_PX))
   const onKeyDown = (event: KeyboardEvent) => {
@@ -45,6 +55,8 @@ export function useBenchSize() {
     px,
     open,
     toggle,
+    screen,
+    toggleScreen,
     grow: () => setPx((now) => (now > LINE_PX ? now : Math.max(wanted, LEAST_PX))),
     edge: {
       role: 'separator',

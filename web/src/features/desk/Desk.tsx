@@ -10,6 +10,7 @@ import { Lanes, LanesCompared } from '../lanes'
 import { useMayChange } from '../../shared/session'
 import { useTitle } from '../../shared/ui'
 import { WantsStep } from '../wants'
+import { ScreenPane } from '../screens'
 import { NoWayBack, WhereView } from '../where'
 import { DeskCommands } from './DeskCommands'
 import { DeskSheet } from './DeskSheet'
@@ -51,6 +52,10 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
     [open],
   )
   const view = useCallback((next: View) => go({ do: 'view', view: next }), [go])
+  const choosePlace = (place: string | null) => {
+    if (place) go({ do: 'spot', place, mode: spot.mode }, 'assign')
+    else open({ of: 'new-place' })
+  }
   const emptyHand = useCallback(() => go({ do: 'hand', hand: undefined }), [go])
   const carry = useCallback(
     (next: Carried | undefined) => {
@@ -165,7 +170,10 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
               onCompare={(compared) => go({ do: 'compare', compared }, 'assign')}
             />
           )}
-          <Bench onSheet={(of) => open({ of })} />
+          <Bench
+            onSheet={(of) => open({ of })}
+            screen={<ScreenPane client={desk.id} onPlace={choosePlace} />}
+          />
         </div>
       </BenchProvider>
     </SavingProvider>

@@ -2,7 +2,10 @@ import { useEffect, useRef, useState } from 'react'
 import { isPrimary, KEPT_KEYS, plugIn, StreamSender, type Ack, type Heard } from '../../shared/hearing'
 import { useAnnounce } from '../../shared/ui/Announcer'
 import { useEscapes } from '../../shared/ui/useEscapes'
-import { nameOfSource, portsFor } from './joined'
+import type { HeardView, Screen } from '../../shared/api'
+import { CueBanner, giveCue } from '../../shared/cues'
+import { ScreenPicture } from '../../shared/screen'
+import { nameOfSource, portsFor, screenOf } from './joined'
 import styles from './joined.module.css'
 import { say } from './sentences'
 
@@ -13,6 +16,8 @@ const worksButton = (source: string, target: EventTarget | null) =>
   target.closest('button') !== null
 
 const isDown = (heard: Heard) => heard.edge === 'down' || (heard.level ?? 0) > 0
+
+type Answer = Ack & Pick<HeardView, 'cues' | 'quiet' | 'places'>
 
 interface Props {
   token: string
@@ -26,19 +31,32 @@ export function JoinedPage({ token, host, onLeave }: Props) {
   const [last, setLast] = useState<{ source: string; down: boolean }>()
   const [names, setNames] = useState<Record<string, string>>({})
   const [trouble, setTrouble] = useState<string>()
+  const [screen, setScreen] = useState<Screen>()
   const patch = useRef<HTMLDivElement>(null)
   const title = useRef<HTMLHeadingElement>(null)
   const between = useEscapes(2, onLeave)
   useEffect(() => title.current?.focus(), [])
 
   useEffect(() => {
-    const sender = new StreamSender<Ack>({
+    // What stands on the screen is no matter of being heard: without it one listens all the same.
+    const look = async () => {
+      const now = await screenOf(token).catch(() => undefined)
+      if (!now) return
+      setScreen(now)
+      sender.tellWhere({ [now.host]: now.where })
+    }
+    const sender = new StreamSender<Answer>({
       ...portsFor(token),
-      onView: () => undefined,
+      onView: ({ cues, quiet, places }) => {
+        sender.tellWhere(places)
+        for (const cue of cues) giveCue(cue.event, cue.ways, cue.words, quiet)
+        if (Object.keys(places).length > 0) void look()
+      },
       onTrouble: setTrouble,
       onEnd: setTrouble,
       nowMs: () => performance.now(),
     })
+    void look()
     const asked = new Set<string>()
     const nameIt = async (source: string) => {
       if (asked.has(source)) return
@@ -85,6 +103,8 @@ export function JoinedPage({ token, host, onLeave }: Props) {
           <strong>{say.pressButton}</strong>
         )}
       </div>
+      {screen && <ScreenPicture screen={screen} />}
+      <CueBanner />
       {trouble && <p role="alert">{trouble}</p>}
       <footer>
         <p>{say.keysHeardAnywhereFinger}</p>

@@ -44,6 +44,11 @@ function sendTo(token: string, own: string, messages: Message[]) {
   )
 }
 
+/** What stands on the screen of the host that one listens for. */
+export async function screenOf(token: string) {
+  return must(api.GET('/api/joined/screen', { headers: headers(token) }))
+}
+
 export async function nameOfSource(token: string, source: string): Promise<string> {
   return (
     await must(api.GET('/api/joined/names', { params: { query: { source } }, headers: headers(token) }))

@@ -27,7 +27,11 @@ export function ModeCard(props: { mode: Mode; onChange: () => void; onShow: () =
           </Button>
         )}
       </div>
-      {mode.ways_in.length === 0 ? <p className={styles.quiet}>{say.nothingTakesIt}</p> : <Ways mode={mode} />}
+      {mode.ways_in.length === 0 ? (
+        <p className={styles.quiet}>{say.nothingTakesIt}</p>
+      ) : (
+        <Ways mode={mode} />
+      )}
       {mode.counts.length > 0 && <Counts counts={mode.counts} />}
     </li>
   )

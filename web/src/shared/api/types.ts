@@ -66,5 +66,14 @@ export type CueWay = Schemas['CueWay']
 export type Listener = Schemas['Listener']
 export type Message = Schemas['Message']
 export type BenchView = Schemas['BenchView'] & { revision: number }
+/** What was heard came to this: with the cues that the client gets, and where they are now. */
+export type HeardView = BenchView & {
+  cues: Cue[]
+  quiet: Where['cues']['quiet']
+  places: Record<string, WhereNow>
+}
+export type Cue = Schemas['Cue']
+export type WhereNow = Schemas['WhereNow']
+export type Screen = Schemas['Screen']
 export type Tile = Schemas['Tile']
 export type Problem = Schemas['Problem'] & { newest?: Revision; mine?: string[]; theirs?: string[] }

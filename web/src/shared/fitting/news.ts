@@ -19,6 +19,7 @@ const WITH_THE_FITTING = [
   'combination',
   'where',
   'answers',
+  'screens',
 ]
 
 /** What is asked anew when a fitting has changed. */
@@ -66,6 +67,7 @@ export function useNews(client: string, onHeard: (stream: string) => void) {
       })
       source.addEventListener('revision', () => anew(WITH_THE_FITTING))
       source.addEventListener('joins', () => anew(['joins']))
+      source.addEventListener('screen', () => anew(['screens']))
     }
     const close = () => {
       source?.close()

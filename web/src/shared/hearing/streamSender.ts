@@ -1,4 +1,4 @@
-import { Refused, type BenchView, type Message } from '../api'
+import { Refused, type BenchView, type Message, type WhereNow } from '../api'
 import type { Heard } from './ear'
 import { say } from './sentences'
 
@@ -32,6 +32,7 @@ export class StreamSender<Answer extends Ack = BenchView> {
   private sentThrough = 0
   private onItsWay = 0
   private readonly down = new Set<string>()
+  private readonly told = new Map<string, string>()
   private finished = false
   private closed = false
   private retry: ReturnType<typeof setTimeout> | undefined
@@ -45,6 +46,18 @@ export class StreamSender<Answer extends Ack = BenchView> {
     else this.down.delete(source)
     const value = level === undefined ? {} : { value: String(level) }
     this.add({ source, kind: edge, t_us: Math.round(timeMs * 1000), ...value })
+  }
+
+  /** Where the client is on stand-in hosts; only what is another than was told is told. */
+  tellWhere(places: Record<string, WhereNow>): void {
+    if (this.finished) return
+    for (const [host, where] of Object.entries(places))
+      for (const what of ['pointer', 'focus'] as const) {
+        const kind = `${what}_in` as const
+        if ((this.told.get(`${host} ${kind}`) ?? '') === where[what]) continue
+        this.told.set(`${host} ${kind}`, where[what])
+        this.add({ source: host, kind, value: where[what], t_us: Math.round(this.ports.nowMs() * 1000) })
+      }
   }
 
   /** The stream's presses were decided anew, by a changed fitting: there may be more to wait for. */
@@ -146,7 +159,13 @@ export class StreamSender<Answer extends Ack = BenchView> {
   }
 
   private beginAnew(): void {
-    this.kept = this.kept.map((message, index) => ({ ...message, number: index + 1 }))
+    // The new one knows nothing of where the client was when it began.
+    const t_us = this.kept[0]?.t_us ?? Math.round(this.ports.nowMs() * 1000)
+    const spots = [...this.told].map(([key, value]) => {
+      const [source = '', kind = ''] = key.split(' ')
+      return { source, kind: kind as Message['kind'], value, t_us }
+    })
+    this.kept = [...spots, ...this.kept].map((message, index) => ({ ...message, number: index + 1 }))
     this.number = this.kept.length
     this.sentThrough = 0
     this.received = -1

@@ -1,0 +1,2 @@
+export { ScreenPane } from './ScreenPane'
+export { useScreens } from './useScreens'

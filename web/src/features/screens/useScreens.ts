@@ -1,0 +1,40 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback } from 'react'
+import { api, must, type Screen } from '../../shared/api'
+import { useTask } from '../../shared/ui'
+
+type ByHand =
+  | { do: 'point'; element: string }
+  | { do: 'line'; line: number }
+  | { do: 'lock' | 'afar'; on: boolean }
+  | { do: 'ring' | 'anew' }
+
+/** What stands on the screens of a client’s stand-in hosts. */
+export function useScreens(client: string) {
+  return useQuery({
+    queryKey: ['screens', client],
+    queryFn: async () =>
+      (await must(api.GET('/api/clients/{client}/screens', { params: { path: { client } } }))).screens,
+  })
+}
+
+/** Does something on a stand-in host by hand. */
+export function useByHand(client: string, host: string) {
+  const queries = useQueryClient()
+  return useTask(
+    useCallback(
+      async (asked: ByHand) => {
+        const screen = await must(
+          api.POST('/api/clients/{client}/screens', {
+            params: { path: { client } },
+            body: { host, ...asked },
+          }),
+        )
+        queries.setQueryData(['screens', client], (all: Screen[] | undefined) =>
+          all?.map((one) => (one.host === screen.host ? screen : one)),
+        )
+      },
+      [client, host, queries],
+    ),
+  )
+}

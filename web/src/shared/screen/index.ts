@@ -1,0 +1,1 @@
+export { ScreenPicture } from './ScreenPicture'
