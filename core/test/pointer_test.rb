@@ -12,7 +12,7 @@ module Kippen
 
     def test_even_acceleration_as_the_x_server_gives_it
       found = steps(delta_px: 5, curve: 0, **X)
-      assert_equal [5, 5, 10, 15, 145, 150, 150], [1, 2, 3, 4, 30, 31, 32].map { |number| found.px(number) }
+      assert_equal([5, 5, 10, 15, 145, 150, 150], [1, 2, 3, 4, 30, 31, 32].map { |number| found.px(number) })
     end
 
     # The formula itself, worked out here in another way: by logarithms.
@@ -41,7 +41,7 @@ module Kippen
 
     def test_a_curved_one_as_the_x_server_gives_it
       seen = [1, 1, 1, 1, 2, 3, 3, 4, 5, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 16, 17, 18, 19, 21, 22, 23, 25, 26, 28, 29, 30, 30]
-      assert_equal seen, (1..32).map { |number| steps(delta_px: 1, curve: 500, **X).px(number) }
+      assert_equal(seen, (1..32).map { |number| steps(delta_px: 1, curve: 500, **X).px(number) })
     end
   end
 end

@@ -23,6 +23,7 @@ module Kippen
       register FreePlaceRoutes
       register WhereRoutes
       register ScreenRoutes
+      register PointerRoutes
       register RevisionRoutes
       register HistoryRoutes
       register ArrangementRoutes

@@ -24,7 +24,8 @@ module Kippen
       def list(screen)
         return unless screen.list
 
-        { "name" => screen.list.name || screen.list.id, "works" => screen.list.works, "choose" => screen.kind.choose, "marked" => screen.state["list"]["marked"],
+        { "name" => screen.list.name || screen.list.id, "works" => screen.list.works, "choose" => screen.kind.choose,
+          "marked" => screen.state["list"]["marked"],
           "lines" => screen.lines }
       end
 
@@ -32,7 +33,9 @@ module Kippen
       def cues(fitting, decided, mode_changes)
         catalogue = CATALOGUE.of(fitting)
         events = decided.map { |outcome| [Cues.event(outcome, outcome.action && catalogue.entry(outcome.action)), outcome] }.reject { |event, _| event.nil? }
-        told = events.map { |event, outcome| [event, words(event, outcome, catalogue)] } + mode_changes.flat_map { |_, before, after| modes(fitting, before, after) }
+        told = events.map { |event, outcome| [event, words(event, outcome, catalogue)] } + mode_changes.flat_map do |_, before, after|
+          modes(fitting, before, after)
+        end
         told.map { |event, words| { "event" => event, "words" => words, "ways" => fitting.cues.fetch(event, []) } }.reject { |cue| cue["ways"].empty? }
       end
 
@@ -42,7 +45,8 @@ module Kippen
 
       # From one mode to another, one ends and one begins.
       def modes(fitting, before, after)
-        [(["mode_ends", Words.say(:mode_over, mode: Words.mode(fitting, before[0]))] if before), (["mode_begins", Words.mode(fitting, after[0])] if after)].compact
+        [(["mode_ends", Words.say(:mode_over, mode: Words.mode(fitting, before[0]))] if before),
+         (["mode_begins", Words.mode(fitting, after[0])] if after)].compact
       end
       private_class_method :element, :list, :words, :modes
     end

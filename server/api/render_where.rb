@@ -80,7 +80,8 @@ module Kippen
           modes = @fitting.carried(device.id)
           next if modes.empty?
 
-          { "device" => device.id, "name" => device.name || device.id, "most" => KINDS.of(device)&.carries(@fitting.host(device.host).system)&.fetch("modes", nil),
+          { "device" => device.id, "name" => device.name || device.id,
+            "most" => KINDS.of(device)&.carries(@fitting.host(device.host).system)&.fetch("modes", nil),
             "modes" => modes.map { |id| Words.mode(@fitting, id) } }
         end
       end

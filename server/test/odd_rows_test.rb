@@ -6,7 +6,8 @@ module Kippen
   # No single stored row makes a client unopenable: what can't be read is left out, told, and kept.
   class OddRowsTest < ServerTest
     MOUSE = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
-    PARTS = ["", "/where", "/screens", "/where", "/screens", "/devices", "/lanes", "/wants", "/bench", "/revisions", "/joins", "/hands", "/settings", "/arrangements", "/everything"].freeze
+    PARTS = ["", "/where", "/screens", "/where", "/screens", "/devices", "/lanes", "/wants", "/bench", "/revisions", "/joins", "/hands", "/settings",
+             "/arrangements", "/everything"].freeze
 
     def setup
       super
@@ -87,7 +88,9 @@ module Kippen
       },
       "tiles" => ->(test) { DATABASE[:tiles].insert(stream_id: test.stream, row: 0, key: "x", tile: Sequel.pg_jsonb({ "odd" => true })) },
       "clients" => ->(test) { DATABASE[:clients].where(id: test.client).update(open: Sequel.pg_jsonb({ "wants" => 7 }), name: "", about: "") },
-      "screens" => ->(test) { DATABASE[:screens].insert(client_id: test.client, host: "desk", state: Sequel.pg_jsonb({ "kippen" => "screen/1", "open" => 7 })) },
+      "screens" => lambda { |test|
+        DATABASE[:screens].insert(client_id: test.client, host: "desk", state: Sequel.pg_jsonb({ "kippen" => "screen/1", "open" => 7 }))
+      },
       "audit" => lambda { |test|
         DATABASE[:audit].insert(service_id: test.service, author: "", what: "", client_id: test.client, detail: Sequel.pg_jsonb({ "x" => [1, nil] }))
       },

@@ -22,7 +22,9 @@ module Kippen
     def by_hand(**asked) = send_json(:post, "/api/clients/#{@client}/screens", { "host" => "computer" }.merge(asked.transform_keys(&:to_s)))
 
     def send_rows(*rows)
-      messages = rows.map { |at, source, kind, value| { "number" => @number += 1, "t_us" => at * 1000, "source" => source, "kind" => kind, "value" => value }.compact }
+      messages = rows.map do |at, source, kind, value|
+        { "number" => @number += 1, "t_us" => at * 1000, "source" => source, "kind" => kind, "value" => value }.compact
+      end
       send_json(:post, "/api/streams/#{@stream}/messages", "messages" => messages)
     end
 
@@ -48,7 +50,7 @@ module Kippen
     def test_a_mode_that_is_on_is_shown_and_told_by_its_cues
       begun = press(KNEE, 710)
       assert_equal({ "name" => "Reading", "how" => "lock" }, screen["mode"])
-      assert_equal [["long_press", %w[hear]], ["mode_begins", %w[hear see]]], begun["cues"].map { |cue| cue.values_at("event", "ways") }
+      assert_equal([["long_press", %w[hear]], ["mode_begins", %w[hear see]]], begun["cues"].map { |cue| cue.values_at("event", "ways") })
       over = press(KNEE, 710)
       assert_nil screen["mode"]
       assert_equal [["mode_ends", "Reading is over"]], over["cues"].map { |cue| cue.values_at("event", "words") }.last(1)
@@ -80,7 +82,9 @@ module Kippen
 
     def test_a_stand_in_hand_presses_where_the_client_is_and_a_mode_that_it_took_stays_on
       by_hand(do: "point", element: "app:rookery")
-      hand = ->(button, wanted, seed) { send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "fist", "button" => button, "script" => [wanted], "seed" => seed) }
+      hand = lambda { |button, wanted, seed|
+        send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "fist", "button" => button, "script" => [wanted], "seed" => seed)
+      }
       hand[KNEE, "long_press", 1]
       assert_equal "Reading", screen.dig("mode", "name")
       hand[CHEEK, "tap", 2]
@@ -89,7 +93,7 @@ module Kippen
 
     def test_what_can_be_done_by_hand_and_what_cannot
       assert_equal "ringing", by_hand(do: "ring")["call"]
-      assert_equal ["locked"], by_hand(do: "lock", on: true)["elements"].map { |one| one["key"] }
+      assert_equal(["locked"], by_hand(do: "lock", on: true)["elements"].map { |one| one["key"] })
       assert_equal "none", by_hand(do: "anew")["call"]
       opened = by_hand(do: "point", element: "start:wrenbox")
       assert_equal "app:wrenbox", opened["elements"].first["key"]
@@ -103,7 +107,8 @@ module Kippen
     end
 
     def test_what_a_fitting_asks_that_the_host_cant_carry_is_refused_in_words
-      file = SUNNIVA.merge("hosts" => [{ "id" => "computer", "name" => "Phone", "system" => "phone" }], "shortlists" => [SUNNIVA["shortlists"][0].merge("items" => SUNNIVA["shortlists"][0]["items"] * 2)])
+      file = SUNNIVA.merge("hosts" => [{ "id" => "computer", "name" => "Phone", "system" => "phone" }],
+                           "shortlists" => [SUNNIVA["shortlists"][0].merge("items" => SUNNIVA["shortlists"][0]["items"] * 2)])
       add_client(file)
       refuses = screen["refuses"]
       assert_includes refuses, "Log: Phone shows 6 lines; from the 7 on they stay here and are not shown."

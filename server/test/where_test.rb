@@ -21,7 +21,8 @@ module Kippen
       assert_equal 201, status, answer
       save("assign", button: EDGE, gesture: "tap", action: MARK, place: "packetry-the-list")
       place = where["places"].last
-      assert_equal ["packetry-the-list", "Packetry: The list", "packetry", "the-list", false, 1], place.values_at("id", "name", "app", "part", "off", "assigned")
+      assert_equal ["packetry-the-list", "Packetry: The list", "packetry", "the-list", false, 1],
+                   place.values_at("id", "name", "app", "part", "off", "assigned")
       why = ask("/api/clients/#{@client}/answers", "button" => EDGE, "place" => place["id"])["answers"].first
       assert_equal ["tap", "Mark the packet", ["Looked for, in this order: as usual in Packetry: The list has one."]], why.values_at("gesture", "name", "why")
       save("place", place: { "id" => place["id"], "off" => true })
@@ -36,7 +37,7 @@ module Kippen
       taking = { "kind" => "assign", "button" => EDGE, "gesture" => "tap", "action" => LOCK }
       looked = send_json(:post, "/api/clients/#{@client}/previews", "change" => taking)
       words = "Reading has no way back wherever the client is: once it is on, no button ends it."
-      assert_equal [words], looked["traps"].map { |trap| trap["words"] }
+      assert_equal([words], looked["traps"].map { |trap| trap["words"] })
       assert_includes change(taking, parent: 2)["told"], words
       trap = where["traps"].first
       change(trap["fix"], parent: 3)
@@ -44,8 +45,8 @@ module Kippen
       now = where
       assert_empty now["traps"]
       mode = now["modes"].last
-      assert_equal %w[lock], mode["ways_in"].map { |way| way["how"] }
-      assert_equal [["clear", "Reading", "as usual"]], mode["ways_out"].map { |way| way.values_at("how", "from", "to") }
+      assert_equal(%w[lock], mode["ways_in"].map { |way| way["how"] })
+      assert_equal([["clear", "Reading", "as usual"]], mode["ways_out"].map { |way| way.values_at("how", "from", "to") })
     end
 
     def test_a_shortlist_at_its_hosts_limit_and_one_more

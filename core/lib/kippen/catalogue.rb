@@ -43,7 +43,13 @@ module Kippen
     end
 
     # The same, with the apps of a fitting.
-    def of(fitting) = fitting.recall([:catalogue, @groups.object_id]) { Catalogue.new([*@groups, *OwnActions.groups(fitting)].sort_by { |group| group.fetch("place") }, fitting.apps) }
+    def of(fitting)
+      fitting.recall([:catalogue, @groups.object_id]) do
+        Catalogue.new([*@groups, *OwnActions.groups(fitting)].sort_by do |group|
+          group.fetch("place")
+        end, fitting.apps)
+      end
+    end
 
     # { keys => [Entry] } of the apps' own commands.
     def by_keys

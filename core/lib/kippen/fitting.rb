@@ -34,7 +34,8 @@ module Kippen
     # Takes a parsed JSON object. Raises Invalid with every fault in it.
     def self.read(document) = Reader.new(document).fitting
 
-    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants: [], links: [], hands: [], declared_apps: [], shortlists: [], cues: {})
+    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants: [], links: [], hands: [], declared_apps: [],
+                   shortlists: [], cues: {})
       @document = document
       @follow = follow
       @hosts = hosts
@@ -51,7 +52,11 @@ module Kippen
       @cues = cues
       @buttons = devices.flat_map(&:buttons).freeze
       @by_ref = @buttons.to_h { |button| [button.ref, button] }.freeze
-      @by_id = { host: hosts, device: devices, mode: modes, place: places, shortlist: shortlists }.transform_values { |list| list.to_h { |one| [one.id, one] }.freeze }.freeze
+      @by_id = { host: hosts, device: devices, mode: modes, place: places, shortlist: shortlists }.transform_values do |list|
+        list.to_h do |one|
+          [one.id, one]
+        end.freeze
+      end.freeze
       @worked_out = {}
       freeze
     end
@@ -93,8 +98,12 @@ module Kippen
     def inspect = "#<#{self.class} #{buttons.size} buttons, #{assignments.size} assignments>"
 
     # [App] of the client, see Apps.
-    def apps = recall(:apps) { Apps.all(@declared_apps, places, [*assignments.map(&:action), *wants.filter_map(&:action),
-                                                                *shortlists.flat_map { |list| list.items.map(&:action) }]) }
+    def apps
+      recall(:apps) do
+        Apps.all(@declared_apps, places, [*assignments.map(&:action), *wants.filter_map(&:action),
+                                          *shortlists.flat_map { |list| list.items.map(&:action) }])
+      end
+    end
 
     # What decides which assignment holds.
     def resolver = recall(:resolver) { Press::Resolver.new(self) }

@@ -11,6 +11,10 @@ module Kippen
     # What “While held” means: at the end so many deltas a step, reached over so many steps. Invented.
     FASTER = { "no" => { most: 1, over: 1 }, "slowly" => { most: 4, over: 40 }, "quickly" => { most: 8, over: 20 } }.freeze
 
+    # From seeing that it is there to having let go, ms, where nobody has measured it: one key stroke of the
+    # keystroke-level model (Card, Moran, Newell 1980): from memory.
+    USUAL_LATE_MS = 200
+
     module_function
 
     # The Steps of a move action with all its values. repeat – Fitting::Repeat or nil; begins_us – from the

@@ -12,7 +12,8 @@ require_relative "reach/answer"
 
 module Kippen
   # What a client gets at: whether a want is done and by which button, which button one confirms with,
-  # which modes one can come into and out of, what a press does where, what can never come about. All of it asks the resolver and the timing that decide a press;
+  # which modes one can come into and out of, what a press does where, what can never come about. All of it asks the resolver
+  # and the timing that decide a press;
   # nothing is guessed from lists of assignments.
   module Reach
   end

@@ -22,7 +22,8 @@ module Kippen
     TIMING = { "long_press_ms" => [100, 333, 400, 900], "tap_gap_ms" => [200, 333, 450], "bounce_guard_ms" => [0, 100, 155], "press_at" => [0.5, 0.7],
                "gap_bridge_ms" => [0, 20] }.freeze
     # Kinds that take something away on purpose: what they took may be gone.
-    TAKE_AWAY = %w[clear carry assign several arrange copy reset remove_arrangement hold_and_count open_shortlist shortlist remove_place remove_mode].freeze
+    TAKE_AWAY = %w[clear carry assign several arrange copy reset remove_arrangement hold_and_count open_shortlist point shortlist remove_place
+                   remove_mode].freeze
     ON_GESTURES = %w[assign clear switch tap_at_once carry hold_and_count open_shortlist].freeze
     # Kinds that change where something holds, and what each is of: what holds elsewhere stays.
     PLACES_KINDS = %w[place remove_place].freeze
@@ -120,19 +121,22 @@ module Kippen
       place = pick(@fitting.places.map(&:id) + ["none"])
       mode = pick(@fitting.modes.map(&:id) + ["none"])
       list = pick(@fitting.shortlists.map(&:id) + ["none"])
-      case @random.rand(14)
+      case @random.rand(15)
+      when 14 then { "kind" => "point", "directions" => %w[up right down left].to_h { |one| [one, button] }, "step_px" => 12, "faster" => "no" }
       when 0 then { "kind" => "place", "place" => { "app" => pick(%w[rookery screen wrenbox]), "part" => pick(["margin", "Left edge", nil]) }.compact }
       when 1 then { "kind" => "place", "place" => { "id" => place, "off" => chance(2), "off_from_afar" => chance(2) } }
       when 2 then { "kind" => "remove_place", "id" => place }
       when 3 then { "kind" => "mode", "mode" => { "name" => pick(%w[Reading Radio Bells]), "otherwise" => pick(%w[base builtin nothing]) } }
       when 4 then { "kind" => "mode", "mode" => { "id" => mode, "name" => "Called anew" } }
       when 5 then { "kind" => "remove_mode", "id" => mode }
-      when 6, 7 then { "kind" => "shortlist", "shortlist" => { "name" => "Often", "host" => pick(HOSTS)["id"], "works" => pick(%w[open step]), "items" => lines } }
+      when 6, 7 then { "kind" => "shortlist",
+                       "shortlist" => { "name" => "Often", "host" => pick(HOSTS)["id"], "works" => pick(%w[open step]), "items" => lines } }
       when 8 then { "kind" => "shortlist", "shortlist" => { "id" => list, "works" => pick(%w[open step]), "items" => lines } }
       when 9 then { "kind" => "remove_shortlist", "id" => list }
       when 10, 11 then { "kind" => "open_shortlist", "shortlist" => list, "button" => button, "gesture" => pick(%w[tap double_tap long_press]) }
       when 12 then { "kind" => "hold_and_count", "held" => button, "counted" => button, "counts" => { "tap" => pick(ACTIONS), "double_tap" => pick(ACTIONS) } }
-      else { "kind" => "cues", "cues" => { "long_press" => pick([%w[hear], %w[see feel], []]), "quiet" => pick([nil, { "from" => "21:00", "to" => "07:00" }]) } }
+      else { "kind" => "cues",
+             "cues" => { "long_press" => pick([%w[hear], %w[see feel], []]), "quiet" => pick([nil, { "from" => "21:00", "to" => "07:00" }]) } }
       end
     end
 

@@ -14,7 +14,10 @@ module Kippen
     def desk = @desk ||= add(add(bare, "mouse-five", host: "desk"), "remote", host: "tv")
     def mouse(button) = "#{desk.devices.first.id}/#{button}"
     def on_remote(button) = "#{desk.devices.last.id}/#{button}"
-    def tap_in(fitting, place, mode: "base", button: mouse("back")) = fitting.resolver.choice(fitting.button(button), mode, fitting.resolver.spot(place)).tap&.action
+
+    def tap_in(fitting, place, mode: "base", button: mouse("back"))
+      fitting.resolver.choice(fitting.button(button), mode, fitting.resolver.spot(place)).tap&.action
+    end
 
     def test_a_place_is_made_of_an_app_a_part_of_one_or_a_region_of_the_screen
       named = made(desk, "place", place: { "app" => { "name" => "Rookery" } })
@@ -24,9 +27,9 @@ module Kippen
       region = made(part, "place", place: { "app" => "screen", "part" => "Left edge", "off_from_afar" => true })
       assert_equal({ "id" => "screen-left-edge", "name" => "Screen: Left edge", "app" => "screen", "part" => "left-edge", "off_from_afar" => true },
                    region.list("places").last)
-      assert_equal [["/change/place", "Rookery is there already: the same app, the same part"]],
-                   faults { made(named, "place", place: { "app" => "rookery" }) }
-      assert_equal [["/change/part", "needs a place"]], faults { made(desk, "place", place: { "app" => "screen" }) }
+      assert_equal([["/change/place", "Rookery is there already: the same app, the same part"]],
+                   faults { made(named, "place", place: { "app" => "rookery" }) })
+      assert_equal([["/change/part", "needs a place"]], faults { made(desk, "place", place: { "app" => "screen" }) })
     end
 
     def test_what_isnt_set_in_a_place_falls_back_and_one_that_is_off_is_as_though_it_were_not_there
@@ -65,10 +68,12 @@ module Kippen
       two = made(made(desk, "mode", mode: { "name" => "Reading" }), "mode", mode: { "name" => "Radio" })
       one = made(two, "assign", button: on_remote("volume-up"), gesture: "tap", action: LOUDER, mode: "reading")
       again = made(one, "assign", button: on_remote("volume-down"), gesture: "tap", action: HELP, mode: "reading")
-      assert_equal [["/change/gesture", "Television remote carries one mode here (Reading): Radio would be one more"]],
-                   faults { made(again, "assign", button: on_remote("volume-up"), gesture: "tap", action: HELP, mode: "radio") }
-      assert_equal 1, faults { made(again, "assign", button: on_remote("ok"), gesture: "long_press",
-                                                     action: { "kind" => "mode", "mode" => "radio", "how" => "lock" }) }.size
+      assert_equal([["/change/gesture", "Television remote carries one mode here (Reading): Radio would be one more"]],
+                   faults { made(again, "assign", button: on_remote("volume-up"), gesture: "tap", action: HELP, mode: "radio") })
+      assert_equal 1, faults {
+        made(again, "assign", button: on_remote("ok"), gesture: "long_press",
+                              action: { "kind" => "mode", "mode" => "radio", "how" => "lock" })
+      }.size
       off = made(made(again, "switch", button: on_remote("volume-up"), gesture: "tap", mode: "reading", off: true), "switch",
                  button: on_remote("volume-down"), gesture: "tap", mode: "reading", off: true)
       other = made(off, "assign", button: on_remote("volume-up"), gesture: "tap", action: HELP, mode: "radio")
@@ -83,10 +88,10 @@ module Kippen
       assert_equal([["triple_tap", LOUDER]], fired.map { |one| [one.gesture, one.action] })
       more = made(fitting, "hold_and_count", held: mouse("forward"), counted: mouse("middle"), counts: { "tap" => HELP })
       assert_equal 1, more.modes.size
-      assert_equal [["/change/counted", "the button that is held and the one that is counted must be two"]],
-                   faults { made(desk, "hold_and_count", held: mouse("back"), counted: mouse("back"), counts:) }
-      assert_equal [["/change/counted", "both buttons must be at the same host"]],
-                   faults { made(desk, "hold_and_count", held: mouse("back"), counted: on_remote("ok"), counts:) }
+      assert_equal([["/change/counted", "the button that is held and the one that is counted must be two"]],
+                   faults { made(desk, "hold_and_count", held: mouse("back"), counted: mouse("back"), counts:) })
+      assert_equal([["/change/counted", "both buttons must be at the same host"]],
+                   faults { made(desk, "hold_and_count", held: mouse("back"), counted: on_remote("ok"), counts:) })
     end
 
     # One button down, another pressed so often, then all let go.
@@ -102,18 +107,19 @@ module Kippen
       phone = Fitting.read(desk.document.merge("hosts" => [*HOSTS, { "id" => "pocket", "name" => "Phone", "system" => "phone" }]))
       six = made(phone, "shortlist", shortlist: { "name" => "Often", "host" => "pocket", "items" => lines })
       assert_equal 6, six.shortlist("often").items.size
-      assert_equal [["/change/items", "Phone shows 6 lines of a shortlist; these are 7. Take out Louder please."]],
-                   faults { made(six, "shortlist", shortlist: { "id" => "often", "items" => lines + [{ "action" => LOUDER, "name" => "Louder please" }] }) }
+      assert_equal([["/change/items", "Phone shows 6 lines of a shortlist; these are 7. Take out Louder please."]],
+                   faults { made(six, "shortlist", shortlist: { "id" => "often", "items" => lines + [{ "action" => LOUDER, "name" => "Louder please" }] }) })
       assert_match(/does nothing while the screen is locked/,
                    faults { made(six, "shortlist", shortlist: { "id" => "often", "locked" => true }) }.dig(0, 1))
       assert_match(/no shortlist while its screen is locked/,
                    faults { made(phone, "shortlist", shortlist: { "name" => "Desk", "host" => "desk", "locked" => true, "items" => lines }) }.dig(0, 1))
-      assert_equal [["/change/items", "a shortlist needs at least one line"]],
-                   faults { made(phone, "shortlist", shortlist: { "name" => "Empty", "host" => "pocket", "items" => [] }) }
+      assert_equal([["/change/items", "a shortlist needs at least one line"]],
+                   faults { made(phone, "shortlist", shortlist: { "name" => "Empty", "host" => "pocket", "items" => [] }) })
     end
 
     def test_a_shortlist_that_is_stepped_through_is_worked_by_the_button_that_opens_it
-      list = made(desk, "shortlist", shortlist: { "name" => "Log", "host" => "desk", "works" => "step", "items" => [{ "action" => NEXT }, { "action" => HELP }] })
+      list = made(desk, "shortlist",
+                  shortlist: { "name" => "Log", "host" => "desk", "works" => "step", "items" => [{ "action" => NEXT }, { "action" => HELP }] })
       opened = made(list, "open_shortlist", shortlist: "log", button: mouse("back"), gesture: "long_press")
       button = opened.button(mouse("back")).index
       events = [[0, :down], [900, :up], [2000, :down], [2100, :up], [3000, :down], [3900, :up], [5000, :down], [5100, :up], [6000, :end]]
@@ -123,9 +129,11 @@ module Kippen
       as_host = made(opened, "shortlist", shortlist: { "id" => "log", "works" => "open" })
       assert_equal({ "kind" => "shortlist", "shortlist" => "log" }, as_host.assignments.find { |one| one.gesture == "long_press" && one.mode == "base" }.action)
       gone = made(opened, "remove_shortlist", id: "log")
-      assert_equal [%w[tap builtin]], gone.assignments.map { |one| [one.gesture, one.action["kind"]] }
+      assert_equal([%w[tap builtin]], gone.assignments.map { |one| [one.gesture, one.action["kind"]] })
       assert_equal opened.document["assignments"].to_set, made(gone, "bring_back", id: "shortlist:log").document["assignments"].to_set
-      assert_match(/does not exist on a television/, faults { made(list, "open_shortlist", shortlist: "log", button: on_remote("ok"), gesture: "long_press") }.dig(0, 1))
+      assert_match(/does not exist on a television/, faults do
+        made(list, "open_shortlist", shortlist: "log", button: on_remote("ok"), gesture: "long_press")
+      end.dig(0, 1))
       two = add(Fitting.read(list.document.merge("hosts" => [*HOSTS, { "id" => "den", "name" => "Den", "system" => "computer" }])), "switch", host: "den")
       assert_equal ["the shortlist Log is shown on Computer"],
                    faults { made(two, "open_shortlist", shortlist: "log", button: two.devices.last.buttons.first.ref, gesture: "tap") }.map(&:last)
@@ -135,9 +143,30 @@ module Kippen
       told = result(desk, "cues", cues: { "long_press" => %w[hear], "mode_begins" => %w[hear see], "quiet" => { "from" => "21:00", "to" => "07:00" } })
       assert_equal %w[hear], told.fitting.cues["long_press"]
       assert_includes told.words, "Cue when a mode begins: hear, see."
-      assert_equal [["/change/cues", "nothing of this client’s can give that: feel"]], faults { made(desk, "cues", cues: { "done" => %w[feel] }) }
+      assert_equal([["/change/cues", "nothing of this client’s can give that: feel"]], faults { made(desk, "cues", cues: { "done" => %w[feel] }) })
       none = made(told.fitting, "cues", cues: { "long_press" => [], "mode_begins" => [], "quiet" => nil })
       refute none.document.key?("cues")
+    end
+
+    def test_a_pad_moves_the_pointer_in_one_go
+      pad = add(desk, "direction-pad", host: "desk")
+      id = pad.devices.last.id
+      directions = %w[up right down left].to_h { |one| [one, "#{id}/#{one}"] }
+      more = { step_px: 15, faster: "slowly", repeat: { "after_ms" => 400, "every_ms" => 50 } }
+      fitting = made(pad, "point", directions:, clicks: { "left" => mouse("back"), "right" => mouse("forward") }, **more)
+      held = fitting.assignments.select { |one| one.gesture == "hold" }
+      assert_equal [%w[down left right up], [15], [[400_000, 50_000]]],
+                   [held.map { |one| one.action["direction"] }.sort, held.map { |one| one.action["step_px"] }.uniq, held.map { |one| one.repeat.to_a }.uniq]
+      # It moves with the press, and goes on while it is held.
+      right = fitting.button(directions["right"]).index
+      rows = Press::Replay.run(fitting, [[0, [:down, right, nil]], [600_000, [:up, right, nil]], [1_000_000, [:end, nil, nil]]])
+      assert_equal([[0, "start"], [400_000, "repeat"], [450_000, "repeat"], [500_000, "repeat"], [550_000, "repeat"], [600_000, "repeat"], [600_000, "end"]],
+                   rows.map { |one| [one.at_us, one.phase] })
+      assert_equal([["/change/directions", "choose four buttons, one for each direction"]], faults do
+        made(pad, "point", directions: directions.except("up"), **more)
+      end)
+      assert_equal([["/change/directions", "each direction needs a button of its own"]],
+                   faults { made(pad, "point", directions: directions.merge("up" => directions["down"]), **more) })
     end
 
     def test_the_actions_of_modes_and_shortlists_are_found_among_the_others

@@ -46,7 +46,8 @@ module Kippen
         assert_equal 1, traps(desk([on(BACK, "tap", LOCK), no_way], otherwise: "nothing")).size
       end
       # Through another mode it is one.
-      round = [on(BACK, "tap", LOCK), on(FORWARD, "hold", { "kind" => "mode", "mode" => "bells", "how" => "held" }, mode: "reading"), on(BACK, "tap", CLEAR, mode: "bells")]
+      round = [on(BACK, "tap", LOCK), on(FORWARD, "hold", { "kind" => "mode", "mode" => "bells", "how" => "held" }, mode: "reading"),
+               on(BACK, "tap", CLEAR, mode: "bells")]
       assert_empty traps(desk(round, otherwise: "nothing"))
     end
 
@@ -109,14 +110,16 @@ module Kippen
 
     def test_what_can_never_come_about_is_found_with_its_reason
       places = [{ "id" => "rookery", "name" => "Rookery", "app" => "rookery" }, { "id" => "log", "name" => "Log", "app" => "tidebook", "off" => true }]
-      fitting = desk([on(BACK, "tap", NEXT, mode: "bells"), on(BACK, "tap", HELP, place: "log"), on(BACK, "tap", NEXT), on(FORWARD, "hold", HELP, place: "rookery"),
+      fitting = desk([on(BACK, "tap", NEXT, mode: "bells"), on(BACK, "tap", HELP, place: "log"), on(BACK, "tap", NEXT),
+                      on(FORWARD, "hold", HELP, place: "rookery"),
                       on(FORWARD, "long_press", NEXT)], places:)
       never = Reach::Never.of(fitting, KNOWLEDGE.catalogue.of(fitting)).map { |one| [one.assignment.index, one.why] }
       assert_equal [[0, "nothing takes the mode Bells"], [1, "Log is switched off"]], never
     end
 
     def test_an_answer_tells_what_was_looked_at_in_the_resolvers_order
-      places = [{ "id" => "rookery", "name" => "Rookery", "app" => "rookery" }, { "id" => "margin", "name" => "Rookery, margin", "app" => "rookery", "part" => "margin", "off" => true }]
+      places = [{ "id" => "rookery", "name" => "Rookery", "app" => "rookery" },
+                { "id" => "margin", "name" => "Rookery, margin", "app" => "rookery", "part" => "margin", "off" => true }]
       fitting = desk([on(BACK, "tap", NEXT, place: "rookery"), on(BACK, "tap", HELP, place: "margin"), on(BACK, "tap", HELP)], places:)
       answer = Reach::Answer.new(fitting, KNOWLEDGE.of(fitting), fitting.button(BACK), where: "rookery/margin", mode: "reading").all
       assert_equal ["Next page"], answer.map(&:name)
@@ -128,7 +131,8 @@ module Kippen
 
     # At every spot, in every mode: the answer is what the resolver has.
     def test_answers_agree_with_the_resolver_everywhere
-      places = [{ "id" => "rookery", "app" => "rookery" }, { "id" => "margin", "app" => "rookery", "part" => "margin" }, { "id" => "log", "app" => "tidebook", "off" => true }]
+      places = [{ "id" => "rookery", "app" => "rookery" }, { "id" => "margin", "app" => "rookery", "part" => "margin" },
+                { "id" => "log", "app" => "tidebook", "off" => true }]
       random = Random.new(7)
       rows = [BACK, FORWARD].product(%w[tap double_tap long_press], %w[base reading], %w[everywhere rookery margin log])
         .select { random.rand(2).zero? }.map { |button, gesture, mode, place| on(button, gesture, random.rand(2).zero? ? NEXT : HELP, mode:, place:) }

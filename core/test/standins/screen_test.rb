@@ -7,10 +7,15 @@ module Kippen
   class ScreenTest < CoreTest
     include KindsData
 
-    def fitting = @fitting ||= bare("places" => [{ "id" => "margin", "app" => "rookery", "part" => "margin" }, { "id" => "edge", "app" => "screen", "part" => "edge", "off_from_afar" => true }],
-                                    "modes" => [{ "id" => "log", "shortlist" => "log" }],
-                                    "shortlists" => [{ "id" => "log", "name" => "Log", "host" => "desk", "works" => "step", "items" => [{ "action" => { "kind" => "help" } }] },
-                                                     { "id" => "often", "host" => "desk", "items" => [{ "action" => { "kind" => "volume", "direction" => "up" } }] }])
+    def fitting
+      @fitting ||= bare("places" => [{ "id" => "margin", "app" => "rookery", "part" => "margin" },
+                                    { "id" => "edge", "app" => "screen", "part" => "edge", "off_from_afar" => true }],
+                        "modes" => [{ "id" => "log", "shortlist" => "log" }],
+                        "shortlists" => [{ "id" => "log", "name" => "Log", "host" => "desk", "works" => "step",
+                                           "items" => [{ "action" => { "kind" => "help" } }] },
+                                         { "id" => "often", "host" => "desk",
+                                           "items" => [{ "action" => { "kind" => "volume", "direction" => "up" } }] }])
+    end
 
     def screen(host = "desk") = Standins::Screen.new(fitting, KNOWLEDGE, fitting.host(host))
     def after(*actions, host: "desk") = actions.reduce(screen(host)) { |now, action| now.does(action) }
@@ -32,7 +37,8 @@ module Kippen
       louder = { "kind" => "volume", "direction" => "up" }
       assert_equal 10, state(*[louder] * 12)["volume"]
       assert_equal "on", state({ "kind" => "app", "app" => "hearthcall", "command" => "answer" })["call"]
-      facts = Standins::Facts.of(after({ "kind" => "app", "app" => "lampwright", "command" => "toggle" }, { "kind" => "text", "text" => "Low tide" }, { "kind" => "help" }))
+      facts = Standins::Facts.of(after({ "kind" => "app", "app" => "lampwright", "command" => "toggle" }, { "kind" => "text", "text" => "Low tide" },
+                                       { "kind" => "help" }))
       assert_equal ["Help was called (1).", "Sound 5 of 10.", "The lights of the house are off.", "Lights on or off: 1.", "Written: Low tide"], facts
     end
 
@@ -46,7 +52,8 @@ module Kippen
     def test_where_pointer_and_focus_are
       assert_equal({ "pointer" => "rookery/margin", "focus" => "rookery" }, screen.where)
       assert_equal "rookery/margin", after({ "kind" => "click", "button" => "left" }).where["focus"]
-      edge = screen.with(pointer: screen.layout.elements.find { |one| one.kind == "region" }.rect.then { |left, top, width, height| [left + (width / 2), top + (height / 2)] })
+      left, top, width, height = screen.layout.elements.find { |one| one.kind == "region" }.rect
+      edge = screen.with(pointer: [left + (width / 2), top + (height / 2)])
       assert_equal ["screen/edge", ""], [edge.where["pointer"], edge.with(afar: true).where["pointer"]]
       assert_equal({ "pointer" => "", "focus" => "" }, after(*[{ "kind" => "window", "do" => "close" }] * 2).where)
     end
@@ -58,8 +65,8 @@ module Kippen
       assert_equal [nil, 6], [chosen.state["list"], chosen.state["volume"]]
       does = Catalogue::OwnActions.steps(fitting.shortlist("log"))
       assert_equal ["Ask for help", "Leave"], after(steps).lines
-      assert_equal [1, 0], [after(steps, does["next"]), after(steps, does["next"], does["next"])].map { |now| now.state["list"]["marked"] }
-      assert_equal [1, 0, 0], [state(steps, does["take"]), state(steps, does["next"], does["take"]), state(steps, does["leave"])].map { |now| now["help"] }
+      assert_equal([1, 0], [after(steps, does["next"]), after(steps, does["next"], does["next"])].map { |now| now.state["list"]["marked"] })
+      assert_equal([1, 0, 0], [state(steps, does["take"]), state(steps, does["next"], does["take"]), state(steps, does["leave"])].map { |now| now["help"] })
     end
 
     def test_what_does_not_exist_there_is_refused_and_does_nothing
@@ -82,7 +89,8 @@ module Kippen
     end
 
     def test_a_state_of_another_shape_is_none
-      [nil, 7, {}, { "kippen" => "screen/2" }, { "open" => 7 }, { "open" => [7] }, { "pointer" => ["a", 1] }, { "list" => 7 }, { "volume" => "loud" }, { "locked" => 1 }].each do |odd|
+      [nil, 7, {}, { "kippen" => "screen/2" }, { "open" => 7 }, { "open" => [7] }, { "pointer" => ["a", 1] }, { "list" => 7 }, { "volume" => "loud" },
+       { "locked" => 1 }].each do |odd|
         value = odd.is_a?(Hash) && !odd.key?("kippen") && odd.any? ? { "kippen" => "screen/1" }.merge(odd) : odd
         refute Standins::Screen.state?(value), value.inspect
       end

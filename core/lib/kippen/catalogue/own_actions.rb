@@ -57,13 +57,17 @@ module Kippen
           system = fitting.host(list.host)&.system or next []
           at = { "hosts" => [system], "locked" => list.locked ? [system] : [] }
           name = list.name || list.id
-          [item("shortlist-#{list.id}", Words.say(:shortlist_open, name:), Words.say(:shortlist_open_effect, name:), opens(fitting, list), words: "menu choose list"),
-           *(steps(list).map { |step, action| step(list, step, action, name) } if list.works == "step")].map { |one| one.merge(at) }
+          [item("shortlist-#{list.id}", Words.say(:shortlist_open, name:), Words.say(:shortlist_open_effect, name:), opens(fitting, list),
+                words: "menu choose list"),
+           *(steps(list).map { |step, action| step(list, step, action, name) } if list.works == "step")].map do |one|
+            one.merge(at)
+          end
         end
       end
 
       def step(list, step, action, name)
-        item("shortlist-#{list.id}-#{step}", Words.say(:"shortlist_#{step}", name:), Words.say(:"shortlist_#{step}_effect", name:), action, words: "list #{step}")
+        item("shortlist-#{list.id}-#{step}", Words.say(:"shortlist_#{step}", name:), Words.say(:"shortlist_#{step}_effect", name:), action,
+             words: "list #{step}")
       end
 
       def item(id, name, effect, action, words:)

@@ -14,7 +14,8 @@ module Kippen
         "assignments" => { spots: true }, "button_timing" => { map: MAP }, "timing" => MAP, "client" => MAP,
         "hosts" => { list: "id", of: { "settings" => MAP } },
         "devices" => { list: "id", of: { "settings" => MAP, "timing" => MAP, "ready" => MAP, "buttons" => { list: "id", of: ITEM } } },
-        "wants" => { list: "id" }, "apps" => { list: "id" }, "modes" => { list: "id" }, "places" => { list: "id" }, "shortlists" => { list: "id" }, "cues" => MAP, "hands" => { list: "id" },
+        "wants" => { list: "id" }, "apps" => { list: "id" }, "modes" => { list: "id" }, "places" => { list: "id" }, "shortlists" => { list: "id" },
+        "cues" => MAP, "hands" => { list: "id" },
         "arrangements" => { list: "id" }, "taken_out" => { list: "id" }, "links" => { list: "to" }
       }.freeze
 

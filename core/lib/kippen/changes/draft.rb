@@ -6,7 +6,8 @@ module Kippen
     # as it is, members nobody here knows included. Not valid until it is finished.
     class Draft
       # Lists whose items are named by one member, each once.
-      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id", "shortlists" => "id", "links" => "to" }.freeze
+      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id", "shortlists" => "id",
+                "links" => "to" }.freeze
 
       # before – the Fitting it was made on; by, at – who changes it and when, in ISO 8601
       # left_out, notes – sentences on what did not go along, and what must be known

@@ -64,8 +64,8 @@ module Kippen
       module_function
 
       # item – as it stood in its list; yields each assignment: does it go along?
-      def put(draft, what, item)
-        gone = draft.rows.to_a.select { |row| yield row }
+      def put(draft, what, item, &)
+        gone = draft.rows.to_a.select(&)
         gone.each { |row| draft.rows.delete(Spot.of(row), row["gesture"]) }
         # What follows another has it again by following.
         kept = gone.reject { |row| draft.list("links").find(row["button"].split("/").first) }

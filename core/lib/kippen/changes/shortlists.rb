@@ -16,6 +16,14 @@ module Kippen
         reopened(draft, old, item)
       end
 
+      # What opens a shortlist as it stands in a draft.
+      def self.opener(draft, item)
+        mode = draft.list("modes").to_a.find { |one| one["shortlist"] == item["id"] } if item["works"] == "step"
+        return { "kind" => "shortlist", "shortlist" => item["id"] } unless mode
+
+        { "kind" => "mode", "mode" => mode["id"], "how" => "lock", "shortlist" => item["id"] }
+      end
+
       private
 
       def items(draft, old)
@@ -71,14 +79,6 @@ module Kippen
           OpenShortlist.steps(draft, item, Spot.of(row).button, row["gesture"]) if item["works"] == "step"
         end
       end
-
-      # What opens a shortlist as it stands in a draft.
-      def self.opener(draft, item)
-        mode = draft.list("modes").to_a.find { |one| one["shortlist"] == item["id"] } if item["works"] == "step"
-        return { "kind" => "shortlist", "shortlist" => item["id"] } unless mode
-
-        { "kind" => "mode", "mode" => mode["id"], "how" => "lock", "shortlist" => item["id"] }
-      end
     end
 
     # Opens a shortlist with a gesture of a button. Where it is stepped through, that button steps it: a
@@ -107,7 +107,9 @@ module Kippen
         mode = draft.list("modes").to_a.find { |one| one["shortlist"] == id }
         draft.list("shortlists").delete(id)
         draft.list("modes").delete(mode["id"]) if mode
-        Aside.put(draft, "shortlist", item.merge({ "mode" => mode }.compact)) { |row| row["action"]["shortlist"] == id || (mode && Spot.of(row).mode == mode["id"]) }
+        Aside.put(draft, "shortlist", item.merge({ "mode" => mode }.compact)) do |row|
+          row["action"]["shortlist"] == id || (mode && Spot.of(row).mode == mode["id"])
+        end
       end
     end
   end

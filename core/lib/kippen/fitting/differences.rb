@@ -7,7 +7,8 @@ module Kippen
     # is named.
     class Differences
       ORDER = %w[client wants hosts apps modes places shortlists cues hands arrangements devices assignments timing button_timing links follow confirm_s].freeze
-      LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place", "shortlists" => "Shortlist", "hands" => "Stand-in hand",
+      LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place", "shortlists" => "Shortlist",
+                "hands" => "Stand-in hand",
                 "arrangements" => "Arrangement", "devices" => "Device" }.freeze
       # Members of a device that are told by name.
       DEVICE = { "name" => "name", "host" => "host", "on" => "seat", "version" => "version", "worked_with" => "worked with",
@@ -79,7 +80,11 @@ module Kippen
       def cue(rest, slot)
         return Words.say(:member_changed, member: "cues") unless rest.size == 1 && Cues::EVENTS.include?(rest[0])
 
-        ways = slot.first.is_a?(Array) ? slot[0].grep(String).map { |way| Cues::WAYS.include?(way) ? Words.say(way.to_sym) : way } : []
+        ways = if slot.first.is_a?(Array)
+                 slot[0].grep(String).map { |way| Cues::WAYS.include?(way) ? Words.say(way.to_sym) : way }
+               else
+                 []
+               end
         Words.say(:cue_now, event: Words.say(:"cue_#{rest[0]}"), ways: ways.empty? ? Words.say(:cue_none) : ways.join(", "))
       end
 

@@ -59,7 +59,10 @@ module Kippen
       def otherwise(gesture, assignment)
         return if assignment
         return Words.say(:answer_otherwise_nothing, mode: Words.mode(@fitting, @mode)) if @choice.kind == :blocked
-        return Words.say(:asked_nothing, button: @button.name || @button.id, gesture: Words::GESTURES.fetch(gesture)) unless gesture == "tap" && @choice.kind == :builtin
+        unless gesture == "tap" && @choice.kind == :builtin
+          return Words.say(:asked_nothing, button: @button.name || @button.id,
+                                           gesture: Words::GESTURES.fetch(gesture))
+        end
 
         Words.say(:answer_builtin, builtin: @button.builtin ? " (#{@button.builtin})" : "")
       end
@@ -70,7 +73,11 @@ module Kippen
         layers = Press::Resolver.layers(@mode, @mode == Fitting::BASE ? nil : @fitting.mode(@mode).otherwise, places)
         return [] if all.none? { |one| %w[won off covered].include?(one.result) }
 
-        upto = layers.index { |mode, place| all.any? { |one| one.result == "won" && [one.assignment.mode, one.assignment.place] == [mode, place] } } || (layers.size - 1)
+        upto = layers.index do |mode, place|
+          all.any? do |one|
+            one.result == "won" && [one.assignment.mode, one.assignment.place] == [mode, place]
+          end
+        end || (layers.size - 1)
         layers.first(upto + 1).map { |mode, place| [layer(mode, place), result(all, mode, place)] }
       end
 

@@ -65,7 +65,9 @@ module Kippen
       end
 
       def free(fitting, knowledge, host, mode, place, deadline)
-        FreePlaces.new(fitting, knowledge.of(fitting), deadline:).of(CLEAR, place:, mode: mode.id, hosts: [host.id]).first(5).map { |one| [one.button.ref, one.gesture] }
+        FreePlaces.new(fitting, knowledge.of(fitting), deadline:).of(CLEAR, place:, mode: mode.id, hosts: [host.id]).first(5).map do |one|
+          [one.button.ref, one.gesture]
+        end
       end
 
       def works?(fitting, knowledge, host, mode, place, sent, deadline)

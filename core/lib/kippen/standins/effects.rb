@@ -16,14 +16,20 @@ module Kippen
         HOW.key?(action["kind"]) ? send(HOW[action["kind"]], told, action) : told
       end
 
-      HOW = { "open" => :open, "bring" => :open, "window" => :window, "switch" => :switch, "app" => :app, "click" => :click, "move" => :move, "scroll" => :scroll,
+      HOW = { "open" => :open, "bring" => :open, "window" => :window, "switch" => :switch, "app" => :app, "click" => :click, "move" => :move,
+              "scroll" => :scroll,
               "text" => :text, "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help, "shortlist" => :shortlist,
               "mode" => :mode }.freeze
 
       # In front, or behind what is.
       def open(screen, action)
         open = screen.state["open"] - [action["app"]]
-        action["how"] == "behind" && open.any? ? screen.with(open: [open.first, action["app"], *open.drop(1)]) : screen.with(open: [action["app"], *open], part: nil)
+        if action["how"] == "behind" && open.any?
+          screen.with(open: [open.first, action["app"],
+                             *open.drop(1)])
+        else
+          screen.with(open: [action["app"], *open], part: nil)
+        end
       end
 
       def window(screen, action)
@@ -124,7 +130,12 @@ module Kippen
       def take(screen, line = screen.state["list"]["marked"])
         item = screen.list.items.first(screen.kind.most)[line]
         closed = screen.with(list: nil)
-        item ? closed.does(screen.knowledge.catalogue.whole(item.action)) : closed.with(said: Words.say(:shortlist_leave_effect, name: screen.list.name || screen.list.id))
+        if item
+          closed.does(screen.knowledge.catalogue.whole(item.action))
+        else
+          closed.with(said: Words.say(:shortlist_leave_effect,
+                                      name: screen.list.name || screen.list.id))
+        end
       end
 
       def counted(screen, what) = screen.with(counts: screen.state["counts"].merge(what => screen.state["counts"].fetch(what, 0) + 1))

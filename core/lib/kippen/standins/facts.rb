@@ -9,12 +9,13 @@ module Kippen
       # Takes a Screen; returns [sentence…].
       def of(screen)
         state = screen.state
-        [call(state), (Words.say(:screen_help, count: state["help"]) if state["help"].positive?), volume(state), (Words.say(:screen_playing) if state["playing"]),
+        [call(state), help(state), volume(state), (Words.say(:screen_playing) if state["playing"]),
          (Words.say(:screen_light) if state["light"]), (Words.say(:screen_dark) unless state["lights"]), *turned(screen),
          (Words.say(:screen_text, text: state["text"]) unless state["text"].empty?)].compact
       end
 
       def call(state) = { "ringing" => Words.say(:screen_ringing), "on" => Words.say(:screen_call_on) }[state["call"]]
+      def help(state) = state["help"].positive? ? Words.say(:screen_help, count: state["help"]) : nil
       def volume(state) = state["muted"] ? Words.say(:screen_muted) : Words.say(:screen_volume, volume: state["volume"], most: Effects::LOUDEST)
 
       # How often an app was told something: the page that was turned, the line that was begun.
@@ -26,7 +27,7 @@ module Kippen
           command && Words.say(:screen_told, command: screen.knowledge.catalogue.name({ "kind" => "app", "app" => app, "command" => command }), count:)
         end
       end
-      private_class_method :call, :volume, :turned
+      private_class_method :call, :help, :volume, :turned
     end
   end
 end

@@ -66,7 +66,9 @@ module Kippen
       def behind
         return [] unless @side
 
-        @open.drop(1).map { |app| Element.new(key: "app:#{app}", kind: "behind", label: Words.say(:screen_behind, app: @catalogue.app(app)), where: app, place: id(app, nil)) }
+        @open.drop(1).map do |app|
+          Element.new(key: "app:#{app}", kind: "behind", label: Words.say(:screen_behind, app: @catalogue.app(app)), where: app, place: id(app, nil))
+        end
       end
 
       def regions
@@ -77,7 +79,9 @@ module Kippen
 
       def startable
         apps = @fitting.apps.select { |app| app.hosts.include?(@host.system) && app.id != REGION_APP && !@open.include?(app.id) }
-        apps.map { |app| Element.new(key: "start:#{app.id}", kind: "start", label: Words.say(:screen_open, app: app.name), where: "", rect: [0, 0, 0, 0], place: nil) }
+        apps.map do |app|
+          Element.new(key: "start:#{app.id}", kind: "start", label: Words.say(:screen_open, app: app.name), where: "", rect: [0, 0, 0, 0], place: nil)
+        end
       end
 
       def id(app, part) = @fitting.places.find { |place| place.app == app && place.part == part }&.id

@@ -6,7 +6,8 @@ module Kippen
     # what presses do. Its state is plain JSON; given the same state and the same actions, it is the same.
     class Screen
       FORMAT = "screen/1"
-      EMPTY = { "kippen" => FORMAT, "open" => [], "closed" => [], "pointer" => [30, 50], "part" => nil, "locked" => false, "afar" => false, "list" => nil, "run" => 1,
+      EMPTY = { "kippen" => FORMAT, "open" => [], "closed" => [], "pointer" => [30, 50], "part" => nil, "locked" => false, "afar" => false, "list" => nil,
+                "run" => 1,
                 "mode" => nil, "said" => "", "counts" => {}, "volume" => 5, "muted" => false, "playing" => false, "call" => "none", "light" => false,
                 "lights" => true, "help" => 0, "text" => "" }.freeze
       OPEN_AT_FIRST = 2
@@ -30,7 +31,14 @@ module Kippen
           [*value["open"], *value["closed"]].all?(String)
       end
 
-      def self.alike?(usual, value) = [true, false].include?(usual) ? [true, false].include?(value) : value.is_a?(usual.is_a?(Integer) ? Integer : usual.class)
+      def self.alike?(usual, value)
+        if [true, false].include?(usual)
+          [true, false].include?(value)
+        else
+          value.is_a?(usual.is_a?(Integer) ? Integer : usual.class)
+        end
+      end
+
       def self.list?(value) = value.nil? || (value.is_a?(Hash) && value["id"].is_a?(String) && value["marked"].is_a?(Integer))
       def self.pointer?(value) = value.size == 2 && value.all?(Numeric)
       private_class_method :alike?, :list?, :pointer?
@@ -103,7 +111,10 @@ module Kippen
         on = fitting.assignments.reject(&:off).select { |one| fitting.button(one.button).host == host.id }
         on.filter_map do |one|
           why = cautions.reasons(fitting.button(one.button), fitting.list("assignments")[one.index])
-          "#{Words.button(fitting.device(one.button.split("/").first), fitting.button(one.button))}, #{Words::GESTURES.fetch(one.gesture)}: #{why.first}" if why.any?
+          if why.any?
+            "#{Words.button(fitting.device(one.button.split("/").first),
+                            fitting.button(one.button))}, #{Words::GESTURES.fetch(one.gesture)}: #{why.first}"
+          end
         end
       end
 

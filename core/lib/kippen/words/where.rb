@@ -101,7 +101,6 @@ module Kippen
       screen_told: "%{command}: %{count}.",
       screen_text: "Written: %{text}",
       tap_directions: "choose four buttons, one for each direction",
-      step_as_lines: "%{step} px a step",
       pad_double: "each direction needs a button of its own"
     }.freeze
   end

@@ -24,13 +24,15 @@ const NO_ANSWERS: Answers = {
 }
 
 /** Several assignments at once: ready-made, or the client's own; shown as a difference before they are put on. */
-export function ArrangeSheet({ desk, onClose }: { desk: Desk; onClose: () => void }) {
+export function ArrangeSheet(props: { desk: Desk; onPointer: () => void; onClose: () => void }) {
+  const { desk, onPointer, onClose } = props
   const arrangements = useArrangements(desk.id)
   const devices = desk.hosts.flatMap((host) => host.devices)
   const [id, setId] = useState<string>()
   const chosen = arrangements.data?.find((one) => one.id === id)
   return (
     <SideSheet title={say.arrangements} onClose={onClose}>
+      <Button onClick={onPointer}>{say.pointerByButtons}</Button>
       {arrangements.error && <p role="alert">{arrangements.error.message}</p>}
       <Radio.Group
         aria-label={say.arrangement}

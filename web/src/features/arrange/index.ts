@@ -1,1 +1,2 @@
 export { ArrangeSheet } from './ArrangeSheet'
+export { PointerSheet } from './PointerSheet'

@@ -165,6 +165,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
               spot={spot}
               onSpot={(next) => go({ do: 'spot', ...next })}
               buttons={buttons}
+              onOpen={open}
               onClose={() => close(sheet)}
               onCarry={carry}
               onCompare={(compared) => go({ do: 'compare', compared }, 'assign')}

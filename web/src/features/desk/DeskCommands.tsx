@@ -32,12 +32,13 @@ export function DeskCommands({ desk, go, finding, onFinding }: Props) {
       devices: to('devices'),
       assign: to('assign'),
       history: () => go({ do: 'open', sheet: { of: 'history' } }),
+      ...(mayChange ? { pointer: () => go({ do: 'open', sheet: { of: 'pointer' } }, 'assign') } : {}),
       answers: () => go({ do: 'open', sheet: { of: 'answers' } }),
       ...Object.fromEntries(WHERE_VIEWS.map((view) => [view, () => go({ do: 'view', view }, 'assign')])),
       print: () => window.print(),
       ...(mayListen ? { listen: listens ? stop : start } : {}),
     }
-  }, [desk.id, go, navigate, listens, mayListen, start, stop])
+  }, [desk.id, go, navigate, listens, mayListen, mayChange, start, stop])
   useCommands({ ...commands, undo, redo, find: () => onFinding(true) })
   const all = useMemo(
     () => ({ ...commands, ...(undo ? { undo } : {}), ...(redo ? { redo } : {}) }),

@@ -1,7 +1,7 @@
 import type { Button, Desk } from '../../shared/api'
 import type { SheetAddress } from '../../shared/desk'
 import type { Spot } from '../../shared/fitting'
-import { ArrangeSheet } from '../arrange'
+import { ArrangeSheet, PointerSheet } from '../arrange'
 import { AssignSheet, RenameSheet, type Carried, type Chosen } from '../assign'
 import { HandSheet } from '../bench'
 import { DevicesSheet } from '../devices'
@@ -29,22 +29,14 @@ interface Props {
   spot: Spot
   onSpot: (spot: Spot) => void
   buttons: Button[]
+  onOpen: (sheet: SheetAddress) => void
   onClose: () => void
   onCarry: (carried: Carried) => void
   onCompare: (compared: Compared) => void
 }
 
-export function DeskSheet({
-  desk,
-  sheet,
-  chosen,
-  spot,
-  onSpot,
-  buttons,
-  onClose,
-  onCarry,
-  onCompare,
-}: Props) {
+export function DeskSheet(props: Props) {
+  const { desk, sheet, chosen, spot, onSpot, buttons, onOpen, onClose, onCarry, onCompare } = props
   switch (sheet.of) {
     case 'gesture':
       return chosen ? (
@@ -64,7 +56,9 @@ export function DeskSheet({
       return button ? <RenameSheet key={sheet.button} button={button} onClose={onClose} /> : null
     }
     case 'arrange':
-      return <ArrangeSheet desk={desk} onClose={onClose} />
+      return <ArrangeSheet desk={desk} onClose={onClose} onPointer={() => onOpen({ of: 'pointer' })} />
+    case 'pointer':
+      return <PointerSheet desk={desk} spot={spot} onClose={onClose} />
     case 'new-device':
       return <DevicesSheet desk={desk} sheet={{ of: 'new-device' }} onClose={onClose} />
     case 'new-host':

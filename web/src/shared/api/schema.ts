@@ -817,6 +817,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/pointer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** How far the pointer comes with a held button, and when */
+        get: operations["getPointer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/combinations": {
         parameters: {
             query?: never;
@@ -1675,6 +1694,29 @@ export interface components {
             mode?: string;
         } | {
             /** @constant */
+            kind: "point";
+            directions: {
+                up?: string;
+                right?: string;
+                down?: string;
+                left?: string;
+                "up-right"?: string;
+                "down-right"?: string;
+                "down-left"?: string;
+                "up-left"?: string;
+            };
+            step_px: number;
+            /** @enum {unknown} */
+            faster: "no" | "slowly" | "quickly";
+            repeat?: components["schemas"]["RepeatMs"];
+            clicks?: {
+                left?: string;
+                right?: string;
+            };
+            place?: string;
+            mode?: string;
+        } | {
+            /** @constant */
             kind: "cues";
             cues: {
                 long_press?: components["schemas"]["CueWays"];
@@ -1684,6 +1726,10 @@ export interface components {
                 ignored?: components["schemas"]["CueWays"];
                 quiet?: null | components["schemas"]["QuietHours"];
             };
+        };
+        RepeatMs: {
+            after_ms: number;
+            every_ms: number;
         };
         CueWays: components["schemas"]["CueWay"][];
         Setting: {
@@ -2090,10 +2136,7 @@ export interface components {
             keep?: boolean;
             /** @description Whether the tap of this spot acts at once; as it was where not told */
             at_once?: boolean;
-            repeat?: {
-                after_ms: number;
-                every_ms: number;
-            };
+            repeat?: components["schemas"]["RepeatMs"];
         } | {
             /** @constant */
             kind: "clear";
@@ -3754,6 +3797,48 @@ export interface operations {
                             name: string | null;
                             wait: string | null;
                             why: string[];
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getPointer: {
+        parameters: {
+            query: {
+                host: string;
+                step_px: number;
+                faster: "no" | "slowly" | "quickly";
+                after_ms: number;
+                every_ms: number;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The distance over time, and what it comes to on that host */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description [ms after the press, px], until it is across */
+                        curve: number[][];
+                        width_px: number;
+                        /** @description Until it has crossed the screen; null - never */
+                        across_ms: number | null;
+                        /** @description How late a button is let go; the general figure */
+                        late_ms: number;
+                        /** @description How far it runs on when it is let go so late */
+                        runs_on: {
+                            after_ms: number;
+                            px: number;
                         }[];
                     };
                 };

@@ -14,6 +14,7 @@ const ALONE = [
   'new-shortlist',
   'count',
   'answers',
+  'pointer',
 ] as const
 const WITH_ID = [
   'device',

@@ -22,6 +22,7 @@ export const COMMANDS = {
   listen: { name: say.startListeningStop, keys: [], where: 'desk', single: 'L' },
   history: { name: say.whatWasSaved, keys: [], where: 'desk', single: 'H' },
   answers: { name: say.whatWouldItDo, keys: [], where: 'desk', single: 'E' },
+  pointer: { name: say.pointer, keys: [], where: 'desk' },
   places: { name: say.places, keys: [], where: 'desk' },
   modes: { name: say.modes, keys: [], where: 'desk' },
   shortlists: { name: say.shortlists, keys: [], where: 'desk' },

@@ -1,6 +1,7 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
   whatWouldItDo: 'What would it do?',
+  pointer: 'Move the pointer with buttons',
   places: 'To Places',
   modes: 'To Modes',
   shortlists: 'To Shortlists',

@@ -19,6 +19,8 @@ export {
   useWants,
   useWhere,
   useAnswers,
+  usePointer,
+  type PointerSettings,
   type Spot,
 } from './queries'
 export { type QueueState, type Refusal, type SaveOptions } from './queue'

@@ -147,6 +147,28 @@ export function useAnswers(client: string, button: string | undefined, spot: Spo
   })
 }
 
+export interface PointerSettings {
+  step_px: number
+  faster: 'no' | 'slowly' | 'quickly'
+  after_ms: number
+  every_ms: number
+}
+
+/** How far the pointer comes with a held button, and when. */
+export function usePointer(client: string, host: string, settings: PointerSettings) {
+  return useQuery({
+    queryKey: ['pointer', client, host, settings],
+    queryFn: () =>
+      must(
+        api.GET('/api/clients/{client}/pointer', {
+          params: { path: { client }, query: { host, ...settings } },
+        }),
+      ),
+    placeholderData: (before) => before,
+    staleTime: Infinity,
+  })
+}
+
 /** Keys that a combination can be made of. */
 export function useKeys() {
   return useCatalogue()?.keys ?? []
