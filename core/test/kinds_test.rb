@@ -7,7 +7,8 @@ module Kippen
   class KindsTest < CoreTest
     include KindsData
 
-    NEEDED = %w[direction-pad gamepad grip head-switch keyboard mouse-five pen phone remote ring sip-puff stick switch switch-box tablet].freeze
+    NEEDED = %w[computer-itself direction-pad gamepad grip head-switch keyboard mouse-five pen phone phone-itself remote ring sip-puff stick switch switch-box
+                tablet tablet-itself].freeze
 
     def test_every_kind_is_there
       assert_equal NEEDED, KINDS.all.map(&:id).sort

@@ -40,12 +40,21 @@ module Kippen
       # Keeps the Press::Bench::Messages that the block reads by a Fitting, whoever sent them. A press may
       # confirm a change: where what it came to does the main job. ahead – see Store::Benches#take
       def self.keep(app, stream, **ahead, &)
-        seen = app.benches.take(stream, **ahead, &)
+        seen, touched = heard(app, stream, **ahead, &)
         job = Reach::MainJob.new(KNOWLEDGE)
         app.confirmations.confirm(stream[:client_id], seen.decided.select { |outcome| job.done?(seen.fitting, outcome) }.map(&:button))
-        touched = app.screens.follow(stream[:client_id], seen.fitting, seen.decided, seen.modes_changed.to_h { |host, _, after| [host, after] })
         RenderBench.view(stream, seen).merge("cues" => RenderScreen.cues(seen.fitting, seen.decided, seen.modes_changed), "quiet" => seen.fitting.cues["quiet"],
                                              "places" => touched.transform_values(&:where))
+      end
+
+      # What was decided happens on the screens while the stream is still held: otherwise what comes next
+      # might happen there before. Returns [Store::Benches::Seen, { host id => Standins::Screen }].
+      def self.heard(app, stream, **ahead, &)
+        Store.transaction(app.database) do
+          seen = app.benches.take(stream, **ahead, &)
+          modes = seen.modes_changed.to_h { |host, _, after| [host, after] }
+          [seen, app.screens.follow(stream[:client_id], seen.fitting, seen.decided, modes)]
+        end
       end
 
       # Takes the contract's messages; returns Press::Bench::Messages. Raises Invalid with
@@ -70,7 +79,7 @@ module Kippen
         raise ArgumentError, "#{Faults.show(source)} is no source that can be heard" unless Store::RawMessages::SOURCE.match?(source)
         raise ArgumentError, "#{kind} can't be heard" unless Press::Events::KINDS.key?(kind)
       end
-      private_class_method :check
+      private_class_method :check, :heard
     end
   end
 end

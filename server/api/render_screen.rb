@@ -8,13 +8,18 @@ module Kippen
 
       # screen – a Standins::Screen
       def view(screen)
-        mode = screen.state["mode"]
-        { "host" => screen.host.id, "name" => screen.name, "system" => screen.host.system, "size" => screen.kind.screen, "pointer" => screen.state["pointer"],
-          "elements" => screen.layout.elements.map { |one| element(one, screen) }, "where" => screen.where, "said" => screen.state["said"],
-          "facts" => Standins::Facts.of(screen), "locked" => screen.state["locked"], "afar" => screen.state["afar"], "call" => screen.state["call"],
-          "mode" => mode && screen.fitting.mode(mode["id"]) && { "name" => Words.mode(screen.fitting, mode["id"]), "how" => mode["how"] },
-          "list" => list(screen), "refuses" => screen.refusals }
+        { "host" => screen.host.id, "name" => screen.name, "system" => screen.host.system, "size" => screen.kind.screen,
+          "elements" => screen.layout.elements.map { |one| element(one, screen) }, "where" => screen.where, "facts" => Standins::Facts.of(screen),
+          "mode" => mode(screen), "list" => list(screen), "happenings" => happenings(screen), "refuses" => screen.refusals }
+          .merge(screen.state.slice("pointer", "said", "locked", "afar", "call"))
       end
+
+      def mode(screen)
+        mode = screen.state["mode"]
+        mode && screen.fitting.mode(mode["id"]) && { "name" => Words.mode(screen.fitting, mode["id"]), "how" => mode["how"] }
+      end
+
+      def happenings(screen) = screen.happenings.map { |one| { "button" => one.ref, "name" => one.name || one.id } }
 
       def element(one, screen)
         { "key" => one.key, "kind" => one.kind, "label" => one.label, "rect" => one.rect, "where" => one.where, "place" => one.place,
@@ -48,7 +53,7 @@ module Kippen
         [(["mode_ends", Words.say(:mode_over, mode: Words.mode(fitting, before[0]))] if before),
          (["mode_begins", Words.mode(fitting, after[0])] if after)].compact
       end
-      private_class_method :element, :list, :words, :modes
+      private_class_method :mode, :happenings, :element, :list, :words, :modes
     end
   end
 end

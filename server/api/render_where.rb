@@ -67,12 +67,15 @@ module Kippen
 
       # What is counted while a mode is held.
       def counts(mode)
-        held = @fitting.assignments.select { |one| one.held_mode == mode.id && !one.off }.map { |one| button_name(one.button) }.uniq
-        inside = @fitting.assignments.select { |one| one.mode == mode.id && !one.off && Changes::HoldAndCount::COUNTS.include?(one.gesture) }
-        held.product(inside).map do |who, one|
-          { "held" => who, "counted" => button_name(one.button), "gesture" => one.gesture, "gesture_name" => Words::GESTURES.fetch(one.gesture),
-            "name" => @catalogue.name(one.action, @fitting.button(one.button).builtin) }
-        end
+        on = @fitting.assignments.reject(&:off)
+        held = on.select { |one| one.held_mode == mode.id }.map { |one| button_name(one.button) }.uniq
+        inside = on.select { |one| one.mode == mode.id && Changes::HoldAndCount::COUNTS.include?(one.gesture) }
+        held.product(inside).map { |who, one| { "held" => who }.merge(counted(one)) }
+      end
+
+      def counted(one)
+        { "counted" => button_name(one.button), "gesture" => one.gesture, "gesture_name" => Words::GESTURES.fetch(one.gesture),
+          "name" => @catalogue.name(one.action, @fitting.button(one.button).builtin) }
       end
 
       def carried

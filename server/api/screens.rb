@@ -4,6 +4,9 @@ module Kippen
   module Server
     # The stand-in hosts of a client: what stands on their screens, and what somebody does on one by hand.
     module ScreenRoutes
+      LISTENER = "Stand-in host"
+      SETTLED_US = 1_000_000
+
       def self.registered(app)
         app.get("/api/clients/:client/screens") do
           fitting, = revisions.fitting(params["client"])
@@ -13,8 +16,20 @@ module Kippen
         app.post("/api/clients/:client/screens") do
           fitting, = revisions.fitting(params["client"])
           host = fitting.host(sent["host"]) || raise(Invalid.at("/host", Words.say(:unknown_host, host: Faults.show(sent["host"]))))
+          ScreenRoutes.happen(self, fitting, host) if sent["do"] == "happen"
           json(RenderScreen.view(screens.change(params["client"], fitting, host) { |screen| ScreenRoutes.by_hand(screen, sent) }))
         end
+      end
+
+      # Something happens to the host: heard as any other press is.
+      def self.happen(app, fitting, host)
+        screen = app.screens.of(app.params["client"], fitting, host)
+        ref = app.sent["button"]
+        raise Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))) unless screen.happenings.any? { |one| one.ref == ref }
+
+        stream = app.streams.find(app.streams.going_on(app.listeners.standing_in(app.params["client"], LISTENER)))
+        rows = [*StandinRoutes.spots([screen]), [0, ref, "notch", ""], [SETTLED_US, "", Press::Bench::TOLD, ""]]
+        BenchRoutes.keep(app, stream, ahead: nil) { StandinRoutes.numbered(rows, app.streams.last(stream[:id])) }
       end
 
       # The Standins::Screen after what somebody did: points at an element, opens an app, takes a line …
@@ -25,6 +40,7 @@ module Kippen
         when "lock" then screen.with(locked: asked["on"] == true)
         when "afar" then screen.with(afar: asked["on"] == true)
         when "ring" then screen.with(call: "ringing")
+        when "happen" then screen
         else Standins::Screen.new(screen.fitting, screen.knowledge, screen.host)
         end
       end

@@ -34,7 +34,12 @@ module Kippen
         hand = fitting.hands.find { |one| one["id"] == asked["hand"] } || raise(Invalid.at("/hand", "unknown hand #{Faults.show(asked["hand"])}"))
         events = Standins::Hand.new(hand, asked["seed"]).play(button.kind, asked["script"])
         pressed = events.map { |event| [event.time_us, event.kind == Press::Bench::TOLD ? "" : button.ref, event.kind, event.value] }
-        [*spots(screens), *pressed].each_with_index.map do |(time_us, source, kind, value), index|
+        numbered([*spots(screens), *pressed], after)
+      end
+
+      # rows – [[µs, source, kind, value]…]; after – see #messages. Returns Press::Bench::Messages.
+      def self.numbered(rows, after)
+        rows.each_with_index.map do |(time_us, source, kind, value), index|
           Press::Bench::Message.new(number: after[0] + index + 1, time_us: after[1] + time_us, source:, kind:, value:)
         end
       end
@@ -45,7 +50,6 @@ module Kippen
           screen.where.reject { |_, where| where.empty? }.map { |what, where| [0, screen.host.id, "#{what}_in", where] }
         end
       end
-      private_class_method :spots
     end
   end
 end

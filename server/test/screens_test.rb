@@ -91,6 +91,19 @@ module Kippen
       assert_equal "Rookery has turned to the next page.", screen["said"]
     end
 
+    def test_what_happens_to_the_host_itself_does_what_it_was_given
+      change({ "kind" => "add_device", "of" => "computer-itself", "host" => "computer" })
+      assert_equal 201, status, answer
+      plugged = "what-happens-to-the-computer/plugged-in"
+      change({ "kind" => "assign", "button" => plugged, "gesture" => "tap", "action" => { "kind" => "open", "app" => "wrenbox" } }, parent: 2)
+      assert_includes screen["happenings"], { "button" => plugged, "name" => "Plugged in" }
+      assert_equal(["app:wrenbox", "Wrenbox is open."], by_hand(do: "happen", button: plugged).then { |now| [now["elements"].first["key"], now["said"]] })
+      by_hand(do: "happen", button: KNEE)
+      assert_problem 422
+      change({ "kind" => "assign", "button" => plugged, "gesture" => "long_press", "action" => { "kind" => "help" } }, parent: 3)
+      assert_problem 422
+    end
+
     def test_what_can_be_done_by_hand_and_what_cannot
       assert_equal "ringing", by_hand(do: "ring")["call"]
       assert_equal(["locked"], by_hand(do: "lock", on: true)["elements"].map { |one| one["key"] })

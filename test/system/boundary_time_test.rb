@@ -28,9 +28,12 @@ module Kippen
     def replayed
       fitting, = Server::Store::Revisions.new(DATABASE).fitting(@client)
       stream = Server::Store::Streams.new(DATABASE).latest(@client, 1).first
-      messages = DATABASE[:messages].where(stream_id: stream[:id]).order(:time_us, :number).select(:time_us, :kind).all
+      messages = DATABASE[:messages].where(stream_id: stream[:id]).order(:time_us, :number).select(:time_us, :source, :kind, :value).all
       last = messages.last[:time_us]
-      rows = messages.reject { |message| message[:kind] == "told" }.map { |message| [message[:time_us], [message[:kind].to_sym, 0, nil]] }
+      events = Press::Events.new(fitting)
+      rows = messages.reject do |message|
+        message[:kind] == "told"
+      end.map { |message| [message[:time_us], events.read(*message.values_at(:source, :kind, :value))] }
       Press::Replay.run(fitting, [*rows, [last, [:end, nil, nil]]]).select { |outcome| outcome.phase == "fire" }.map(&:gesture)
     end
 

@@ -60,7 +60,8 @@ module Kippen
       open_desk
       small = page.evaluate_script(<<~JS)
         [...document.querySelectorAll("button, [role=slider] span, input:not([type=radio])")].filter((e) => e.checkVisibility()).map((e) => {
-          const box = e.getBoundingClientRect()
+          // All of a list's field opens it.
+          const box = (e.closest(".ant-select") ?? e).getBoundingClientRect()
           const after = getComputedStyle(e, "::after")
           const grown = after.content === '""' ? -parseFloat(after.top) - parseFloat(after.bottom) : 0
           return [e.getAttribute("aria-label") || e.textContent, Math.round(box.width), Math.round(box.height + grown)]

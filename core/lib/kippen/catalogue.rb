@@ -28,13 +28,17 @@ module Kippen
     end
     private_class_method :document
 
-    # groups – JSON objects; apps – [Fitting::App]
-    def initialize(groups, apps = [])
+    # groups – JSON objects; apps – [Fitting::App]; known – entries that are the same whatever apps there are,
+    # by their JSON object
+    def initialize(groups, apps = [], known: {})
       @groups = groups
+      @same = known
       @known = apps.to_h { |app| [app.id, app] }.freeze
       @commands = commands(apps)
       @apps = @known.transform_values(&:name).freeze
+      @made = {}.compare_by_identity
       @entries = groups.flat_map { |group| entries_of(group) }.freeze
+      @of_no_app = @made.select { |_, entry| entry.app.nil? && entry.asks.none? { |ask| ask.type == "app" } }.compare_by_identity.freeze
       @by_id = @entries.to_h { |entry| [entry.id, entry] }.freeze
       without, asking = @entries.partition { |entry| entry.asks.empty? }
       @fixed = without.to_h { |entry| [entry.action, entry] }.freeze
@@ -42,12 +46,11 @@ module Kippen
       freeze
     end
 
-    # The same, with the apps of a fitting.
+    # The same, with the apps, modes and shortlists of a fitting.
     def of(fitting)
       fitting.recall([:catalogue, @groups.object_id]) do
-        Catalogue.new([*@groups, *OwnActions.groups(fitting)].sort_by do |group|
-          group.fetch("place")
-        end, fitting.apps)
+        groups = [*@groups, *OwnActions.groups(fitting)].sort_by { |group| group.fetch("place") }
+        Catalogue.new(groups, fitting.apps, known: @of_no_app)
       end
     end
 
@@ -122,7 +125,7 @@ module Kippen
 
     def entries_of(group)
       items = group["group"] == APPS_GROUP ? group.fetch("actions") + Entry.of_commands(@commands) : group.fetch("actions")
-      items.map { |item| Entry.new(item, group.values_at("group", "name"), @apps) }
+      items.map { |item| @made[item] = @same[item] || Entry.new(item, group.values_at("group", "name"), @apps) }
     end
 
     # A command that the client's apps do not have yet: once it is assigned, they do.

@@ -31,32 +31,21 @@ module Kippen
     # cues – { event => ways }, see Cues
     attr_reader :document, :follow, :hosts, :devices, :modes, :places, :buttons, :assignments, :wants, :links, :hands, :shortlists, :cues
 
+    # Of what need not be there.
+    NOTHING = { wants: [], links: [], hands: [], shortlists: [], cues: {} }.freeze
+
     # Takes a parsed JSON object. Raises Invalid with every fault in it.
     def self.read(document) = Reader.new(document).fitting
 
-    def initialize(document:, follow:, hosts:, devices:, modes:, places:, assignments:, timings:, wants: [], links: [], hands: [], declared_apps: [],
-                   shortlists: [], cues: {})
-      @document = document
-      @follow = follow
-      @hosts = hosts
-      @devices = devices
-      @modes = modes
-      @places = places
-      @assignments = assignments
+    # What the readers made of the document, each under its own name.
+    def initialize(timings:, declared_apps: [], **parts)
+      NOTHING.merge(parts).each { |name, value| instance_variable_set("@#{name}", value) }
       @timings = timings
-      @wants = wants
-      @links = links
-      @hands = hands
       @declared_apps = declared_apps
-      @shortlists = shortlists
-      @cues = cues
       @buttons = devices.flat_map(&:buttons).freeze
       @by_ref = @buttons.to_h { |button| [button.ref, button] }.freeze
-      @by_id = { host: hosts, device: devices, mode: modes, place: places, shortlist: shortlists }.transform_values do |list|
-        list.to_h do |one|
-          [one.id, one]
-        end.freeze
-      end.freeze
+      lists = { host: hosts, device: devices, mode: modes, place: places, shortlist: shortlists }
+      @by_id = lists.transform_values { |list| list.to_h { |one| [one.id, one] }.freeze }.freeze
       @worked_out = {}
       freeze
     end

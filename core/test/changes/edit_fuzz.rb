@@ -225,7 +225,7 @@ module Kippen
       app = before.place(id)&.app
       others = ["everywhere", *before.places.reject { |place| place.id == id || (place.app == app && before.place(id).part.nil?) }.map(&:id)]
       modes = ["base", *before.modes.map(&:id)]
-      before.buttons.each do |button|
+      before.buttons.sample(8, random: @random).each do |button|
         moved = others.product(modes).find { |place, mode| jobs(before, button.ref, place, mode) != jobs(after, button.ref, place, mode) }
         yield "#{button.ref} does something else in #{moved.join(", ")}" if moved
       end

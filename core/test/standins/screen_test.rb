@@ -9,7 +9,7 @@ module Kippen
 
     def fitting
       @fitting ||= bare("places" => [{ "id" => "margin", "app" => "rookery", "part" => "margin" },
-                                    { "id" => "edge", "app" => "screen", "part" => "edge", "off_from_afar" => true }],
+                                     { "id" => "edge", "app" => "screen", "part" => "edge", "off_from_afar" => true }],
                         "modes" => [{ "id" => "log", "shortlist" => "log" }],
                         "shortlists" => [{ "id" => "log", "name" => "Log", "host" => "desk", "works" => "step",
                                            "items" => [{ "action" => { "kind" => "help" } }] },

@@ -33,16 +33,17 @@ module Kippen
 
         spots = lists[1].all? { |item| item["button"].is_a?(String) && Fitting::GESTURES.include?(item["gesture"]) }
         named = lists[0].all? { |item| Fitting::Ids.ok?(item["id"]) && item.fetch("buttons", []).is_a?(Array) }
-        parts = bundle.values_at(*PARTS.keys).compact.all? { |item| item.is_a?(Hash) && Fitting::Ids.ok?(item["id"]) }
-        spots && named && parts && button_readable?(bundle)
+        spots && named && parts_readable?(bundle) && button_readable?(bundle)
       end
+
+      def self.parts_readable?(bundle) = bundle.values_at(*PARTS.keys).compact.all? { |item| item.is_a?(Hash) && Fitting::Ids.ok?(item["id"]) }
 
       def self.button_readable?(bundle)
         return true unless bundle["button"]
 
         bundle["button"].is_a?(Hash) && bundle["device"].is_a?(String) && bundle["index"].is_a?(Integer) && !bundle["index"].negative?
       end
-      private_class_method :button_readable?
+      private_class_method :parts_readable?, :button_readable?
 
       private
 

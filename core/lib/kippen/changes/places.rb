@@ -9,12 +9,20 @@ module Kippen
       SCREEN = "screen"
 
       def make(draft)
-        list = draft.list("places")
-        old = place["id"] && (list.find(place["id"]) || refuse("id", Words.say(:no_place, id: Faults.show(place["id"]))))
         said = place.slice("name", "off", "off_from_afar").transform_values { |value| value == false ? nil : value }
-        return list.put(Draft.with(old, said)) if old
+        place["id"] ? alter(draft, said) : add(draft, said)
+      end
 
+      private
+
+      def alter(draft, said)
+        old = draft.list("places").find(place["id"]) || refuse("id", Words.say(:no_place, id: Faults.show(place["id"])))
+        draft.list("places").put(Draft.with(old, said))
+      end
+
+      def add(draft, said)
         where = where(draft)
+        list = draft.list("places")
         there = list.to_a.find { |one| one.values_at("app", "part") == where.values_at("app", "part") }
         refuse("place", Words.say(:place_there, name: there["name"] || there["id"])) if there
 
@@ -22,8 +30,6 @@ module Kippen
         id = Fitting::OwnIds.from(name, [Fitting::EVERYWHERE, *list.ids], "place")
         list.put(Draft.with({ "id" => id, "name" => name }, where.merge(said.except("name"))))
       end
-
-      private
 
       # { "app", "part" } as ids.
       def where(draft)

@@ -10,16 +10,18 @@ module Kippen
       STRAIGHT = %w[up right down left].freeze
 
       def make(draft)
-        buttons = [*directions.values, *clicks.values].map { |ref| draft.own_button(ref) }
-        refuse("directions", Words.say(:tap_directions)) unless (STRAIGHT - directions.keys).empty?
-        refuse("directions", Words.say(:pad_double)) unless buttons.map(&:ref).uniq.size == buttons.size
-        refuse("directions", Words.say(:one_host_both)) unless buttons.map(&:host).uniq.one?
-
+        check([*directions.values, *clicks.values].map { |ref| draft.own_button(ref) })
         directions.each { |direction, ref| put(draft, ref, { "gesture" => "hold", "action" => move(direction), "repeat" => repeat }.compact) }
         clicks.each { |button, ref| put(draft, ref, { "gesture" => "tap", "action" => { "kind" => "click", "button" => button } }) }
       end
 
       private
+
+      def check(buttons)
+        refuse("directions", Words.say(:tap_directions)) unless (STRAIGHT - directions.keys).empty?
+        refuse("directions", Words.say(:pad_double)) unless buttons.map(&:ref).uniq.size == buttons.size
+        refuse("directions", Words.say(:one_host_both)) unless buttons.map(&:host).uniq.one?
+      end
 
       def move(direction) = { "kind" => "move", "direction" => direction, "step_px" => step_px, "faster" => faster }
 

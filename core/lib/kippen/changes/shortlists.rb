@@ -36,12 +36,17 @@ module Kippen
 
       def check(draft, item)
         host = draft.view.host(item.fetch("host") { draft.before.hosts.first.id }) || refuse("host", Words.say(:unknown_host, host: Faults.show(item["host"])))
+        room(draft, item, host)
+        faults = item["items"].each_with_index.filter_map { |line, index| fault(draft, line["action"], host, item["locked"], index) }
+        raise(Invalid, faults) if faults.any?
+      end
+
+      # As many as the host shows; while it is locked, where it shows them then.
+      def room(draft, item, host)
         kind = draft.knowledge.host_kinds.of(host.system)
         refuse("items", Words.say(:shortlist_empty)) if item["items"].empty?
         too_many(draft, item, host, kind.most) if item["items"].size > kind.most
         refuse("locked", Words.say(:not_locked_there, host: host.name || host.id)) if item["locked"] && !kind.locked
-        faults = item["items"].each_with_index.filter_map { |line, index| fault(draft, line["action"], host, item["locked"], index) }
-        raise(Invalid, faults) if faults.any?
       end
 
       def too_many(draft, item, host, most)

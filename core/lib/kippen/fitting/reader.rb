@@ -24,17 +24,21 @@ module Kippen
         seats = SeatsReader.new(@document, @faults, devices)
         seats.check_seats
         links = seats.links
-        extra = ShortlistsReader.new(@document, @faults, hosts)
-        others = { timings: read_timings(buttons), wants: WantsReader.new(@document, @faults, hosts, places).wants,
-                   hands: HandsReader.new(@document, @faults).hands, declared_apps: AppsReader.new(@document, @faults).apps,
-                   shortlists: extra.shortlists, cues: extra.cues,
-                   follow: choice(@document, "follow", FOLLOW, "pointer", "") }
+        others = { timings: read_timings(buttons), **others(hosts, places) }
         ExtrasReader.new(@document, @faults).check
         @faults.raise_any
         Fitting.new(document: deep_freeze(@document), hosts:, devices:, modes:, places:, assignments:, links:, **others)
       end
 
       private
+
+      # What speaks of hosts and places at most.
+      def others(hosts, places)
+        extra = ShortlistsReader.new(@document, @faults, hosts)
+        { wants: WantsReader.new(@document, @faults, hosts, places).wants, hands: HandsReader.new(@document, @faults).hands,
+          declared_apps: AppsReader.new(@document, @faults).apps, shortlists: extra.shortlists, cues: extra.cues,
+          follow: choice(@document, "follow", FOLLOW, "pointer", "") }
+      end
 
       def check_envelope
         raise Invalid.at("", Words.say(:must_json_object_fitting)) unless @document.is_a?(Hash)

@@ -22,6 +22,8 @@ module Kippen
       def seats = data.fetch("seats", [])
       def takes = data.fetch("takes", [])
       def versions = data.fetch("versions", [])
+      # Is it no device, but what happens to the host itself?
+      def itself? = data.fetch("itself", false)
       # Steps of getting ready, see Ready.
       def steps = data.fetch("ready")
 

@@ -34,14 +34,20 @@ module Kippen
       end
 
       def why(fitting, catalogue, one)
+        host = fitting.button(one.button).host
         return Words.say(:never_off_place, place: Words.place(fitting, one.place)) if fitting.place(one.place)&.off
-        return Words.say(:never_mode, mode: Words.mode(fitting, one.mode)) unless WaysIn.of(fitting).modes(fitting.button(one.button).host).include?(one.mode)
+        return Words.say(:never_mode, mode: Words.mode(fitting, one.mode)) unless WaysIn.of(fitting).modes(host).include?(one.mode)
 
-        spot = fitting.resolver.spot(fitting.where(one.place))
-        by = Press::Candidates.of(fitting, fitting.button(one.button), one.gesture, one.mode, spot).find { |other| other.result == "won" }
+        by = winner(fitting, one)
         Words.say(:never_covered, by: by ? "“#{catalogue.name(by.assignment.action)}”" : Words.say(:what_does_itself))
       end
-      private_class_method :winners, :why
+
+      # What wins where it stands.
+      def winner(fitting, one)
+        spot = fitting.resolver.spot(fitting.where(one.place))
+        Press::Candidates.of(fitting, fitting.button(one.button), one.gesture, one.mode, spot).find { |other| other.result == "won" }
+      end
+      private_class_method :winners, :why, :winner
     end
   end
 end

@@ -83,6 +83,12 @@ module Kippen
         { "pointer" => in_force(layout.at(state["pointer"])&.where || ""), "focus" => in_force(focus) }
       end
 
+      # [Fitting::Button] that stand for what happens to this host.
+      def happenings
+        own = fitting.devices.select { |device| device.host == host.id && !device.off && knowledge.kinds.of(device)&.itself? }
+        own.flat_map(&:buttons).reject(&:off)
+      end
+
       def name = host.name || host.id
       def apps = fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Layout::REGION_APP }.map(&:id)
       def kind = knowledge.host_kinds.of(host.system)
@@ -110,12 +116,14 @@ module Kippen
       def assignments_refused(cautions)
         on = fitting.assignments.reject(&:off).select { |one| fitting.button(one.button).host == host.id }
         on.filter_map do |one|
-          why = cautions.reasons(fitting.button(one.button), fitting.list("assignments")[one.index])
-          if why.any?
-            "#{Words.button(fitting.device(one.button.split("/").first),
-                            fitting.button(one.button))}, #{Words::GESTURES.fetch(one.gesture)}: #{why.first}"
-          end
+          why = cautions.reasons(fitting.button(one.button), fitting.list("assignments")[one.index]).first
+          "#{spoken(one)}: #{why}" if why
         end
+      end
+
+      def spoken(one)
+        button = fitting.button(one.button)
+        "#{Words.button(fitting.device(button.device), button)}, #{Words::GESTURES.fetch(one.gesture)}"
       end
 
       def lists_refused

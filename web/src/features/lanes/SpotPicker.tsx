@@ -15,7 +15,7 @@ export function SpotPicker(props: {
 }) {
   const { desk, spot, onSpot, onNew } = props
   return (
-    <p className={styles.spot}>
+    <div className={styles.spot} role="group" aria-label={say.whereLooked}>
       <OneOf
         word={say.inPlace}
         list={desk.places.map((one) => ({
@@ -36,7 +36,7 @@ export function SpotPicker(props: {
         onPick={(mode) => onSpot({ ...spot, mode })}
         another={onNew && { name: say.anotherMode, run: () => onNew('new-mode') }}
       />
-    </p>
+    </div>
   )
 }
 

@@ -42,6 +42,7 @@ export const say = {
   lanesOtherwise: 'The lanes otherwise',
   arrangements: 'Arrangements',
   severalOnce: 'Several at once',
+  whereLooked: 'Where and when the lanes are looked at',
   inPlace: 'Place',
   inPlaceNamed: (name: string) => `in ${name}`,
   inPlaceOff: (name: string) => `in ${name}, switched off`,

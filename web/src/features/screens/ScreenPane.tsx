@@ -44,6 +44,7 @@ const happenings = (screen: Screen) => [
   { key: 'lock', label: screen.locked ? say.unlock : say.lock },
   { key: 'afar', label: screen.afar ? say.afarNoMore : say.afar },
   { key: 'ring', label: say.ring },
+  ...screen.happenings.map((one) => ({ key: one.button, label: one.name })),
   { key: 'anew', label: say.anew },
 ]
 
@@ -66,7 +67,8 @@ function OneScreen(props: Props & { screen: Screen; children: React.ReactNode })
   const happen = (what: string) => {
     if (what === 'lock') void byHand.run({ do: what, on: !screen.locked })
     else if (what === 'afar') void byHand.run({ do: what, on: !screen.afar })
-    else void byHand.run({ do: what === 'ring' ? what : 'anew' })
+    else if (what === 'ring' || what === 'anew') void byHand.run({ do: what })
+    else void byHand.run({ do: 'happen', button: what })
   }
   return (
     <>

@@ -7,6 +7,7 @@ type ByHand =
   | { do: 'point'; element: string }
   | { do: 'line'; line: number }
   | { do: 'lock' | 'afar'; on: boolean }
+  | { do: 'happen'; button: string }
   | { do: 'ring' | 'anew' }
 
 /** What stands on the screens of a client’s stand-in hosts. */

@@ -1607,6 +1607,11 @@ export interface components {
                 marked: number;
                 lines: string[];
             };
+            /** @description What can happen to it that the fitting speaks of */
+            happenings: {
+                button: string;
+                name: string;
+            }[];
             /** @description What of the fitting it can't carry */
             refuses: string[];
         };
@@ -3747,6 +3752,11 @@ export interface operations {
                     /** @enum {unknown} */
                     do: "lock" | "afar";
                     on: boolean;
+                } | {
+                    host: string;
+                    /** @constant */
+                    do: "happen";
+                    button: string;
                 } | {
                     host: string;
                     /** @enum {unknown} */
