@@ -31,9 +31,8 @@ module Kippen
       messages = DATABASE[:messages].where(stream_id: stream[:id]).order(:time_us, :number).select(:time_us, :source, :kind, :value).all
       last = messages.last[:time_us]
       events = Press::Events.new(fitting)
-      rows = messages.reject do |message|
-        message[:kind] == "told"
-      end.map { |message| [message[:time_us], events.read(*message.values_at(:source, :kind, :value))] }
+      heard = messages.reject { |message| message[:kind] == "told" }
+      rows = heard.map { |message| [message[:time_us], events.read(*message.values_at(:source, :kind, :value))] }
       Press::Replay.run(fitting, [*rows, [last, [:end, nil, nil]]]).select { |outcome| outcome.phase == "fire" }.map(&:gesture)
     end
 

@@ -107,7 +107,7 @@ module Kippen
       make_a_double_tap_impossible
     end
 
-    def test_arrangements_confirming_and_apps
+    def test_arrangements_and_confirming
       sign_in_as("specialist")
       open_client("Ottoline Fenwether", "Assign")
       find("nav[aria-label='Hosts and devices'] button", text: "Mouse").click
@@ -121,11 +121,6 @@ module Kippen
       picture "confirming"
       click_button "Take it back now"
       assert_no_selector "h2", text: "to keep the change"
-      click_link "Devices"
-      click_button "Change Rookery"
-      assert_selector "aside h2", text: "Rookery"
-      page.execute_script("const main = document.querySelector('main'); main.scrollTop = main.scrollHeight")
-      picture "apps"
     end
 
     def test_lanes_by_night
@@ -164,9 +159,28 @@ module Kippen
       open_bench
       assert_text "Closed for"
       picture "bench-explains"
-      click_button "Teach the buttons"
-      assert_text "Press Pocket phone, Edge key"
-      picture "bench-binding"
+    end
+
+    def test_modes_and_their_screen
+      sign_in_as("specialist")
+      open_client("Sunniva Harcastle", "Assign")
+      find("label", text: "Where", exact_text: true).click
+      find("label", text: "Modes", exact_text: true).click
+      assert_text "Reading, until changed"
+      picture "modes"
+      visit "/clients/#{@client}/assign?place=tidebook"
+      bench { click_button "Their screen" }
+      bench { click_button "Behind: Tidebook" }
+      bench { click_button "Stand-in hand" }
+      { "Knee switch" => "press and keep it down", "Cheek switch" => "press and keep it down" }.each do |button, asked|
+        pick button, from: "On the button"
+        pick asked, from: "It is asked to"
+        click_button "Let it press"
+        assert_no_selector ".ant-btn-loading"
+      end
+      click_button "Close"
+      assert_selector "ol[aria-label='Shortlist Log']"
+      picture "their-screen"
     end
   end
 end

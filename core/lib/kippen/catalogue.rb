@@ -39,10 +39,7 @@ module Kippen
       @made = {}.compare_by_identity
       @entries = groups.flat_map { |group| entries_of(group) }.freeze
       @of_no_app = @made.select { |_, entry| entry.app.nil? && entry.asks.none? { |ask| ask.type == "app" } }.compare_by_identity.freeze
-      @by_id = @entries.to_h { |entry| [entry.id, entry] }.freeze
-      without, asking = @entries.partition { |entry| entry.asks.empty? }
-      @fixed = without.to_h { |entry| [entry.action, entry] }.freeze
-      @asking = asking.group_by { |entry| entry.action["kind"] }.freeze
+      index
       freeze
     end
 
@@ -119,6 +116,13 @@ module Kippen
     def app(id) = id && @apps.fetch(id) { Fitting::Apps.named(id) }
 
     private
+
+    def index
+      @by_id = @entries.to_h { |entry| [entry.id, entry] }.freeze
+      without, asking = @entries.partition { |entry| entry.asks.empty? }
+      @fixed = without.to_h { |entry| [entry.action, entry] }.freeze
+      @asking = asking.group_by { |entry| entry.action["kind"] }.freeze
+    end
 
     # [[Fitting::App, Fitting::Command]…]
     def commands(apps) = apps.flat_map { |app| app.commands.map { |command| [app, command] } }.freeze

@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "where"
+
+module Kippen
+  # The same few buttons in each mode, shortlists, counted presses, and the cues that tell the client.
+  class ModesTest < SystemTest
+    include Where
+
+    def test_a_modifier_until_pressed_again_and_only_while_held_with_its_cue
+      demo("ottoline")
+      button = "mouse/back"
+      save("assign", button:, gesture: "long_press", action: { "kind" => "modifier", "key" => "Shift", "how" => "lock" })
+      save("cues", cues: { "done" => %w[see] })
+      open_step("assign")
+      show_screen
+      bind(button => "F8")
+      press_key("F8", 0.9)
+      said("Shift is pressed.")
+      assert_selector "[data-cue]", text: "Shift"
+      save("assign", button:, gesture: "hold", action: { "kind" => "modifier", "key" => "Control", "how" => "held" })
+      assert_text "Revision 4, saved"
+      press_key("F8", 0.9)
+      said("Control is pressed.")
+    end
+
+    def test_a_mode_without_a_way_back_is_told_and_put_right_by_one_press
+      demo("sunniva")
+      save("mode", mode: { "name" => "Bells", "otherwise" => "nothing" })
+      open_step("assign")
+      lane_of("Foot switch") { find("[aria-label^='Add a long-press']").click }
+      choose_action("bells on", "Bells on or off")
+      assert_text "Bells has no way back wherever the client is: once it is on, no button ends it."
+      click_button "Put it on the long-press"
+      within("main") { assert_selector "[role='alert']", text: "Bells has no way back" }
+      click_button "Add the way back"
+      assert_no_selector "[role='alert']", text: "Bells has no way back"
+      show_screen
+      bind("foot-switch/press" => "F8")
+      press_anew("F8", 0.9)
+      assert_selector "section[aria-label^='Stand-in']", text: "Bells until changed"
+      press_anew("F8", 0.9)
+      assert_no_selector "section[aria-label^='Stand-in']", text: "Bells until changed"
+    end
+
+    def test_a_shortlist_stepped_with_one_button_and_reordered
+      demo("sunniva")
+      open_step("assign")
+      visit "/clients/#{@client}/assign?view=shortlists"
+      click_button "Ask for help: one up"
+      saved(2)
+      assert_equal ["New log line", "Take it back", "Ask for help", "Next page"], all("main ol li > span").map(&:text).first(4)
+      find("button[aria-label='Ask for help: one up']").send_keys(:enter)
+      saved(3)
+      assert_equal "Ask for help", all("main ol li > span")[1].text
+      show_screen
+      point_at("Behind: Tidebook")
+      bind("cheek-switch/press" => "F8")
+      press_anew("F8", 0.9)
+      assert_selector "ol[aria-label='Shortlist Log'] li[data-marked='true']", text: "New log line"
+      press_anew("F8", 0.05)
+      assert_selector "ol[aria-label='Shortlist Log'] li[data-marked='true']", text: "Ask for help"
+      press_anew("F8", 0.9)
+      said("The call for help has gone out.")
+      assert_no_selector "ol[aria-label='Shortlist Log']"
+    end
+
+    def test_a_shortlist_at_the_hosts_limit_and_the_refused_one_more
+      demo("bram")
+      host = "phone"
+      lines = (1..6).map { |number| { "action" => { "kind" => "text", "text" => "Packet #{number}" } } }
+      save("shortlist", shortlist: { "name" => "Often", "host" => host, "items" => lines })
+      open_step("assign")
+      visit "/clients/#{@client}/assign?view=shortlists"
+      assert_text "6 of 6 lines"
+      click_button "Change Often"
+      click_button "Add a line"
+      seek("Louder", from: "Line 7")
+      click_button "Save"
+      within("aside") { assert_text "Phone shows 6 lines of a shortlist; these are 7. Take out Louder." }
+      assert_accessible
+    end
+
+    def test_hold_one_and_press_the_other_once_to_four_times
+      demo("sunniva")
+      open_step("assign")
+      visit "/clients/#{@client}/assign?view=modes"
+      click_button "Hold one, count the other"
+      seek("Elbow switch", from: "Held")
+      seek("Foot switch", from: "Counted")
+      seek("Louder", from: "Once")
+      seek("Quieter", from: "Twice")
+      seek("Next page", from: "Three times or more")
+      click_button "Put it there"
+      saved(2)
+      assert_selector "li", text: "Elbow switch held"
+      show_screen
+      bind("elbow-switch/press" => "F8", "foot-switch/press" => "F9")
+      { 1 => "The sound is one step louder.", 2 => "The sound is one step quieter.", 3 => "Rookery has turned to the next page.", 4 => "Next page: 2." }
+        .each { |count, words| counted(count) && said(words) }
+    end
+
+    def counted(count)
+      at = Time.now.to_f
+      key("keyDown", "F8", at)
+      count.times do |index|
+        key("keyDown", "F9", at + 0.15 + (index * 0.2))
+        key("keyUp", "F9", at + 0.22 + (index * 0.2))
+      end
+      key("keyUp", "F8", at + 0.3 + (count * 0.2))
+    end
+  end
+end

@@ -1,0 +1,160 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "where"
+require_relative "by_keyboard"
+
+module Kippen
+  # The same few buttons do the right thing in each app: set up at the desk, pressed with real keys, seen on the
+  # stand-in host; and the pointer moved by buttons.
+  class PlacesTest < SystemTest
+    include Where
+    include ByKeyboard
+
+    def test_an_apps_own_assignment_and_the_fallback_to_everywhere
+      demo("sunniva")
+      open_step("assign")
+      pick("Another place …", from: "Place")
+      fill_in "Which app", with: "Packetry"
+      click_button "Add it"
+      saved(2)
+      look_at(place: "in Packetry")
+      lane_of("Knee switch") do
+        assert_text "from every app"
+        find("[aria-label^='tap: New log line']").click
+      end
+      choose_action("next packet", "Next packet")
+      click_button "Put it on the tap"
+      saved(3)
+      show_screen
+      bind("knee-switch/press" => "F8")
+      pressed_in("Packetry", "Packetry shows the next packet.")
+      pressed_in("Behind: Rookery", "Tidebook has begun a new line.")
+    end
+
+    def test_a_part_of_an_app_and_why
+      demo("sunniva")
+      open_step("assign")
+      find("label", text: "Where", exact_text: true).click
+      click_button "Add a place"
+      find("label", text: "a part of its window").click
+      fill_in "Which app", with: "Rookery"
+      fill_in "What the part is called", with: "The margin"
+      click_button "Add it"
+      assert_text "Rookery: The margin"
+      click_button "Show its lanes: Rookery: The margin"
+      lane_of("Elbow switch") { find("[aria-label^='Add a tap'], [aria-label^='tap:'], [aria-label*='Nothing known']", match: :first).click }
+      choose_action("next page", "Next page")
+      click_button "Put it on the tap"
+      saved(3)
+      show_screen
+      point_at("Rookery: The margin")
+      bind("elbow-switch/press" => "F8")
+      press_key("F8", 0.05)
+      said("Rookery has turned to the next page.")
+      click_button "What would it do?"
+      seek("Elbow switch", from: "Button")
+      assert_text "as usual in Rookery: The margin has one"
+    end
+
+    def test_a_pen_as_a_mouse_with_three_buttons_and_one_app_different
+      demo("bram")
+      pen = "pen"
+      open_step("assign")
+      click_button "Arrangements"
+      find("label", text: "Pen as a mouse with three buttons").click
+      click_button "Put it on Pen"
+      saved(2)
+      save("place", place: { "app" => "packetry" })
+      save("assign", button: "#{pen}/side-lower", gesture: "tap", action: { "kind" => "app", "app" => "packetry", "command" => "mark" }, place: "packetry")
+      visit "/clients/#{@client}/assign?sheet=answers&place=packetry"
+      seek("Lower side button", from: "Button")
+      assert_text "tap → Mark the packet"
+      pick("every app", from: "Where")
+      assert_text "tap → Right click"
+    end
+
+    def test_four_switches_move_the_pointer
+      demo("sunniva")
+      open_step("assign")
+      click_button "Arrangements"
+      click_button "Move the pointer with buttons"
+      seek("Knee switch", from: "Up")
+      seek("Elbow switch", from: "Right")
+      seek("Foot switch", from: "Down")
+      seek("Cheek switch", from: "Left")
+      assert_text(/Across the screen \(1280 px\) in [\d.]+ s\./)
+      click_button "Let them move the pointer"
+      saved(2)
+      show_screen
+      before = pointer
+      bind("elbow-switch/press" => "F8")
+      press_key("F8", 0.9)
+      patience = Time.now + Capybara.default_max_wait_time
+      sleep 0.1 until pointer > before + 5 || Time.now > patience
+      assert_operator pointer, :>, before + 5, "held, it goes on"
+    end
+
+    def test_by_keys_alone
+      demo("sunniva")
+      open_step("assign")
+      visit "/clients/#{@client}/assign?view=places"
+      go "Add a place"
+      assert_focused "A new place"
+      type "Which app", "Wrenbox"
+      press(:escape) if page.has_selector?(".ant-select-dropdown", visible: true, wait: 0.2)
+      go "Add it"
+      saved(2)
+      visit "/clients/#{@client}/assign?view=modes"
+      go "Add a mode"
+      type "What it is called", "Evening"
+      press(:enter)
+      saved(3)
+      go "Change Evening"
+      type "What it is called", " radio"
+      press(:enter)
+      saved(4)
+      visit "/clients/#{@client}/assign?view=shortlists"
+      go "Next page: one up"
+      saved(5)
+      go "Open it with a button: Log"
+      pick_by_keys "Button", "Foot switch"
+      go "Put it there"
+      saved(6)
+      visit "/clients/#{@client}/assign?view=cues"
+      tab_to "a press did not count: hear"
+      press(:space)
+      saved(7)
+    end
+
+    def test_the_views_are_accessible
+      demo("sunniva")
+      open_step("assign")
+      %w[places modes shortlists cues].each do |view|
+        visit "/clients/#{@client}/assign?view=#{view}"
+        assert_selector "h2", text: "Where and when"
+        assert_no_selector ".ant-spin-spinning"
+        assert_accessible
+      end
+      visit "/clients/#{@client}/assign?sheet=answers"
+      show_screen
+      assert_accessible
+      resize(360, 800)
+      assert_fits
+    end
+
+    def pressed_in(element, words)
+      if element == "Packetry"
+        click_button "Open an app"
+        find(".ant-dropdown-menu-item", text: "Open Packetry").click
+      else
+        point_at(element)
+      end
+      sleep 0.5
+      press_key("F8", 0.05)
+      said(words)
+    end
+
+    def pointer = Float(page.evaluate_script("document.querySelector('[data-system] > span[aria-hidden=true]').style.left").delete_suffix("%"))
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Kippen
+  # What stories of places and modes share: real keys that stand for buttons, and the stand-in host.
+  module Where
+    def bind(buttons)
+      assert_button "Teach the buttons"
+      nil
+      patience = Time.now + Capybara.default_max_wait_time
+      sleep 0.1 until (listener = DATABASE[:listeners].where(client_id: @client).get(:id)) || Time.now > patience
+      buttons.each { |button, code| DATABASE[:bindings].insert(listener_id: listener, heard: "key:#{code}", button:) }
+      page.refresh
+      listen
+      open_bench
+    end
+
+    def show_screen
+      click_button "Their screen"
+      assert_selector "section[aria-label^='Stand-in']"
+    end
+
+    def seek(option, from:)
+      field = find_field(from)
+      field.find(:xpath, "./ancestor::*[contains(@class, 'ant-select')][1]").click
+      field.send_keys(option)
+      find(".ant-select-item-option", text: option, match: :first).click
+    end
+
+    def press_anew(code, seconds)
+      sleep 0.2
+      press_key(code, seconds)
+    end
+
+    def said(words) = assert_selector("[data-said]", text: words)
+
+    def point_at(element) = within("section[aria-label^='Stand-in']") { click_button element }
+
+    def lane_of(name, &) = within("[data-button][aria-label^='#{name}']", &)
+
+    def choose_action(words, name)
+      fill_in "Find an action", with: words
+      find("aside label", text: name, match: :first).click
+    end
+
+    def look_at(place: nil, mode: nil)
+      pick(place, from: "Place") if place
+      pick(mode, from: "Mode") if mode
+    end
+  end
+end
