@@ -18,7 +18,7 @@ module Kippen
 
       HOW = { "open" => :open, "bring" => :open, "window" => :window, "switch" => :switch, "app" => :app, "click" => :click, "move" => :move,
               "scroll" => :scroll,
-              "text" => :text, "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help, "shortlist" => :shortlist,
+              "text" => :text, "keys" => :keys, "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help, "shortlist" => :shortlist,
               "mode" => :mode }.freeze
 
       # In front, or behind what is.
@@ -77,6 +77,19 @@ module Kippen
 
       def scroll(screen, _action) = counted(screen, "scroll")
       def text(screen, action) = screen.with(text: (screen.state["text"] + action["text"].to_s)[-MOST_TEXT..] || (screen.state["text"] + action["text"].to_s))
+
+      # An open shortlist is chosen from as the host has it.
+      def keys(screen, action)
+        return screen unless screen.list
+
+        case action["keys"]
+        when ["ArrowDown"] then shortlist(screen, { "shortlist" => screen.list.id, "do" => "next" })
+        when ["ArrowUp"] then shortlist(screen, { "shortlist" => screen.list.id, "do" => "previous" })
+        when ["Enter"] then take(screen)
+        when ["Escape"] then screen.with(list: nil)
+        else screen
+        end
+      end
 
       def volume(screen, action)
         return screen.with(muted: !screen.state["muted"]) if action["direction"] == "mute"

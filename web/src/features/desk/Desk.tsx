@@ -11,7 +11,7 @@ import { useMayChange } from '../../shared/session'
 import { useTitle } from '../../shared/ui'
 import { WantsStep } from '../wants'
 import { ScreenPane } from '../screens'
-import { NoWayBack, WhereView } from '../where'
+import { CountsOfMode, NoWayBack, WhereView } from '../where'
 import { DeskCommands } from './DeskCommands'
 import { DeskSheet } from './DeskSheet'
 import { NextThing } from './NextThing'
@@ -153,6 +153,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
                 view={address.view}
                 views={<ViewSwitch view={address.view} onView={view} />}
                 onNew={(of) => open({ of })}
+                above={<CountsOfMode desk={desk} mode={spot.mode} />}
               />
             )}
             <NextThing desk={desk} step={step} />

@@ -40,6 +40,8 @@ interface Props {
   view: 'lanes' | 'table'
   /** The switch between this and other views. */
   views: ReactNode
+  /** What must be seen with the lanes of this mode. */
+  above: ReactNode
   /** Leads to a new place or mode. */
   onNew: (of: 'new-place' | 'new-mode') => void
 }
@@ -73,7 +75,7 @@ function grouped({ lanes, heads }: LanesAnswer, devices: Device[]) {
 /** What each button does: as lanes to scale, or the same as a plain table. */
 export function Lanes(props: Props) {
   const { desk, devices, spot, onSpot, chosen, onChoose, carried, onCarry, onRename, onArrange } = props
-  const { view, views, onNew, inHand, onHandEmpty } = props
+  const { view, views, above, onNew, inHand, onHandEmpty } = props
   const mayChange = useMayChange()
   const [picked, setPicked] = useState<string[]>()
   const { change } = useChange()
@@ -160,6 +162,7 @@ export function Lanes(props: Props) {
           {views}
         </div>
       </div>
+      {above}
       {carried && <CarryBar carried={carried} onCarry={onCarry} />}
       {hand && <HandBar hand={hand} onDrop={onHandEmpty} />}
       {picked && lanes && (

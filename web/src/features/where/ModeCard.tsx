@@ -2,6 +2,7 @@ import { Button } from 'antd'
 import type { Mode, ModeWay } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
+import { Counts } from './Counts'
 import { say } from './sentences'
 import styles from './where.module.css'
 
@@ -84,27 +85,4 @@ function Arrow({ label, ways, also = [] }: { label: string; ways: ModeWay[]; als
       ))}
     </ul>
   )
-}
-
-/** One held, the other counted: as it looks under the hands. */
-function Counts({ counts }: { counts: Mode['counts'] }) {
-  const held = [...new Set(counts.map((one) => one.held))]
-  return held.map((name) => (
-    <div key={name} className={styles.counts}>
-      <span className={styles.heldBar}>
-        <GestureMark gesture="hold" /> {say.whileHeld(name)}
-      </span>
-      <ul>
-        {counts
-          .filter((one) => one.held === name)
-          .map((one) => (
-            <li key={`${one.counted} ${one.gesture}`}>
-              {one.counted} <GestureMark gesture={one.gesture} />
-              <span className="seen-by-readers-only"> {one.gesture_name}</span>
-              <strong>{one.name}</strong>
-            </li>
-          ))}
-      </ul>
-    </div>
-  ))
 }

@@ -14,9 +14,10 @@ export function OpenShortlistSheet(props: { desk: Desk; id: string; spot: Spot; 
   const host = desk.hosts.find((one) => one.id === list?.host)
   const buttons = (host?.devices ?? []).flatMap((device) => device.buttons)
   const [button, setButton] = useState<string>()
+  const [place, setPlace] = useState(spot.place)
   const [gesture, setGesture] = useState<Gesture>('long_press')
   const made = button
-    ? { kind: 'open_shortlist' as const, shortlist: id, button, gesture, place: spot.place, mode: 'base' }
+    ? { kind: 'open_shortlist' as const, shortlist: id, button, gesture, place, mode: 'base' }
     : undefined
   const preview = usePreview(desk.id, made, openedOn)
   if (!list) return null
@@ -34,6 +35,13 @@ export function OpenShortlistSheet(props: { desk: Desk; id: string; spot: Spot; 
             value={button}
             onChange={setButton}
             options={buttons.map((one) => ({ value: one.ref, label: one.full_name }))}
+          />
+        </Field>
+        <Field label={say.place} at="place">
+          <Select
+            value={place}
+            onChange={setPlace}
+            options={desk.places.map((one) => ({ value: one.id, label: one.name }))}
           />
         </Field>
         <GesturePicker gesture={gesture} onGesture={setGesture} />

@@ -1,4 +1,5 @@
 export { AnswersSheet } from './AnswersSheet'
+export { CountsOfMode } from './Counts'
 export { CountSheet } from './CountSheet'
 export { ModeSheet } from './ModeSheet'
 export { NoWayBack } from './NoWayBack'

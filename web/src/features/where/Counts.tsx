@@ -1,0 +1,38 @@
+import type { Desk, Mode } from '../../shared/api'
+import { useWhere } from '../../shared/fitting'
+import { GestureMark } from '../../shared/ui'
+import { say } from './sentences'
+import styles from './where.module.css'
+
+/** What is counted while a mode is held, above its lanes; nothing where nothing is. */
+export function CountsOfMode({ desk, mode }: { desk: Desk; mode: string }) {
+  return mode === 'base' ? null : <OfMode client={desk.id} mode={mode} />
+}
+
+function OfMode({ client, mode }: { client: string; mode: string }) {
+  const counts = useWhere(client).data?.modes.find((one) => one.id === mode)?.counts ?? []
+  return <Counts counts={counts} />
+}
+
+/** One held, the other counted: as it looks under the hands. */
+export function Counts({ counts }: { counts: Mode['counts'] }) {
+  const held = [...new Set(counts.map((one) => one.held))]
+  return held.map((name) => (
+    <div key={name} className={styles.counts}>
+      <span className={styles.heldBar}>
+        <GestureMark gesture="hold" /> {say.whileHeld(name)}
+      </span>
+      <ul>
+        {counts
+          .filter((one) => one.held === name)
+          .map((one) => (
+            <li key={`${one.counted} ${one.gesture}`}>
+              {one.counted} <GestureMark gesture={one.gesture} />
+              <span className="seen-by-readers-only"> {one.gesture_name}</span>
+              <strong>{one.name}</strong>
+            </li>
+          ))}
+      </ul>
+    </div>
+  ))
+}
