@@ -10,6 +10,7 @@ module Kippen
       bin/kippen replay --fitting F.json --trace T.csv   what every press of a trace does, one JSON object a line
       bin/kippen replay --cases FILE.json                the same for every case of a file of worked cases
       bin/kippen explain --fitting F.json --trace T.csv  the account of every press: what was heard, filtered, looked at, and why
+      bin/kippen tune --trials F.json [--price P] [--fix tap_gap_ms=300]…   the timing that fits trials of one button
       "-" in place of a file reads standard input. A bad file: exit 2, one line a fault on standard error.
     TEXT
 
@@ -28,8 +29,9 @@ module Kippen
       case command
       when "replay" then replay(options(rest))
       when "explain" then explain(options(rest))
+      when "tune" then tune(rest)
       when "--help", "help", nil then @output.puts USAGE
-      else raise Misuse, "unknown command #{command}, must be replay or explain\n#{USAGE}"
+      else raise Misuse, "unknown command #{command}, must be replay, explain or tune\n#{USAGE}"
       end
       0
     rescue Invalid => e
@@ -84,6 +86,28 @@ module Kippen
       stories = Press::Stories.new
       open_file(given[:trace]) { |io| Press::Replay.stream(fitting, io, recorder: stories, most_rows: Limits::EXPLAINED_ROWS) { nil } }
       stories.stories.each { |story| @output.puts JSON.generate(Press::Account.of(fitting, story)) }
+    end
+
+    def tune(arguments)
+      given = { fixed: {} }
+      parser = OptionParser.new
+      parser.on("--trials FILE") { |file| given[:trials] = file }
+      parser.on("--price P") { |price| given[:price] = Float(price, exception: false) || raise(Misuse, "--price takes a number, not #{price}") }
+      parser.on("--fix SETTING=VALUE") { |said| given[:fixed].merge!(fixed(said)) }
+      left = parser.parse(arguments)
+      raise Misuse, "tune takes --trials\n#{USAGE}" unless given[:trials] && left.empty?
+
+      series = Formats::TrialsJson.read(text(given[:trials], Limits::CASES_BYTES))
+      @output.puts JSON.generate(Tuning::Answer.new(series, price: given.fetch(:price, Tuning::Fit::PRICE), fixed: given[:fixed]).to_h)
+    end
+
+    # SETTING=VALUE as { setting => value }.
+    def fixed(said)
+      name, text = said.split("=", 2)
+      setting = Fitting::Timing::SETTINGS[name] || raise(Misuse, "--fix: unknown setting #{name}")
+      value = setting.choices ? text : Integer(text, 10, exception: false) || Float(text, exception: false)
+      fault = Fitting::Timing.fault(setting, value)
+      fault ? raise(Misuse, "--fix: #{name} #{fault}") : { name => value }
     end
 
     def text(file, limit) = open_file(file) { |io| io.read(limit + 1) || "" }

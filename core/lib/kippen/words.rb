@@ -3,6 +3,7 @@
 require_relative "words/changes"
 require_relative "words/faults"
 require_relative "words/where"
+require_relative "words/tuning"
 
 module Kippen
   # Every sentence the core says, in one place, ready to be put into another language.
@@ -82,7 +83,7 @@ module Kippen
       moved_to_nearest: "%{setting} %{value} can't be set on %{device}: it is %{nearest}, the nearest that can."
     }.freeze
 
-    ALL = [EN, CHANGES, FAULTS, WHERE].inject { |all, more| all.merge(more) { |key| raise "two sentences are called #{key}" } }.freeze
+    ALL = [EN, CHANGES, FAULTS, WHERE, TUNING].inject { |all, more| all.merge(more) { |key| raise "two sentences are called #{key}" } }.freeze
 
     # key – of ALL; returns the sentence.
     def self.say(key, **parts) = format(ALL.fetch(key), **parts)

@@ -64,7 +64,7 @@ module Kippen
       chosen = Standins::Effects.take(after(opens))
       assert_equal [nil, 6], [chosen.state["list"], chosen.state["volume"]]
       key = ->(name) { { "kind" => "keys", "keys" => [name] } }
-      assert_equal [6, 5], [state(opens, key["ArrowDown"], key["Enter"]), state(opens, key["Escape"], key["Enter"])].map { |now| now["volume"] }
+      assert_equal([6, 5], [state(opens, key["ArrowDown"], key["Enter"]), state(opens, key["Escape"], key["Enter"])].map { |now| now["volume"] })
       does = Catalogue::OwnActions.steps(fitting.shortlist("log"))
       assert_equal ["Ask for help", "Leave"], after(steps).lines
       assert_equal([1, 0], [after(steps, does["next"]), after(steps, does["next"], does["next"])].map { |now| now.state["list"]["marked"] })

@@ -18,7 +18,8 @@ module Kippen
 
       HOW = { "open" => :open, "bring" => :open, "window" => :window, "switch" => :switch, "app" => :app, "click" => :click, "move" => :move,
               "scroll" => :scroll,
-              "text" => :text, "keys" => :keys, "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help, "shortlist" => :shortlist,
+              "text" => :text, "keys" => :keys, "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help,
+              "shortlist" => :shortlist,
               "mode" => :mode }.freeze
 
       # In front, or behind what is.

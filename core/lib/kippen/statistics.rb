@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Kippen
+  # What is said of counts and lengths, each by its name.
+  module Statistics
+    # Of the standard normal distribution, for 95 %.
+    Z95 = 1.959963984540054
+    CLOSE = 1e-12
+
+    module_function
+
+    # Wilson's score interval of a share, 95 %: [low, high] of +count+ in +of+. R: prop.test(correct = FALSE).
+    # [0, 1] where there is nothing.
+    def wilson(count, of)
+      return [0.0, 1.0] if of.zero?
+
+      share = count / of.to_f
+      z2 = (Z95**2) / of
+      middle = (share + (z2 / 2)) / (1 + z2)
+      half = Z95 * Math.sqrt((share * (1 - share) / of) + (z2 / (4 * of))) / (1 + z2)
+      [[middle - half, 0.0].max, [middle + half, 1.0].min]
+    end
+
+    # The exact interval of Clopper and Pearson, 95 %. R: binom.test.
+    def exact(count, of)
+      return [0.0, 1.0] if of.zero?
+
+      low = count.zero? ? 0.0 : bisect { |share| 1 - at_most(count - 1, of, share) < 0.025 }
+      high = count == of ? 1.0 : bisect { |share| at_most(count, of, share) > 0.025 }
+      [low, high]
+    end
+
+    # The chance of at most +count+ in +of+ at a share, by the binomial distribution.
+    def at_most(count, of, share)
+      return 1.0 if count >= of || share.zero?
+      return 0.0 if share == 1
+
+      (0..count).sum { |hits| Math.exp(choose_log(of, hits) + (hits * Math.log(share)) + ((of - hits) * Math.log(1 - share))) }
+    end
+
+    def choose_log(of, hits) = Math.lgamma(of + 1)[0] - Math.lgamma(hits + 1)[0] - Math.lgamma(of - hits + 1)[0]
+
+    # Where the block turns from true to false, between 0 and 1.
+    def bisect
+      low = 0.0
+      high = 1.0
+      while high - low > CLOSE
+        middle = (low + high) / 2
+        yield(middle) ? low = middle : high = middle
+      end
+      low
+    end
+
+    # A quantile as R's type 7, of numbers in any order; share – 0 to 1; nil of none.
+    def quantile(numbers, share)
+      return if numbers.empty?
+
+      sorted = numbers.sort
+      at = (sorted.size - 1) * share
+      below = sorted[at.floor]
+      below + ((sorted[at.ceil] - below) * (at - at.floor))
+    end
+
+    # The standard deviation of a sample (n − 1); 0 of fewer than two.
+    def deviation(numbers)
+      return 0.0 if numbers.size < 2
+
+      mean = numbers.sum / numbers.size.to_f
+      Math.sqrt(numbers.sum { |number| (number - mean)**2 } / (numbers.size - 1))
+    end
+    private_class_method :at_most, :choose_log, :bisect
+  end
+end

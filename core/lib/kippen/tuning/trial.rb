@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Tuning
+    # One prompt, what was intended, and what the button gave. rows – [[µs, event, level or nil]…], in the
+    # order of their times; weight – in the fit only; data – the JSON object it was read from
+    Trial = Struct.new(:intended, :rows, :weight, :data, keyword_init: true)
+
+    # Trials of one button, and what a fit of it may set. settable – { setting => allowed }, see Kinds::Settable;
+    # double_click_ms – of the host of a pass-through button, else nil; given – { setting => value } in force today
+    Series = Struct.new(:button_id, :kind, :offered, :given, :settable, :double_click_ms, :trials, keyword_init: true) do
+      def pass_through? = offered.include?("click")
+
+      # The same with other trials.
+      def with(trials) = dup.tap { |other| other.trials = trials }.freeze
+    end
+
+    GESTURES = %w[tap double_tap triple_tap long_press].freeze
+    PASS_THROUGH = %w[click double_click drag].freeze
+    # Nothing shall come of it.
+    STILL = %w[rest carry].freeze
+  end
+end

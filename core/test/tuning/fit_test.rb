@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require_relative "hands"
+
+module Kippen
+  # A fit is judged on presses that it has not seen.
+  class FitTest < CoreTest
+    include Hands
+
+    UNFITTED = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }.freeze
+
+    # hand => [least right-rate of 200 unseen trials from 24, from 40, what it must be better by than unfitted from 40]
+    { "STEADY" => [0.93, 0.95, -0.02], "TREMOR" => [0.83, 0.86, 0.3], "SLOW" => [0.93, 0.94, 0.3] }.each do |name, (few, more, better)|
+      define_method("test_#{name.downcase} hand is fitted from few presses") do
+        hand = Hands.const_get(name)
+        unseen = series(hand, 200, 900)
+        rates = [24, 40].map { |count| right(unseen, Tuning::Fit.new(series(hand, count, 7)).timing) }
+        assert_operator rates[0], :>=, few, "from 24"
+        assert_operator rates[1], :>=, more, "from 40"
+        assert_operator rates[1], :>=, right(unseen, UNFITTED) + better, "against unfitted"
+      end
+    end
+
+    def test_only_what_can_be_set_is_chosen_and_what_is_fixed_stays
+      settable = { "bounce_guard_ms" => { "values" => [0, 250, 500] }, "tap_gap_ms" => { "from" => 100, "to" => 900, "step" => 50 },
+                   "gap_bridge_ms" => { "fixed" => 0 },
+                   "brush_guard_ms" => { "values" => [0, 250, 500] }, "long_press_ms" => { "values" => [400, 700] },
+                   "bounce_guard_from" => { "values" => ["press"] } }
+      given = series(TREMOR, 40, 3, settable:)
+      timing = Tuning::Fit.new(given).timing
+      settable.each { |setting, allowed| assert_equal timing[setting], Kinds::Settable.nearest(allowed, timing[setting]), setting }
+      fixed = Tuning::Fit.new(given, fixed: { "tap_gap_ms" => 300 }).timing
+      assert_equal 300, fixed["tap_gap_ms"]
+      assert_equal timing, Tuning::Fit.new(series(TREMOR, 40, 3, settable:)).timing, "the same for the same"
+    end
+
+    def test_a_filter_that_gains_nothing_is_off
+      timing = Tuning::Fit.new(series(STEADY, 40, 5)).timing
+      assert_equal [0, 0, 0], timing.values_at("gap_bridge_ms", "bounce_guard_ms", "brush_guard_ms")
+    end
+
+    def test_a_worn_mouse_is_cured_and_keeps_its_double_click
+      offered = %w[click double_click drag]
+      unseen = series(WORN, 200, 901, offered:, host: { "double_click_ms" => 500 })
+      timing = UNFITTED.merge(Tuning::Fit.new(series(WORN, 40, 8, offered:, host: { "double_click_ms" => 500 })).timing)
+      assert_operator right(unseen, UNFITTED), :<, 0.75
+      assert_operator right(unseen, timing), :>=, 0.93
+      doubles = unseen.with(unseen.trials.select { |trial| trial.intended == "double_click" })
+      assert_operator right(doubles, timing), :>=, 0.9
+    end
+
+    def test_a_dear_wait_makes_it_quick_and_a_cheap_one_safe
+      quick, safe = [0.5, 0.01].map { |price| Tuning::Fit.new(series(TREMOR, 40, 3), price:).timing }
+      assert_operator quick["tap_gap_ms"], :<=, safe["tap_gap_ms"]
+    end
+  end
+end
