@@ -7,8 +7,8 @@ module Kippen
       assert_button "Teach the buttons"
       nil
       patience = Time.now + Capybara.default_max_wait_time
-      sleep 0.1 until (listener = DATABASE[:listeners].where(client_id: @client).get(:id)) || Time.now > patience
-      buttons.each { |button, code| DATABASE[:bindings].insert(listener_id: listener, heard: "key:#{code}", button:) }
+      sleep 0.1 until (listener = SystemTest::DATABASE[:listeners].where(client_id: @client).get(:id)) || Time.now > patience
+      buttons.each { |button, code| SystemTest::DATABASE[:bindings].insert(listener_id: listener, heard: "key:#{code}", button:) }
       page.refresh
       listen
       open_bench

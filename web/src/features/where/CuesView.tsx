@@ -56,7 +56,11 @@ export function CuesView({ where }: { where: Where }) {
                         target.checked ? [...event.ways, way.id] : event.ways.filter((one) => one !== way.id),
                       )
                     }
-                  />
+                  >
+                    <span className={styles.way} aria-hidden="true">
+                      {way.name}
+                    </span>
+                  </Checkbox>
                 </td>
               ))}
               <td>
