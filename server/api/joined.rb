@@ -29,11 +29,11 @@ module Kippen
           json(BenchRoutes.take(self, stream).slice("stream", "received", "heard_through", "next_us", "cues", "quiet", "places"))
         end
 
-        # The screen of its own host, and no other's.
+        # The screen of its own host, and no other's; nothing that is of the fitting alone.
         app.get("/api/joined/screen") do
           fitting, = revisions.fitting(joined[:client_id])
           host = fitting.host(joined[:host]) || raise(Store::Missing, "no host #{joined[:host]}")
-          json(RenderScreen.view(screens.of(joined[:client_id], fitting, host)))
+          json(RenderScreen.view(screens.of(joined[:client_id], fitting, host)).merge("refuses" => [], "happenings" => []))
         end
 
         # What a source is called: of the code tables alone.

@@ -5,6 +5,9 @@ module Kippen
     # What a change would do, as the JSON of the contract: what differs in words, and for each
     # button it touches the lane afterwards, every wait before and after, and what is displaced.
     class Preview
+      # Of work of a core, for walking through the modes of what is saved.
+      WALK_S = 1.0
+
       # result – a Changes::Finish::Result; deadline – how long a look may take
       def initialize(result, deadline: Deadline::NEVER)
         @deadline = deadline
@@ -32,8 +35,13 @@ module Kippen
 
       private
 
-      # Modes that could be left before, or were not there.
-      def traps = @traps ||= Reach::Traps.new_ones(@before, @after, KNOWLEDGE, deadline: @deadline)
+      # Modes that could be left before, or were not there. A change that is saved is not kept waiting for
+      # it: what can't be walked through in time is not told.
+      def traps
+        @traps ||= Reach::Traps.new_ones(@before, @after, KNOWLEDGE, deadline: @deadline == Deadline::NEVER ? Deadline.new(WALK_S) : @deadline)
+      rescue Deadline::Passed
+        @deadline == Deadline::NEVER ? @traps = [] : raise
+      end
 
       def button(ref, place, mode)
         @deadline.check

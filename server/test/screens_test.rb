@@ -136,7 +136,7 @@ module Kippen
       token = send_json(:post, "/api/joined", "code" => code, "name" => "Pocket")["token"]
       clear_cookies
       get("/api/joined/screen", {}, "HTTP_AUTHORIZATION" => "Bearer #{token}")
-      assert_equal ["computer", 200], [answer["host"], status]
+      assert_equal ["computer", 200, [], []], [answer["host"], status, *answer.values_at("refuses", "happenings")]
       get("/api/clients/#{@client}/screens", {}, "HTTP_AUTHORIZATION" => "Bearer #{token}")
       assert_includes [401, 403], status
       get("/api/joined/screen")

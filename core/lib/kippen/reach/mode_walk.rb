@@ -23,10 +23,14 @@ module Kippen
         @fitting = fitting
         @host = host
         @deadline = deadline
-        @buttons = fitting.buttons.select { |button| button.host == host.id && !button.off }
-        @places = [Fitting::EVERYWHERE, *fitting.places.reject(&:off).map(&:id)]
+        # What takes or ends no mode anywhere can't lead anywhere; where nothing is set it is as around it.
+        @buttons = fitting.buttons.select { |button| button.host == host.id && !button.off && fitting.assigned(button.ref).any?(&:mode_action?) }
+        set = @buttons.flat_map { |button| fitting.assigned(button.ref) }.to_set(&:place)
+        @places = [Fitting::EVERYWHERE, *fitting.places.reject(&:off).map(&:id).select { |id| set.include?(id) }]
         @gestures = {}
         @steps = {}
+        @following = {}
+        @back = {}
         walk
       end
 
@@ -53,23 +57,30 @@ module Kippen
       # The client may be anywhere, and go elsewhere between two presses.
       def walk
         @states = [BASE]
+        known = Set.new(@states)
         @states.each do |state|
           @deadline.check
-          found = @places.flat_map { |place| following(state, place) }
-          (found - @states).each { |next_one| @states << next_one if @states.size < MOST }
+          @places.each { |place| following(state, place).each { |one| @states << one if @states.size < MOST && known.add?(one) } }
         end
       end
 
-      def leads_back?(state, place)
-        seen = [state]
-        seen.any? do |one|
-          seen.concat(following(one, place) - seen) if seen.size < MOST
-          one.base?
-        end
+      def leads_back?(state, place) = (@back[place] ||= leading_back(place)).include?(state)
+
+      # States from which base is come to without leaving a place: looked for from base on, backwards.
+      def leading_back(place)
+        @deadline.check
+        before = Hash.new { |all, state| all[state] = [] }
+        @states.each { |state| following(state, place).each { |after| before[after] << state } }
+        found = Set.new(@states.select(&:base?))
+        queue = found.to_a
+        queue.each { |state| before[state].each { |one| queue << one if found.add?(one) } }
+        found
       end
 
       # States that come next without going elsewhere.
-      def following(state, place)
+      def following(state, place) = @following[[state, place]] ||= after(state, place)
+
+      def after(state, place)
         let_go = State.new(nil, nil, state.latched, state.locked) if state.held
         used = State.new(state.held, state.by, nil, state.locked) if state.latched && !state.held
         [let_go, used, *steps(state, place).map(&:to)].compact.uniq
