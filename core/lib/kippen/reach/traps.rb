@@ -37,10 +37,12 @@ module Kippen
       def without(fitting, deadline)
         return [] if fitting.modes.empty?
 
-        fitting.hosts.flat_map do |host|
-          walk = ModeWalk.new(fitting, host, deadline:)
-          fitting.modes.map { |mode| [host, mode, walk.no_way_back(mode.id)] }.reject { |_, _, places| places.empty? }
-        end
+        fitting.recall(:no_way_back) { fitting.hosts.flat_map { |host| of_host(fitting, host, deadline) }.freeze }
+      end
+
+      def of_host(fitting, host, deadline)
+        walk = ModeWalk.new(fitting, host, deadline:)
+        fitting.modes.map { |mode| [host, mode, walk.no_way_back(mode.id)] }.reject { |_, _, places| places.empty? }
       end
 
       # Nothing about modes can have changed where no assignment of one is another, and none is there.
@@ -76,7 +78,7 @@ module Kippen
       rescue Invalid
         false
       end
-      private_class_method :names, :without, :modes_alike?, :fix, :change, :taking, :free, :works?
+      private_class_method :names, :without, :of_host, :modes_alike?, :fix, :change, :taking, :free, :works?
     end
   end
 end

@@ -70,8 +70,10 @@ module Kippen
 
       # Everything of the fitting that this host can't carry, in words.
       def refusals
-        cautions = Cautions.new(fitting, knowledge.kinds, knowledge.catalogue)
-        [*assignments_refused(cautions), *lists_refused]
+        fitting.recall([:refusals, host.id, knowledge.kinds.object_id]) do
+          cautions = Cautions.new(fitting, knowledge.kinds, knowledge.catalogue)
+          [*assignments_refused(cautions), *lists_refused].freeze
+        end
       end
 
       def layout = Layout.new(fitting, knowledge, host, open: state["open"] & apps, locked: state["locked"])
