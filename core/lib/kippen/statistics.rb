@@ -68,6 +68,45 @@ module Kippen
       mean = numbers.sum / numbers.size.to_f
       Math.sqrt(numbers.sum { |number| (number - mean)**2 } / (numbers.size - 1))
     end
-    private_class_method :at_most, :choose_log, :bisect
+
+    # The chance that two samples of one kind differ as much or more, by the sums of their ranks (Wilcoxon, Mann
+    # and Whitney), two-sided, by the normal approximation with corrections for continuity and ties.
+    # R: wilcox.test(exact = FALSE). nil where one of them is empty or all are the same.
+    def rank_sum(one, other)
+      return if one.empty? || other.empty?
+
+      all = one + other
+      spread = rank_spread(all, one.size * other.size)
+      return if spread.zero?
+
+      ranks = ranks(all)
+      expected = one.size * (all.size + 1) / 2.0
+      off = (one.sum { |value| ranks.fetch(value) } - expected).abs
+      Math.erfc([off - 0.5, 0].max / spread / Math.sqrt(2)).clamp(0, 1)
+    end
+
+    # The standard deviation of a rank sum; ties make it smaller. pairs – how many of one and the other
+    def rank_spread(all, pairs)
+      n = all.size.to_f
+      ties = all.tally.values.sum { |count| (count**3) - count }
+      Math.sqrt(pairs / 12.0 * (n + 1 - (ties / (n * (n - 1)))))
+    end
+
+    # { value => its rank, ties sharing the mean of theirs }
+    def ranks(values)
+      before = 0
+      values.tally.sort.to_h { |value, count| [value, before + ((count + 1) / 2.0)].tap { before += count } }
+    end
+
+    # The chance that two shares differ as much or more, all counts at the edge given (Fisher), two-sided: of
+    # all tables the sum of those that are no likelier. hits in so many, of each. R: fisher.test.
+    def fisher(hits, of, other_hits, other_of)
+      total = hits + other_hits
+      possible = ([0, total - other_of].max..[total, of].min)
+      log = possible.to_h { |count| [count, choose_log(of, count) + choose_log(other_of, total - count) - choose_log(of + other_of, total)] }
+      seen = log.fetch(hits)
+      log.values.select { |one| one <= seen + 1e-7 }.sum { |one| Math.exp(one) }.clamp(0, 1)
+    end
+    private_class_method :at_most, :choose_log, :bisect, :rank_spread, :ranks
   end
 end

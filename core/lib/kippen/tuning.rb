@@ -7,6 +7,7 @@ require_relative "tuning/space"
 require_relative "tuning/fit"
 require_relative "tuning/judged"
 require_relative "tuning/answer"
+require_relative "tuning/drift"
 
 module Kippen
   # The timing that fits a person, from a few prompted presses: see docs/tuning.md.

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Tuning
+    # Trials of another day against these: have hands changed, and does the timing of then still fit?
+    module Drift
+      # what: "length", "gap" or "wrong"; before, after – medians in ms, or shares; p – how likely such a difference
+      # is where nothing has changed, or nil where it can't be said
+      Change = Struct.new(:what, :before, :after, :p, keyword_init: true) do
+        # Sure enough to be told.
+        def changed? = !p.nil? && p < SURE
+      end
+
+      SURE = 0.05
+
+      module_function
+
+      # before, after – Series of the same button; timing – the one in force. Returns [Change].
+      def of(before, after, timing)
+        lengths, gaps = %i[lengths gaps].map { |measure| [before, after].map { |series| public_send(measure, series.trials) } }
+        [compared("length", *lengths), compared("gap", *gaps), wrong(before, after, timing)]
+      end
+
+      # Is somebody tiring? The first half of a sitting against the second: [Change] of lengths and gaps.
+      def tiring(series)
+        first, second = series.trials.each_slice([(series.trials.size / 2.0).ceil, 1].max).to_a
+        [compared("length", lengths(first || []), lengths(second || [])), compared("gap", gaps(first || []), gaps(second || []))]
+      end
+
+      # How long presses last that are meant to be short, in ms.
+      def lengths(trials) = short(trials).flat_map { |trial| touches(trial).map { |from, to| (to - from) / 1000.0 } }
+
+      # How far apart presses are that belong together, in ms.
+      def gaps(trials) = short(trials).flat_map { |trial| touches(trial).each_cons(2).map { |one, other| (other[0] - one[1]) / 1000.0 } }
+
+      def short(trials) = trials.reject { |trial| STILL.include?(trial.intended) || %w[long_press drag].include?(trial.intended) }
+
+      def touches(trial)
+        trial.rows.each_with_object([]) do |(at, kind, _), found|
+          found << [at, at] if kind == "down"
+          found.last[1] = at if kind == "up" && found.any?
+        end
+      end
+
+      def compared(what, before, after)
+        Change.new(what:, before: Statistics.quantile(before, 0.5)&.round(1), after: Statistics.quantile(after, 0.5)&.round(1),
+                   p: Statistics.rank_sum(before, after)).freeze
+      end
+
+      def wrong(before, after, timing)
+        counts = [before, after].map do |series|
+          [Replays.new(series).scores(series.trials, timing).count do |score|
+            score.verdict != "right"
+          end, series.trials.size]
+        end
+        shares = counts.map { |count, of| of.zero? ? nil : (count / of.to_f).round(4) }
+        Change.new(what: "wrong", before: shares[0], after: shares[1], p: shares.all? ? Statistics.fisher(*counts.flatten) : nil).freeze
+      end
+      private_class_method :short, :touches, :compared, :wrong
+    end
+  end
+end
