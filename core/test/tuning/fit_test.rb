@@ -49,6 +49,31 @@ module Kippen
       assert_operator right(doubles, timing), :>=, 0.9
     end
 
+    # A weak squeeze, and a grip that is carried about: rest and carry give levels of their own.
+    def squeezes(count, seed)
+      hand = Standins::Hand.new(SLOW.merge("press_ms" => { "median" => 260, "spread" => 0.3 }, "force" => { "press" => 0.55, "wobble" => 0.05 }), seed)
+      chance = Random.new(seed)
+      list = Array.new(count) do |index|
+        intended = %w[tap long_press rest carry][index % 4]
+        next { "intended" => intended, "trace" => idle(chance, intended == "rest" ? 0.15 : 0.3) } if index % 4 > 1
+
+        events = hand.play("force", [intended]).reject { |event| event.kind == "told" }
+        { "intended" => intended, "trace" => events.map { |event| [event.time_us, "level", Float(event.value)] } }
+      end
+      file = { "kippen" => "trials/1", "button" => { "id" => "grip/squeeze", "kind" => "force" }, "offered" => %w[tap long_press], "trials" => list }
+      Formats::TrialsJson.read(JSON.generate(file))
+    end
+
+    def idle(chance, most) = Array.new(10) { |index| [index * 50_000, "level", (most * chance.rand).round(2)] }
+
+    def test_levels_lie_above_what_carrying_reaches_and_below_a_weak_squeeze
+      timing = Tuning::Fit.new(squeezes(32, 3)).timing
+      assert_operator timing["press_at"], :>, 0.3
+      assert_operator timing["release_at"], :<, timing["press_at"]
+      assert_operator right(squeezes(120, 99), UNFITTED.merge(timing)), :>=, 0.95
+      assert_operator right(squeezes(120, 99), UNFITTED), :<, 0.85
+    end
+
     def test_a_dear_wait_makes_it_quick_and_a_cheap_one_safe
       quick, safe = [0.5, 0.01].map { |price| Tuning::Fit.new(series(TREMOR, 40, 3), price:).timing }
       assert_operator quick["tap_gap_ms"], :<=, safe["tap_gap_ms"]
