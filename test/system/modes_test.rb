@@ -17,12 +17,16 @@ module Kippen
       show_screen
       bind(button => "F8")
       press_key("F8", 0.9)
-      said("Shift is pressed.")
+      said("Shift is down.")
       assert_selector "[data-cue]", text: "Shift"
+      press_anew("F8", 0.9)
+      assert_no_selector "[data-said]", text: "Shift is down."
       save("assign", button:, gesture: "hold", action: { "kind" => "modifier", "key" => "Control", "how" => "held" })
       assert_text "Revision 4, saved"
-      press_key("F8", 0.9)
-      said("Control is pressed.")
+      key("keyDown", "F8", Time.now.to_f)
+      said("Control is down.")
+      key("keyUp", "F8", Time.now.to_f)
+      assert_no_selector "[data-said]", text: "Control is down."
     end
 
     def test_a_mode_without_a_way_back_is_told_and_put_right_by_one_press

@@ -125,6 +125,29 @@ module Kippen
       tab_to "a press did not count: hear"
       press(:space)
       saved(7)
+      counted_and_pointed_by_keys
+    end
+
+    def counted_and_pointed_by_keys
+      visit "/clients/#{@client}/assign?sheet=count"
+      { "Held" => "Elbow switch", "Counted" => "Grip right", "Once" => "Louder" }.each { |field, words| found_by_keys(field, words) }
+      go "Put it there"
+      saved(8)
+      visit "/clients/#{@client}/assign?sheet=pointer"
+      assert_text "Across the screen"
+      go "Let them move the pointer"
+      saved(9)
+      visit "/clients/#{@client}/assign?sheet=answers"
+      found_by_keys "Button", "Grip right"
+      assert_text "by itself"
+    end
+
+    # Types what is looked for in a list, and takes the first.
+    def found_by_keys(field, words)
+      tab_to(field)
+      press(words)
+      assert_selector ".ant-select-item-option-active", text: words
+      press(:enter)
     end
 
     def test_the_views_are_accessible

@@ -42,6 +42,15 @@ module Kippen
       assert_equal ["Help was called (1).", "Sound 5 of 10.", "The lights of the house are off.", "Lights on or off: 1.", "Written: Low tide"], facts
     end
 
+    def test_a_modifier_is_down_until_pressed_again_or_let_go
+      lock = { "kind" => "modifier", "key" => "Shift", "how" => "lock" }
+      assert_equal([["Shift"], []], [state(lock), state(lock, lock)].map { |now| now["modifiers"] })
+      held = lock.merge("how" => "held")
+      outcome = ->(phase) { Press::Outcome.new(0, "b/b", "hold", phase, 0, "base", "everywhere", held) }
+      down = screen.did(outcome["start"], nil)
+      assert_equal([["Shift"], []], [down, down.did(outcome["end"], nil)].map { |now| now.state["modifiers"] })
+    end
+
     def test_the_pointer_moves_by_its_step_and_stops_at_the_edge
       right = { "kind" => "move", "direction" => "right", "step_px" => 128 }
       assert_equal [40, 50], state(right)["pointer"]

@@ -18,7 +18,8 @@ module Kippen
 
       HOW = { "open" => :open, "bring" => :open, "window" => :window, "switch" => :switch, "app" => :app, "click" => :click, "move" => :move,
               "scroll" => :scroll,
-              "text" => :text, "keys" => :keys, "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help,
+              "text" => :text, "keys" => :keys, "modifier" => :modifier,
+              "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help,
               "shortlist" => :shortlist,
               "mode" => :mode }.freeze
 
@@ -90,6 +91,21 @@ module Kippen
         when ["Escape"] then screen.with(list: nil)
         else screen
         end
+      end
+
+      # Kept until pressed again, or for as long as it is held; for the next press it is not seen to stay.
+      def modifier(screen, action)
+        down = screen.state["modifiers"]
+        case action["how"]
+        when "lock" then screen.with(modifiers: down.include?(action["key"]) ? down - [action["key"]] : [*down, action["key"]])
+        when "held" then screen.with(modifiers: down | [action["key"]])
+        else screen
+        end
+      end
+
+      # What lasted as long as held is over. Returns the Screen after it.
+      def let_go(screen, action)
+        action["kind"] == "modifier" && action["how"] == "held" ? screen.with(modifiers: screen.state["modifiers"] - [action["key"]]) : screen
       end
 
       def volume(screen, action)

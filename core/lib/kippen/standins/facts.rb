@@ -11,6 +11,7 @@ module Kippen
         state = screen.state
         [call(state), help(state), volume(state), (Words.say(:screen_playing) if state["playing"]),
          (Words.say(:screen_light) if state["light"]), (Words.say(:screen_dark) unless state["lights"]), *turned(screen),
+         *state["modifiers"].map { |key| Words.say(:screen_modifier, key:) },
          (Words.say(:screen_text, text: state["text"]) unless state["text"].empty?)].compact
       end
 

@@ -9,7 +9,7 @@ module Kippen
       EMPTY = { "kippen" => FORMAT, "open" => [], "closed" => [], "pointer" => [30, 50], "part" => nil, "locked" => false, "afar" => false, "list" => nil,
                 "run" => 1,
                 "mode" => nil, "said" => "", "counts" => {}, "volume" => 5, "muted" => false, "playing" => false, "call" => "none", "light" => false,
-                "lights" => true, "help" => 0, "text" => "" }.freeze
+                "lights" => true, "help" => 0, "text" => "", "modifiers" => [] }.freeze
       OPEN_AT_FIRST = 2
 
       attr_reader :fitting, :knowledge, :host, :state
@@ -28,7 +28,7 @@ module Kippen
 
         kept = EMPTY.all? { |name, usual| usual.nil? || !value.key?(name) || alike?(usual, value[name]) }
         kept && list?(value["list"]) && (value["mode"].nil? || value["mode"].is_a?(Hash)) && pointer?(value.fetch("pointer", [0, 0])) &&
-          [*value["open"], *value["closed"]].all?(String)
+          [*value["open"], *value["closed"], *value["modifiers"]].all?(String)
       end
 
       def self.alike?(usual, value)
@@ -48,6 +48,7 @@ module Kippen
 
       # The screen after a Press::Outcome. own – the action that stands for what the button does by itself, or nil
       def did(outcome, own)
+        return Effects.let_go(self, outcome.action) if outcome.phase == "end" && outcome.action
         return self unless %w[fire start repeat].include?(outcome.phase)
 
         action = outcome.action.nil? || outcome.action["kind"] == "builtin" ? own : outcome.action

@@ -99,6 +99,7 @@ module Kippen
       screen_dark: "The lights of the house are off.",
       screen_scrolled: "Scrolled %{count} times.",
       screen_told: "%{command}: %{count}.",
+      screen_modifier: "%{key} is down.",
       screen_text: "Written: %{text}",
       tap_directions: "choose four buttons, one for each direction",
       pad_double: "each direction needs a button of its own"
