@@ -52,8 +52,8 @@ module Kippen
       def self.heard(app, stream, **ahead, &)
         Store.transaction(app.database) do
           seen = app.benches.take(stream, **ahead, &)
-          modes = seen.modes_changed.to_h { |host, _, after| [host, after] }
-          [seen, app.screens.follow(stream[:client_id], seen.fitting, seen.decided, modes)]
+          changed = seen.modes_changed.map(&:first)
+          [seen, app.screens.follow(stream[:client_id], seen.fitting, seen.decided, changed, seen.bench.modes)]
         end
       end
 

@@ -36,12 +36,15 @@ module Kippen
 
       # The cues of what was decided, and of modes that came and went: [{ "event", "words", "ways" }].
       def cues(fitting, decided, mode_changes)
-        catalogue = CATALOGUE.of(fitting)
-        events = decided.map { |outcome| [Cues.event(outcome, outcome.action && catalogue.entry(outcome.action)), outcome] }.reject { |event, _| event.nil? }
-        told = events.map { |event, outcome| [event, words(event, outcome, catalogue)] } + mode_changes.flat_map do |_, before, after|
-          modes(fitting, before, after)
-        end
+        told = decided.flat_map { |outcome| of_outcome(fitting, outcome) } + mode_changes.flat_map { |_, before, after| modes(fitting, before, after) }
         told.map { |event, words| { "event" => event, "words" => words, "ways" => fitting.cues.fetch(event, []) } }.reject { |cue| cue["ways"].empty? }
+      end
+
+      # [[event, words]…]
+      def of_outcome(fitting, outcome)
+        catalogue = CATALOGUE.of(fitting)
+        entry = outcome.action && catalogue.entry(outcome.action)
+        Cues.events(outcome, entry, fitting.timing(fitting.button(outcome.button))).map { |event| [event, words(event, outcome, catalogue)] }
       end
 
       def words(event, outcome, catalogue)
@@ -53,7 +56,7 @@ module Kippen
         [(["mode_ends", Words.say(:mode_over, mode: Words.mode(fitting, before[0]))] if before),
          (["mode_begins", Words.mode(fitting, after[0])] if after)].compact
       end
-      private_class_method :mode, :happenings, :element, :list, :words, :modes
+      private_class_method :mode, :happenings, :element, :list, :of_outcome, :words, :modes
     end
   end
 end

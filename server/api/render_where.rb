@@ -33,7 +33,7 @@ module Kippen
 
       def host(host)
         kind = KNOWLEDGE.host_kinds.of(host.system)
-        apps = @fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Changes::PutPlace::SCREEN }
+        apps = @fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Fitting::SCREEN }
         { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "most" => kind.most, "can_lock" => kind.locked, "choose" => kind.choose,
           "apps" => apps.map { |app| { "id" => app.id, "name" => app.name } } }
       end

@@ -44,11 +44,9 @@ module Kippen
         end
       end
 
-      # Where pointer and focus are when it begins.
+      # Where pointer and focus are when it begins; nowhere too, for the stream goes on from before.
       def self.spots(screens)
-        screens.flat_map do |screen|
-          screen.where.reject { |_, where| where.empty? }.map { |what, where| [0, screen.host.id, "#{what}_in", where] }
-        end
+        screens.flat_map { |screen| screen.where.map { |what, where| [0, screen.host.id, "#{what}_in", where] } }
       end
     end
   end

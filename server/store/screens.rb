@@ -32,13 +32,15 @@ module Kippen
           end
         end
 
-        # What was decided happens on the screens: decided – [Press::Outcome]; modes – { host => [mode, how] or nil }
+        # What was decided happens on the screens. decided – [Press::Outcome]; changed – ids of hosts whose mode has
+        # changed; modes – { host id => the mode that is on there now }, see Press::HostState#effective.
         # Returns { host id => Standins::Screen } of those that something happened to.
-        def follow(client, fitting, decided, modes)
+        def follow(client, fitting, decided, changed, modes)
           by_host = decided.group_by { |outcome| fitting.button(outcome.button)&.host }
-          (by_host.keys | modes.keys).compact.filter_map do |id|
+          (by_host.keys | changed).compact.filter_map do |id|
             host = fitting.host(id) or next
-            [id, change(client, fitting, host) { |screen| after(screen, fitting, by_host.fetch(id, []), modes, id) }]
+            done = by_host.fetch(id, [])
+            [id, change(client, fitting, host) { |screen| done.reduce(screen) { |one, outcome| one.did(outcome, own(fitting, outcome)) }.in_mode(modes[id]) }]
           end.to_h
         end
 
@@ -48,13 +50,6 @@ module Kippen
         def screen(fitting, host, state)
           state = state&.to_hash
           Standins::Screen.new(fitting, KNOWLEDGE, host, Standins::Screen.state?(state) ? state : nil)
-        end
-
-        def after(screen, fitting, outcomes, modes, host)
-          done = outcomes.reduce(screen) { |one, outcome| one.did(outcome, own(fitting, outcome)) }
-          return done unless modes.key?(host)
-
-          done.with(mode: modes[host] && { "id" => modes[host][0], "how" => modes[host][1] })
         end
 
         def own(fitting, outcome)

@@ -57,6 +57,17 @@ module Kippen
       assert_equal({ "from" => "21:00", "to" => "07:00" }, over["quiet"])
     end
 
+    # Listening anew begins as usual: neither the mode nor a list that is stepped through is on any more.
+    def test_another_stream_begins_as_usual_and_the_screen_says_so
+      at("tidebook")
+      press(CHEEK, 710)
+      assert_equal %w[Log Log], [screen.dig("mode", "name"), screen.dig("list", "name")]
+      @stream = send_json(:post, "/api/listeners/#{@listener}/streams", {})["id"]
+      @number = @ms = 0
+      press(KNEE)
+      assert_equal [nil, nil, "Tidebook has begun a new line."], screen.values_at("mode", "list", "said")
+    end
+
     def test_a_shortlist_is_stepped_through_with_one_button
       at("tidebook")
       press(CHEEK, 710)
@@ -89,6 +100,11 @@ module Kippen
       assert_equal "Reading", screen.dig("mode", "name")
       hand[CHEEK, "tap", 2]
       assert_equal "Rookery has turned to the next page.", screen["said"]
+      by_hand(do: "point", element: "region:screen-left-edge")
+      by_hand(do: "afar", on: true)
+      assert_equal "", screen["where"]["pointer"]
+      hand[CHEEK, "tap", 3]
+      assert_equal "Scrolled a page down.", screen["said"], "nowhere is told too"
     end
 
     def test_what_happens_to_the_host_itself_does_what_it_was_given

@@ -11,15 +11,14 @@ module Kippen
 
     module_function
 
-    # Takes a Press::Outcome and the Catalogue::Entry of what it did, or nil. Returns the event's name, or nil.
-    def event(outcome, entry)
-      case outcome.phase
-      when "ignored" then "ignored"
-      when "fire", "start"
-        return "done" if entry&.silent?
+    # Takes a Press::Outcome, the Catalogue::Entry of what it did, or nil, and the button's Fitting::Timing.
+    # Returns the names of the events, in their order. A hold that begins with the press has reached nothing.
+    def events(outcome, entry, timing)
+      return ["ignored"] if outcome.phase == "ignored"
+      return [] unless %w[fire start].include?(outcome.phase)
 
-        "long_press" if %w[long_press hold].include?(outcome.gesture)
-      end
+      long = %w[long_press hold].include?(outcome.gesture) && outcome.at_us - outcome.began_us >= timing.long_press_us
+      [*("long_press" if long), *("done" if entry&.silent?)]
     end
 
     # Which ways can be given at all: those that a host of a client, or a device on it, has.

@@ -24,6 +24,8 @@ module Kippen
     FORMAT = "fitting/1"
     EVERYWHERE = "everywhere"
     BASE = "base"
+    # The reserved app whose parts are regions of the screen.
+    SCREEN = "screen"
     GESTURES = %w[tap double_tap triple_tap long_press hold].freeze
     FOLLOW = %w[pointer focus].freeze
 

@@ -32,8 +32,5 @@ module Kippen
 
     # The Kind of a system.
     def of(system) = @by_system.fetch(system)
-
-    # Every system there is.
-    def systems = @by_system.keys
   end
 end

@@ -61,14 +61,6 @@ module Kippen
       below + ((sorted[at.ceil] - below) * (at - at.floor))
     end
 
-    # The standard deviation of a sample (n − 1); 0 of fewer than two.
-    def deviation(numbers)
-      return 0.0 if numbers.size < 2
-
-      mean = numbers.sum / numbers.size.to_f
-      Math.sqrt(numbers.sum { |number| (number - mean)**2 } / (numbers.size - 1))
-    end
-
     # The chance that two samples of one kind differ as much or more, by the sums of their ranks (Wilcoxon, Mann
     # and Whitney), two-sided, by the normal approximation with corrections for continuity and ties.
     # R: wilcox.test(exact = FALSE). nil where one of them is empty or all are the same.

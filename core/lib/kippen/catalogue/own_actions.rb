@@ -9,7 +9,6 @@ module Kippen
     module OwnActions
       GROUPS = { "modes" => 8, "shortlists" => 8.5 }.freeze
       ALL = %w[computer tablet phone television].freeze
-      NO_HARM = { "cost" => "nothing", "words" => Words.say(:moment_lost) }.freeze
       CLEAR = { "kind" => "mode", "how" => "clear" }.freeze
       # how it is taken => the only gesture that can
       HOW = { "lock" => nil, "latch" => nil, "held" => %w[hold] }.freeze
@@ -71,7 +70,7 @@ module Kippen
       end
 
       def item(id, name, effect, action, words:)
-        { "id" => id, "name" => name, "effect" => effect, "words" => words, "action" => action, "hosts" => ALL, "locked" => [], "harm" => NO_HARM }
+        { "id" => id, "name" => name, "effect" => effect, "words" => words, "action" => action, "hosts" => ALL, "locked" => [], "harm" => Entry::NO_HARM }
       end
       private_class_method :modes, :taking, :shortlists, :step, :item
     end

@@ -6,8 +6,6 @@ module Kippen
     # is an id, { "name" => as people call it } or "screen" for a region; its part, a name too. Of one that
     # is there, app and part stay what they are.
     class PutPlace < Change.of("place", :place)
-      SCREEN = "screen"
-
       def make(draft)
         said = place.slice("name", "off", "off_from_afar").transform_values { |value| value == false ? nil : value }
         place["id"] ? alter(draft, said) : add(draft, said)
@@ -36,12 +34,12 @@ module Kippen
         app = NamedApp.settle(draft, place.slice("app"))["app"]
         refuse("app", Words.say(:place_needs_app)) unless Fitting::Ids.ok?(app)
         part = place["part"].to_s.strip
-        refuse("part", Words.say(:needs_place)) if part.empty? && app == SCREEN
+        refuse("part", Words.say(:needs_place)) if part.empty? && app == Fitting::SCREEN
         { "app" => app, "part" => part.empty? ? nil : Fitting::OwnIds.from(part, [], "part") }
       end
 
       def name_of(draft, where)
-        return Words.say(:region_name, part: place["part"].strip) if where["app"] == SCREEN
+        return Words.say(:region_name, part: place["part"].strip) if where["app"] == Fitting::SCREEN
 
         app = WholeApp.name_of(draft, where["app"])
         where["part"] ? Words.say(:place_name_part, app:, part: place["part"].strip) : app

@@ -65,7 +65,7 @@ module Kippen
         words && Fault.new("/change/shortlist/items/#{index}", words)
       end
 
-      # Its mode, where it is stepped through; one that it needs no more goes when nothing stands in it.
+      # Its mode, where it is stepped through; while it isn't, the mode stays with what stands in it, and nothing takes it.
       def mode(draft, item)
         own = draft.list("modes").to_a.find { |one| one["shortlist"] == item["id"] }
         return if item["works"] != "step"
@@ -81,7 +81,7 @@ module Kippen
         was, is = [old, item].map { |one| PutShortlist.opener(draft, one) }
         draft.rows.to_a.select { |row| row["action"] == was }.each do |row|
           draft.rows.put(row.merge("action" => is))
-          OpenShortlist.steps(draft, item, Spot.of(row).button, row["gesture"]) if item["works"] == "step"
+          OpenShortlist.steps(draft, item, Spot.of(row).button) if item["works"] == "step"
         end
       end
     end
@@ -93,10 +93,10 @@ module Kippen
         item = draft.list("shortlists").find(shortlist) || refuse("shortlist", Words.say(:no_shortlist, id: Faults.show(shortlist)))
         draft.own_button(button)
         Placing.put(draft, draft.speak_of(Spot.new(button, place, mode)), { "gesture" => gesture, "action" => PutShortlist.opener(draft, item) })
-        OpenShortlist.steps(draft, item, button, gesture) if item["works"] == "step"
+        OpenShortlist.steps(draft, item, button) if item["works"] == "step"
       end
 
-      def self.steps(draft, item, button, _gesture)
+      def self.steps(draft, item, button)
         mode = draft.list("modes").to_a.find { |one| one["shortlist"] == item["id"] } or return
         list = Fitting::Shortlist.new(id: item["id"], items: [])
         spot = draft.speak_of(Spot.new(button, Fitting::EVERYWHERE, mode["id"]))

@@ -40,6 +40,8 @@ module Kippen
 
       # Ids of the places in which a mode that stays on can't be left again; empty where none, or it never stays on.
       def no_way_back(mode)
+        return [] if @states.size >= MOST
+
         stuck = @states.select { |state| state.held.nil? && state.latched.nil? && state.locked == mode }
         return [] if stuck.empty?
 

@@ -14,7 +14,6 @@ module Kippen
         end
       end
 
-      REGION_APP = "screen"
       FRONT = [2, 3, 60, 94].freeze
       WHOLE = [2, 3, 96, 94].freeze
       SIDE = [64, 34].freeze
@@ -72,13 +71,14 @@ module Kippen
       end
 
       def regions
-        @fitting.places.select { |place| place.app == REGION_APP && place.part }.map do |place|
-          Element.new(key: "region:#{place.id}", kind: "region", label: Words.place(@fitting, place.id), where: "#{REGION_APP}/#{place.part}", place: place.id)
+        @fitting.places.select { |place| place.app == Fitting::SCREEN && place.part }.map do |place|
+          Element.new(key: "region:#{place.id}", kind: "region", label: Words.place(@fitting, place.id), where: "#{Fitting::SCREEN}/#{place.part}",
+                      place: place.id)
         end
       end
 
       def startable
-        apps = @fitting.apps.select { |app| app.hosts.include?(@host.system) && app.id != REGION_APP && !@open.include?(app.id) }
+        apps = @fitting.apps.select { |app| app.hosts.include?(@host.system) && app.id != Fitting::SCREEN && !@open.include?(app.id) }
         apps.map do |app|
           Element.new(key: "start:#{app.id}", kind: "start", label: Words.say(:screen_open, app: app.name), where: "", rect: [0, 0, 0, 0], place: nil)
         end

@@ -57,6 +57,12 @@ module Kippen
         action ? with(run:).does(knowledge.catalogue.whole(action)) : self
       end
 
+      # The same while a mode is on: [id, how], or nil. A list that is stepped through is open in its mode alone.
+      def in_mode(mode)
+        open = state["list"] unless list&.works == "step" && Catalogue::OwnActions.mode_of(fitting, list)&.id != mode&.first
+        with(mode: mode && { "id" => mode[0], "how" => mode[1] }, list: open)
+      end
+
       # The screen after an action, a JSON object.
       def does(action)
         refused = refuses(action)
@@ -93,7 +99,7 @@ module Kippen
       end
 
       def name = host.name || host.id
-      def apps = fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Layout::REGION_APP }.map(&:id)
+      def apps = fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Fitting::SCREEN }.map(&:id)
       def kind = knowledge.host_kinds.of(host.system)
 
       # The shortlist that is open: a Fitting::Shortlist, or nil.
@@ -112,7 +118,7 @@ module Kippen
         return where unless state["afar"]
 
         app, part = where.split("/", 2)
-        steps = [where, (app if part && app != Layout::REGION_APP), ""].compact
+        steps = [where, (app if part && app != Fitting::SCREEN), ""].compact
         steps.find { |one| one.empty? || fitting.places.none? { |place| place.off_from_afar && [place.app, place.part].compact.join("/") == one } }
       end
 

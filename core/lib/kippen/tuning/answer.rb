@@ -24,7 +24,7 @@ module Kippen
           "compared" => compared, "sweeps" => sweeps, "notes" => notes }
       end
 
-      # How many times all trials were replayed for it.
+      # How many times all trials were replayed for it; once #to_h has been asked.
       def passes = @passes = (@fit.replays.count + @validated + @replays.count) / [@series.trials.size, 1].max.to_f
 
       def timing = @timing ||= (@fit = fit(@series)).timing

@@ -4,7 +4,6 @@ module Kippen
   module Words
     # Where and when: places, modes, shortlists, cues.
     WHERE = {
-      moment_lost: "Nothing worse than a moment lost.",
       group_modes: "Modes",
       group_shortlists: "Shortlists",
       mode_lock_action: "%{mode} on or off",
@@ -41,7 +40,6 @@ module Kippen
       line_needs_words: "“%{action}” can’t stand in a shortlist: it lasts as long as a button is held",
       shortlist_empty: "a shortlist needs at least one line",
       shortlist_of_other_host: "the shortlist %{name} is shown on %{host}",
-      shortlist_still_opened: "still opened by %{where}: take it off there first",
       carries_modes: "%{device} carries %{count} here (%{modes}): %{mode} would be one more",
       one_mode: "one mode",
       more_modes: "%{count} modes",

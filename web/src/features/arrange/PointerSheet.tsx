@@ -2,7 +2,7 @@ import { Button, InputNumber, Select } from 'antd'
 import { useState } from 'react'
 import type { Button as ButtonData, Desk, Device } from '../../shared/api'
 import { useFormChange, usePreview, type Spot } from '../../shared/fitting'
-import { Field, FormOf, SideSheet } from '../../shared/ui'
+import { ButtonField, Field, FormOf, SideSheet } from '../../shared/ui'
 import { WhatChanges } from '../assign'
 import { PointerCurve } from './PointerCurve'
 import { say } from './sentences'
@@ -47,18 +47,7 @@ export function PointerSheet(props: { desk: Desk; spot: Spot; onClose: () => voi
     at: string,
     value: string | undefined,
     put: (ref: string | undefined) => void,
-  ) => (
-    <Field key={at} label={label} at={at}>
-      <Select
-        showSearch
-        allowClear
-        optionFilterProp="label"
-        value={value}
-        onChange={put}
-        options={buttons.map((one) => ({ value: one.ref, label: one.full_name }))}
-      />
-    </Field>
-  )
+  ) => <ButtonField key={at} label={label} at={at} optional buttons={buttons} value={value} onChange={put} />
   const number = (label: string, name: 'step_px' | 'after_ms' | 'every_ms', from: number, to: number) => (
     <Field label={label}>
       <InputNumber

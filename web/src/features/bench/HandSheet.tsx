@@ -3,7 +3,7 @@ import { Button, Select } from 'antd'
 import { useCallback, useState } from 'react'
 import { api, must, type Button as ButtonData, type Desk } from '../../shared/api'
 import { giveCue } from '../../shared/cues'
-import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
+import { ButtonField, Faults, Field, SideSheet, useTask } from '../../shared/ui'
 import { say } from './sentences'
 
 type Wanted = 'tap' | 'double_tap' | 'triple_tap' | 'long_press' | 'rest'
@@ -70,15 +70,7 @@ export function HandSheet({ desk, buttons, onClose }: Props) {
               options={hands.data?.map((one) => ({ value: one.id, label: one.name })) ?? []}
             />
           </Field>
-          <Field label={say.button}>
-            <Select
-              showSearch
-              optionFilterProp="label"
-              value={button ?? ''}
-              onChange={setButton}
-              options={buttons.map((one) => ({ value: one.ref, label: one.name }))}
-            />
-          </Field>
+          <ButtonField label={say.button} buttons={buttons} value={button} onChange={setButton} />
           <Field label={say.asked}>
             <Select value={wanted} onChange={setWanted} options={WANTED} />
           </Field>

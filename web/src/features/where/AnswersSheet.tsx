@@ -2,7 +2,7 @@ import { Select } from 'antd'
 import { useState } from 'react'
 import type { Button as ButtonData, Desk } from '../../shared/api'
 import { useAnswers, type Spot } from '../../shared/fitting'
-import { Field, GestureMark, SideSheet } from '../../shared/ui'
+import { ButtonField, Field, GestureMark, SideSheet } from '../../shared/ui'
 import { say } from './sentences'
 import styles from './where.module.css'
 
@@ -20,15 +20,7 @@ export function AnswersSheet(props: {
   return (
     <SideSheet title={say.answersTitle} onClose={onClose}>
       <p>{say.answersAbout}</p>
-      <Field label={say.button}>
-        <Select
-          showSearch
-          optionFilterProp="label"
-          value={button ?? ''}
-          onChange={setButton}
-          options={buttons.map((one) => ({ value: one.ref, label: one.full_name }))}
-        />
-      </Field>
+      <ButtonField label={say.button} buttons={buttons} value={button} onChange={setButton} />
       <Field label={say.place}>
         <Select
           value={spot.place}

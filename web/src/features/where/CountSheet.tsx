@@ -1,8 +1,8 @@
-import { Button, Select } from 'antd'
+import { Button } from 'antd'
 import { useState } from 'react'
 import type { Button as ButtonData, Desk } from '../../shared/api'
 import { useFormChange, usePreview } from '../../shared/fitting'
-import { Field, FormOf, SideSheet } from '../../shared/ui'
+import { ButtonField, FormOf, SideSheet } from '../../shared/ui'
 import { ActionField, choose, meant, WhatChanges, type ActionChoice } from '../assign'
 import { say } from './sentences'
 
@@ -19,7 +19,6 @@ export function CountSheet(props: { desk: Desk; buttons: ButtonData[]; onClose: 
   const [held, setHeld] = useState<string>()
   const [counted, setCounted] = useState<string>()
   const [choices, setChoices] = useState<Record<string, ActionChoice>>({})
-  const options = buttons.map((one) => ({ value: one.ref, label: one.full_name }))
   const actions = COUNTS.map(
     ({ gesture }) => [gesture, meant(choices[gesture] ?? choose(undefined))] as const,
   )
@@ -37,18 +36,14 @@ export function CountSheet(props: { desk: Desk; buttons: ButtonData[]; onClose: 
     <SideSheet title={say.countTitle} onClose={onClose}>
       <p>{say.countAbout}</p>
       <FormOf onSubmit={onSubmit} refused={refused}>
-        <Field label={say.held} at="held">
-          <Select showSearch optionFilterProp="label" value={held} onChange={setHeld} options={options} />
-        </Field>
-        <Field label={say.counted} at="counted">
-          <Select
-            showSearch
-            optionFilterProp="label"
-            value={counted}
-            onChange={setCounted}
-            options={options}
-          />
-        </Field>
+        <ButtonField label={say.held} at="held" buttons={buttons} value={held} onChange={setHeld} />
+        <ButtonField
+          label={say.counted}
+          at="counted"
+          buttons={buttons}
+          value={counted}
+          onChange={setCounted}
+        />
         {COUNTS.map(({ gesture, label }) => (
           <ActionField
             key={gesture}

@@ -2,7 +2,7 @@ import { Button, Select } from 'antd'
 import { useState } from 'react'
 import type { Desk, Gesture } from '../../shared/api'
 import { useFormChange, usePreview, useWhere, type Spot } from '../../shared/fitting'
-import { Field, FormOf, SideSheet } from '../../shared/ui'
+import { ButtonField, Field, FormOf, SideSheet } from '../../shared/ui'
 import { GesturePicker, WhatChanges } from '../assign'
 import { say } from './sentences'
 
@@ -28,15 +28,7 @@ export function OpenShortlistSheet(props: { desk: Desk; id: string; spot: Spot; 
   return (
     <SideSheet title={say.openWithOf(list.name)} onClose={onClose}>
       <FormOf onSubmit={onSubmit} refused={refused}>
-        <Field label={say.button} at="button">
-          <Select
-            showSearch
-            optionFilterProp="label"
-            value={button}
-            onChange={setButton}
-            options={buttons.map((one) => ({ value: one.ref, label: one.full_name }))}
-          />
-        </Field>
+        <ButtonField label={say.button} at="button" buttons={buttons} value={button} onChange={setButton} />
         <Field label={say.place} at="place">
           <Select
             value={place}
