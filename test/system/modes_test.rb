@@ -102,7 +102,10 @@ module Kippen
       show_screen
       bind("elbow-switch/press" => "F8", "foot-switch/press" => "F9")
       { 1 => "The sound is one step louder.", 2 => "The sound is one step quieter.", 3 => "Rookery has turned to the next page.", 4 => "Next page: 2." }
-        .each { |count, words| counted(count) && said(words) }
+        .each do |count, words|
+        counted(count)
+        said(words)
+      end
     end
 
     def counted(count)
@@ -113,6 +116,8 @@ module Kippen
         key("keyUp", "F9", at + 0.22 + (index * 0.2))
       end
       key("keyUp", "F8", at + 0.3 + (count * 0.2))
+      # What comes next is stamped after it.
+      pause(at + 0.6 + (count * 0.2))
     end
   end
 end
