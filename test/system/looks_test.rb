@@ -129,6 +129,8 @@ module Kippen
       assert_operator landmarks, :<=, 4
     end
 
+    BEYOND = "[...document.querySelectorAll('body *')].filter((one) => one.getBoundingClientRect().right > innerWidth + 1)" \
+             ".map((one) => one.tagName + '.' + one.className).slice(0, 8)"
     def test_long_unbroken_names_push_nothing_off
       long = "Quillwort" * 13
       fitting = { "kippen" => "fitting/1", "client" => { "name" => long, "about" => long },
@@ -141,10 +143,9 @@ module Kippen
         resize(1280, 800)
         open_step(step)
         resize(width, height)
-        wide = page.evaluate_script(<<~JS)
-          [...document.querySelectorAll("body *")].filter((one) => one.getBoundingClientRect().right > innerWidth + 1)
-            .map((one) => one.tagName + "." + one.className).slice(0, 8)
-        JS
+        # What is drawn to scale follows the new width a moment later.
+        patience = Time.now + 5
+        sleep 0.1 until (wide = page.evaluate_script(BEYOND)).empty? || Time.now > patience
         assert_empty wide, "#{step} at #{width}"
         assert_fits
       end
