@@ -18,6 +18,7 @@ module Kippen
     # response against the contract too
     def self.rack(database, secret:, demo: false, listen: nil, way_in: nil, host: nil, check_responses: false)
       App.set :database, database
+      Jobs.connect(database)
       App.set :demo, demo
       # Where a proxy leads here, devices come by it too.
       App.set :way_in, WayIn.new(host ? nil : way_in, reached: !host.nil?)

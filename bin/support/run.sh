@@ -45,7 +45,7 @@ start_server() {
 
 # The worker for what nobody waits for.
 start_worker() {
-  run worker "$LOGS/worker.log" bundle exec ruby "$ROOT/server/jobs/worker.rb"
+  RUBYOPT="--yjit --yjit-exec-mem-size=32" run worker "$LOGS/worker.log" bundle exec ruby "$ROOT/server/jobs/worker.rb"
   WORKER=$RUN_PID
 }
 

@@ -31,6 +31,9 @@ module Kippen
       register ListenerRoutes
       register BenchRoutes
       register StandinRoutes
+      register SittingRoutes
+      register TrialRoutes
+      register FitRoutes
       register JoinRoutes
       register WayInRoutes
       register JoinedRoutes
@@ -49,6 +52,9 @@ module Kippen
         def streams = Store::Streams.new(database)
         def benches = Store::Benches.new(database) { |fitting| RenderBench.new(fitting) }
         def screens = Store::Screens.new(database)
+        def sittings = Store::Sittings.new(database)
+        def trials = Store::Trials.new(database)
+        def fits = Store::Fits.new(database)
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
         def rodauth = env["kippen.rodauth"]
@@ -102,6 +108,7 @@ module Kippen
       end
 
       error(Store::Missing) { |e| problem(404, e.message) }
+      error(Store::Sittings::Closed) { |e| problem(409, e.message) }
       error(Store::Joins::Wrong) { |e| problem(404, e.message) }
       error(Store::Joins::TooMany, Store::Streams::TooMany) { |e| problem(429, e.message) }
       error(Store::Accounts::Taken, Store::Accounts::LastLead) { |e| problem(409, "#{e.message}; nothing was changed") }

@@ -52,6 +52,7 @@ module Kippen
       def self.heard(app, stream, **ahead, &)
         Store.transaction(app.database) do
           seen = app.benches.take(stream, **ahead, &)
+          app.sittings.hear(stream, seen.heard)
           changed = seen.modes_changed.map(&:first)
           [seen, app.screens.follow(stream[:client_id], seen.fitting, seen.decided, changed, seen.bench.modes)]
         end

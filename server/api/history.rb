@@ -8,7 +8,9 @@ module Kippen
         app.get("/api/clients/:client/revisions") do
           history = Store::History.new(database, params["client"])
           undo, redone = history.steps
-          json("revisions" => history.page(before: sought["before"]).map { |row| Render.revision(row).merge("how" => row[:how]) },
+          page = history.page(before: sought["before"])
+          evidence = fits.evidence(params["client"], page.map { |row| row[:number] })
+          json("revisions" => page.map { |row| Render.revision(row).merge("how" => row[:how], "evidence" => HistoryRoutes.evidence(evidence[row[:number]])) },
                "undo" => undo, "redo" => redone)
         end
 
@@ -27,6 +29,13 @@ module Kippen
           status 201
           json("revision" => Render.revision(saved))
         end
+      end
+
+      # On what a revision's timing rests, or nil.
+      def self.evidence(row)
+        return unless row && FitResult.readable?(row)
+
+        { "fit" => row[:fit_id], "trials" => row[:trials].to_a.size, "words" => RenderFit.note(row[:result]) }
       end
     end
   end

@@ -4,6 +4,14 @@ module Kippen
   module Server
     # For whoever joins by code: sends presses, and sees the screen of its own host.
     module JoinedRoutes
+      # Only the prompt, and what comes of it; no figures.
+      def self.prompt(app, row)
+        fitting, = app.revisions.fitting(app.joined[:client_id])
+        return unless row && row[:prompt] && row[:ended_at].nil? && fitting.button(row[:button])&.host == app.joined[:host]
+
+        RenderTuning.new(fitting).asked(row)
+      end
+
       def self.registered(app)
         app.post("/api/joined") do
           token, join = joins.join(sent["code"], sent["name"])
@@ -34,6 +42,17 @@ module Kippen
           fitting, = revisions.fitting(joined[:client_id])
           host = fitting.host(joined[:host]) || raise(Store::Missing, "no host #{joined[:host]}")
           json(RenderScreen.view(screens.of(joined[:client_id], fitting, host)).merge("refuses" => [], "happenings" => []))
+        end
+
+        # What the client is asked to press: of its own host only.
+        app.get("/api/joined/prompt") { json("prompt" => JoinedRoutes.prompt(self, sittings.open(joined[:client_id]))) }
+
+        app.post("/api/joined/prompt") do
+          row = sittings.open(joined[:client_id])
+          if row && row[:id] == sent["sitting"] && JoinedRoutes.prompt(self, row)
+            sittings.held(row[:id]) { |held| Stepping.new(self, held, sent.merge("do" => "done")).step }
+          end
+          json("prompt" => JoinedRoutes.prompt(self, sittings.open(joined[:client_id])))
         end
 
         # What a source is called: of the code tables alone.

@@ -12,9 +12,10 @@ module Kippen
         app.post("/api/clients/:client/revisions") do
           asked = RevisionRoutes.changes(sent)
           result = nil
+          fit = sent["fit"] && RevisionRoutes.fit(self)
           saved = Store::Save.new(database).on(params["client"], author:, account:, page: sent["page"], change: sent["change"]["kind"]) do |head|
             result = RevisionRoutes.make(self, head, asked)
-            Store::Save::Made.new(fitting: result.fitting, note: sent.fetch("note", ""))
+            Store::Save::Made.new(fitting: result.fitting, note: sent.fetch("note", ""), fit:)
           end
           status 201
           json("revision" => Render.revision(saved), "told" => Preview.new(result).told)
@@ -32,6 +33,12 @@ module Kippen
       # The Changes that were sent, made as one. Raises Invalid.
       def self.changes(sent)
         [Changes.read(sent["change"]), *(Changes::ConfirmTime.new(seconds: sent["confirm_s"]) if sent["confirm_s"])]
+      end
+
+      # The row of the fit it rests on. Raises Store::Missing.
+      def self.fit(app)
+        row = app.fits.find(app.sent["fit"])
+        row[:client_id] == app.params["client"] && FitResult.readable?(row) ? row : raise(Store::Missing, "no result of a fit #{Faults.show(app.sent["fit"])}")
       end
 
       # On the head, as they were thought of on the revision that the page showed. Returns a

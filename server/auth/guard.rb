@@ -7,11 +7,15 @@ module Kippen
     class Guard
       ANYONE = "anyone"
       LISTENER = "listener"
+      # Places in what another parameter names.
+      NUMBERS = %w[number].freeze
       # Of whose client a path speaks: parameter → table and the way to its client.
       CLIENT_OF = {
         "client" => ->(db, id) { db[:clients].where(id:).select(:id) },
         "join" => ->(db, id) { db[:joins].where(id:).select(:client_id) },
         "listener" => ->(db, id) { db[:listeners].where(id:).select(:client_id) },
+        "sitting" => ->(db, id) { db[:sittings].where(id:).select(:client_id) },
+        "fit" => ->(db, id) { db[:fits].where(id:).select(:client_id) },
         "stream" => ->(db, id) { db[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => id).select(:client_id) }
       }.freeze
 
@@ -43,7 +47,9 @@ module Kippen
 
       def refusal(who, account, parameters)
         return Problem.response(401, "Sign in first") unless account
-        return Problem.response(404, "There is nothing here by this name") unless parameters.all? { |name, id| in_sight?(account, name, id.to_s) }
+        return Problem.response(404, "There is nothing here by this name") unless parameters.except(*NUMBERS).all? do |name, id|
+          in_sight?(account, name, id.to_s)
+        end
 
         Problem.response(403, "For this one must be #{who.join(" or ")}; you are #{account.role}") unless who.include?(account.role)
       end

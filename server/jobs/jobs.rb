@@ -25,7 +25,7 @@ module Kippen
         attr_reader :database
       end
 
-      # Which database the jobs lie in.
+      # Which database the jobs lie in: those that are put in line, and those that are done.
       def self.connect(database)
         @database = database
         Que.connection = database

@@ -23,13 +23,14 @@ module Kippen
           @tiles = []
           @decided = []
           @modes_changed = []
+          @heard = []
           from_us = fresh.first&.time_us
           redo_us = go_back(fresh)
           feed(redo_us ? after(@place) : fresh, fresh)
           hear(fresh)
           save if redo_us || fresh.any? || @new
           Benches::Seen.new(bench: @bench, standing: @row, tiles: @tiles + @bench.open.map { |story| tile(story) }, from_us: redo_us || from_us,
-                            decided: @decided, modes_changed: @modes_changed, fitting: @fitting, revision: @revision, reader: @reader)
+                            decided: @decided, modes_changed: @modes_changed, fitting: @fitting, revision: @revision, reader: @reader, heard: @heard)
         end
 
         private
@@ -98,6 +99,7 @@ module Kippen
             news = first && (message.place <=> first) >= 0
             decide(news)
             changed_modes(modes) if news
+            @heard << resolved if news && resolved
             settle
           end
         end

@@ -38,10 +38,12 @@ module Kippen
 
         # What there is of a client, counted: what goes when it is erased.
         def holdings(id)
+          sittings = @database[:sittings].where(client_id: id)
           listeners = @database[:listeners].where(client_id: id)
           streams = @database[:streams].where(listener_id: listeners.select(:id))
           { revisions: @database[:revisions].where(client_id: id).count, listeners: listeners.count, streams: streams.count,
-            presses: @database[:messages].where(stream_id: streams.select(:id)).count, viewers: @database[:viewings].where(client_id: id).count }
+            presses: @database[:messages].where(stream_id: streams.select(:id)).count, trials: @database[:trials].where(sitting_id: sittings.select(:id)).count,
+            viewers: @database[:viewings].where(client_id: id).count }
         end
 
         # Erases a client with everything. That it was is remembered by its id alone: what is restored from

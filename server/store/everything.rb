@@ -31,15 +31,24 @@ module Kippen
         def client = plain(@database[:clients].select(:id, :name, :about, :revision, :seen_at, :created_at)[id: @client])
 
         def parts
-          listeners = of(:listeners)
-          streams = @database[:streams].where(listener_id: listeners.select(:id))
-          rows = { "revisions" => of(:revisions).order(:number), "listeners" => listeners.order(:created_at),
-                   "bindings" => @database[:bindings].where(listener_id: listeners.select(:id)).order(:listener_id, :heard),
-                   "streams" => streams.order(:started_at),
-                   "messages" => @database[:messages].where(stream_id: streams.select(:id)).order(:stream_id, :number),
-                   "screens" => of(:screens).order(:host), "viewers" => @database[:accounts].where(id: of(:viewings).select(:account_id)).select(:name, :email),
+          rows = { "revisions" => of(:revisions).order(:number), **heard, **tuned, "screens" => of(:screens).order(:host),
+                   "viewers" => @database[:accounts].where(id: of(:viewings).select(:account_id)).select(:name, :email),
                    "audit" => of(:audit).order(:id).select(:author, :what, :detail, :at) }
           rows.to_h { |name, dataset| [name, paged(dataset, name == "revisions")] }
+        end
+
+        def heard
+          listeners = of(:listeners)
+          streams = @database[:streams].where(listener_id: listeners.select(:id))
+          { "listeners" => listeners.order(:created_at),
+            "bindings" => @database[:bindings].where(listener_id: listeners.select(:id)).order(:listener_id, :heard),
+            "streams" => streams.order(:started_at), "messages" => @database[:messages].where(stream_id: streams.select(:id)).order(:stream_id, :number) }
+        end
+
+        def tuned
+          trials = @database[:trials].where(sitting_id: of(:sittings).select(:id))
+          { "sittings" => of(:sittings).order(:began_at), "trials" => trials.order(:sitting_id, :number), "fits" => of(:fits).order(:created_at),
+            "evidence" => of(:evidence).order(:number) }
         end
 
         def of(table) = @database[table].where(client_id: @client)
@@ -52,6 +61,7 @@ module Kippen
             case value
             when Time then Render.time(value)
             when Sequel::Postgres::JSONBHash then value.to_hash
+            when Sequel::Postgres::JSONBArray then value.to_a
             else value
             end
           end

@@ -7,9 +7,10 @@ module Kippen
       # count, note who did it; tell others and remember what was read once all of it is written.
       class Save
         # What a block makes of the head: the new Fitting, what its revision says of itself, and
-        # whether it must be asked if the main job went elsewhere.
-        Made = Struct.new(:fitting, :note, :about, :watch, keyword_init: true) do
-          def initialize(fitting:, note: "", about: {}, watch: true) = super
+        # whether it must be asked if the main job went elsewhere; fit – the row of the
+        # one it rests on, or nil.
+        Made = Struct.new(:fitting, :note, :about, :watch, :fit, keyword_init: true) do
+          def initialize(fitting:, note: "", about: {}, watch: true, fit: nil) = super
         end
 
         def initialize(database) = @database = database
@@ -24,6 +25,7 @@ module Kippen
             head = revisions.head(client)
             made = yield head
             saved = insert(client, head.newest, made, author:, page:)
+            Fits.new(@database).applied(made.fit, saved[:number]) if made.fit
             confirmations.watch(client, head, saved[:number], made.fitting) if made.watch
             Audit.new(@database).note(account, what, client:, saved: saved[:number], **detail) if account
             saved

@@ -69,6 +69,15 @@ module Kippen
           Contacts.new(of_buttons(rows.reverse.limit(MOST_LOOKED_AT).all.reverse, fitting)).by_device
         end
 
+        # What a button gave between two moments of a stream, in µs from the first of it: [[µs, kind, level or nothing]…]
+        def edges(stream, fitting, button, from_us, to_us)
+          reader = reader(fitting, stream[:listener_id], stream[:host]) if stream[:raw]
+          rows = @database[:messages].where(stream_id: stream[:id], time_us: from_us..to_us, kind: Sittings::EDGES).order(:time_us, :number)
+          messages = rows.select(:number, :time_us, :source, :kind, :value).map { |row| Press::Bench::Message.new(**row) }
+          mine = messages.filter_map { |one| reader ? reader.resolve(one) : one }.select { |one| one.source == button.ref }
+          Sittings.relative(mine.map { |one| Sittings.event(one) })
+        end
+
         # Holds a stream for the transaction. Returns what its time is known by, { id:, first_us:, passed: }:
         # passed – seconds since the first message came; or nil where there is no such stream.
         def lock(id) = @database[:streams].where(id:).for_update.select(:id, :first_us, PASSED.as(:passed)).first

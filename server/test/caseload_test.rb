@@ -64,7 +64,8 @@ module Kippen
       sign_in_as("lead")
       add_client
       assign("double_tap", MARK)
-      assert_equal({ "revisions" => 2, "listeners" => 0, "streams" => 0, "presses" => 0, "viewers" => 0 }, ask("/api/clients/#{@client}/erasure"))
+      assert_equal({ "revisions" => 2, "listeners" => 0, "streams" => 0, "presses" => 0, "trials" => 0, "viewers" => 0 },
+                   ask("/api/clients/#{@client}/erasure"))
       send_json(:post, "/api/clients/#{@client}/erasure", "name" => "Somebody else")
       assert_problem(409)
       send_json(:post, "/api/clients/#{@client}/erasure", "name" => "Bram Oduya-Lisle")
@@ -72,7 +73,7 @@ module Kippen
       ask("/api/clients/#{@client}")
       assert_problem(404)
       assert_empty DATABASE[:clients].where(id: @client).all
-      %i[revisions viewings].each { |table| assert_empty DATABASE[table].where(client_id: @client).all }
+      %i[revisions viewings sittings fits].each { |table| assert_empty DATABASE[table].where(client_id: @client).all }
       entries = ask("/api/audit")["entries"].select { |entry| entry["client"] == @client }
       assert_equal([["A lead", "erased a client", {}]], entries.map { |entry| entry.values_at("author", "what", "detail") })
       refute_includes last_response.body, "Bram"

@@ -23,8 +23,10 @@ module Kippen
       listener = send_json(:post, "/api/clients/#{client}/listeners", "name" => name)["id"]
       stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
       join = send_json(:post, "/api/clients/#{client}/joins", { "host" => "phone" })["id"]
+      sitting, fit = add_fit(client)
       account = DATABASE[:accounts].where(service_id: service).get(:id)
-      { "client" => client, "listener" => listener, "stream" => stream, "account" => account, "join" => join, "own" => stream }
+      { "client" => client, "listener" => listener, "stream" => stream, "account" => account, "join" => join, "own" => stream,
+        "sitting" => sitting, "fit" => fit, "number" => 0 }
     end
 
     # Each operation with the session as it was: one of them ends it.
@@ -58,7 +60,7 @@ module Kippen
     # What changes anything is for specialists and leads, but for signing in, one's own password and joining by code.
     def test_a_viewer_may_change_nothing
       changing = OPERATIONS.reject { |operation| operation.method == "get" || operation.path.start_with?("/api/session", "/api/joined") }
-      changing -= OPERATIONS.select { |operation| %w[previewChange addService].include?(operation.operation_id) }
+      changing -= OPERATIONS.select { |operation| %w[previewChange addService getFitAlong judgeTiming].include?(operation.operation_id) }
       assert_operator changing.size, :>, 5
       changing.each { |operation| refute_includes operation["x-who"], "viewer", operation.operation_id }
     end

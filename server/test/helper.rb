@@ -71,6 +71,16 @@ module Kippen
       @client = answer["id"]
     end
 
+    # A sitting of a client with a press of a button in it, and what was fitted to it: [sitting id, fit id].
+    def add_fit(client, button = EDGE)
+      file = { "kippen" => "trials/1", "button" => { "id" => button }, "offered" => %w[tap],
+               "trials" => [{ "intended" => "tap", "trace" => [[0, "down"], [90_000, "up"]] }] }
+      sitting = send_json(:post, "/api/clients/#{client}/trials", "button" => button, "file" => file)["id"]
+      fit = send_json(:post, "/api/clients/#{client}/fits", "button" => button, "sittings" => [sitting])["id"]
+      Server::Jobs::FitTiming.run(fit)
+      [sitting, fit]
+    end
+
     def change(change, parent: 1)
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => parent, "change" => change)
     end

@@ -33,7 +33,9 @@ module Kippen
       listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
       stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
       join = send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone")["id"]
-      @right = { "client" => @client, "listener" => listener, "stream" => stream, "own" => stream, "join" => join,
+      sitting, fit = add_fit(@client)
+      @right = { "sitting" => sitting, "fit" => fit, "number" => "0",
+                 "client" => @client, "listener" => listener, "stream" => stream, "own" => stream, "join" => join,
                  "account" => DATABASE[:accounts].where(service_id: @service).get(:id).to_s }
       @token = csrf
       @session = last_response["set-cookie"][/kippen\.session=[^;]+/]

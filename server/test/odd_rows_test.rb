@@ -7,7 +7,7 @@ module Kippen
   class OddRowsTest < ServerTest
     MOUSE = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
     PARTS = ["", "/where", "/screens", "/where", "/screens", "/devices", "/lanes", "/wants", "/bench", "/revisions", "/joins", "/hands", "/settings",
-             "/arrangements", "/everything"].freeze
+             "/arrangements", "/everything", "/tuning"].freeze
 
     def setup
       super
@@ -30,8 +30,15 @@ module Kippen
         get("/api/clients/#{@client}#{part}")
         assert_equal 200, status, "#{why}, #{part}: #{last_response.body[0, 300]}"
       end
+      DATABASE[:sittings].where(client_id: @client).select_map(:id).each { |id| assert_answers("/api/sittings/#{id}") }
+      DATABASE[:fits].where(client_id: @client).select_map(:id).each { |id| assert_answers("/api/fits/#{id}") }
       change({ "kind" => "client", "name" => "Still here" }, parent: ask("/api/clients/#{@client}")["revision"]["number"])
       assert_equal 201, status, "#{why}: #{last_response.body}"
+    end
+
+    def assert_answers(path)
+      get(path)
+      assert_equal 200, status, "#{path}: #{last_response.body[0, 300]}"
     end
 
     # table => the odd rows that are planted in it
@@ -90,6 +97,37 @@ module Kippen
       "clients" => ->(test) { DATABASE[:clients].where(id: test.client).update(open: Sequel.pg_jsonb({ "wants" => 7 }), name: "", about: "") },
       "screens" => lambda { |test|
         DATABASE[:screens].insert(client_id: test.client, host: "desk", state: Sequel.pg_jsonb({ "kippen" => "screen/1", "open" => 7 }))
+      },
+      "sittings" => lambda { |test|
+        odd = { button: "mouse/left", way: "dance", whose: "nobody", seed: -1, author: "" }
+        [[{ "a" => 1 }, { "number" => "x" }, [[1, "bang"]]], [[], 7, {}],
+         [["tap"], { "number" => 3, "intended" => "wave" }, [["x"], 7, nil]]].each do |offered, prompt, trace|
+          DATABASE[:sittings].insert(client_id: test.client, offered: Sequel.pg_jsonb_wrap(offered), prompt: Sequel.pg_jsonb_wrap(prompt),
+                                     trace: Sequel.pg_jsonb_wrap(trace), ended_at: Time.now, **odd)
+        end
+        DATABASE[:sittings].insert(client_id: test.client, offered: Sequel.pg_jsonb(%w[tap]), prompt: Sequel.pg_jsonb({ "intended" => 7 }),
+                                   asked: Sequel.pg_jsonb([7, nil]),
+                                   trace: Sequel.pg_jsonb([[5, "up"], [1, "down"], [2, "level", "x"]]), **odd, button: "gone/gone")
+      },
+      "trials" => lambda { |test|
+        sitting = DATABASE[:sittings].returning(:id).insert(client_id: test.client, offered: Sequel.pg_jsonb(%w[tap]), button: "mouse/left", way: "prompts",
+                                                            whose: "client", seed: 1, author: "").first[:id]
+        [["tap", [[5, "down"], [1, "up"]]], ["wave", []], ["rest", { "a" => 1 }], ["tap", [[0, "level", 0.5]]], ["tap", [7, nil, [0, "down"]]]]
+          .each_with_index do |(intended, trace), number|
+          DATABASE[:trials].insert(sitting_id: sitting, number:, button: "mouse/left", intended:, trace: Sequel.pg_jsonb(trace))
+        end
+      },
+      "fits" => lambda { |test|
+        odd = { client_id: test.client, sittings: Sequel.pg_jsonb([7]), price: 0.05, fixed: Sequel.pg_jsonb({}), digest: "x", author: "", state: "done" }
+        ["mouse/left", "gone/gone"].product([{ "kippen" => "trials/9" }, {}], [nil, { "timing" => 7 }, { "kippen" => "fit/9" }]).each do |button, file, result|
+          DATABASE[:fits].insert(button:, file: Sequel.pg_jsonb(file), trials: Sequel.pg_jsonb({}), result: result && Sequel.pg_jsonb(result), **odd)
+        end
+      },
+      "evidence" => lambda { |test|
+        none = %i[file fixed].to_h { |name| [name, Sequel.pg_jsonb({})] }.merge(%i[trials sittings].to_h { |name| [name, Sequel.pg_jsonb([])] })
+        row = { client_id: test.client, button: "", price: 1, digest: "x", author: "", result: Sequel.pg_jsonb({ "expected" => 7 }), **none }
+        fit = DATABASE[:fits].returning(:id).insert(**row).first[:id]
+        [1, 900].each { |number| DATABASE[:evidence].insert(client_id: test.client, number:, fit_id: fit) }
       },
       "audit" => lambda { |test|
         DATABASE[:audit].insert(service_id: test.service, author: "", what: "", client_id: test.client, detail: Sequel.pg_jsonb({ "x" => [1, nil] }))

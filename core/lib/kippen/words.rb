@@ -117,11 +117,38 @@ module Kippen
 
     # What can be set of a setting on a device, from its kind's data: "0 to 500 ms, in steps of 10".
     def self.settable(name, allowed)
+      return say(:anything) if allowed.nil?
+
       unit = name.end_with?("_ms") ? " ms" : ""
       return "fixed at #{allowed["fixed"]}#{unit}" if allowed.key?("fixed")
       return "#{allowed["values"].join(", ")}#{unit}" if allowed["values"]
 
       "#{allowed["from"]} to #{allowed["to"]}#{unit}, in steps of #{allowed["step"]}"
+    end
+
+    # A Tuning::Drift::Change in a sentence.
+    def self.drift(change)
+      shown = [change.before, change.after].map do |value|
+        if value.nil?
+          "–"
+        else
+          number(change.what == "wrong" ? (value * 100).round(1) : value)
+        end
+      end
+      words = say(:"drift_#{change.what}", before: shown[0], after: shown[1])
+      return say(:drift_unknown, words:) if change.p.nil?
+
+      say(change.changed? ? :drift_changed : :drift_same, words:, p: number((change.p * 100).round(1)))
+    end
+
+    # A measured number, whole where it is.
+    def self.number(value) = value == value.to_i ? value.to_i.to_s : value.to_s
+
+    # What a prompt has given so far; held – [ms…] of each press.
+    def self.heard(held)
+      return say(:heard_nothing) if held.empty?
+
+      say(held.one? ? :heard_touches_one : :heard_touches_many, count: held.size, last: number(held.last))
     end
 
     # Where what a Press::Lane falls back to stands: a Press::Lane::Chip, in words.

@@ -41,6 +41,18 @@ module Kippen
         end)
       end
 
+      # { setting => value } as a file has it.
+      def settings
+        SETTINGS.values.to_h do |setting|
+          value = self[setting.field]
+          [setting.name, if setting.duration?
+                           (value % 1000).zero? ? value / 1000 : value / 1000.0
+                         else
+                           value
+                         end]
+        end
+      end
+
       # ms – Integer or Float. Returns whole microseconds, or nil where it has more
       # than three decimals. Decimal, not binary, arithmetic: 0.001 is exactly 1 µs.
       def self.microseconds(milliseconds)

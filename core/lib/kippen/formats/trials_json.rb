@@ -12,6 +12,12 @@ module Kippen
       # text – JSON. Returns a Tuning::Series. Raises Invalid.
       def self.read(text) = new(StrictJson.read(text, limit: Limits::CASES_BYTES)).series
 
+      # Is this a trace, rows of [µs, event] in the order of their times?
+      def self.trace?(rows, kind)
+        reader = new({})
+        rows.is_a?(Array) && rows.all? { |row| reader.send(:row?, row, kind) } && rows.each_cons(2).all? { |one, other| one[0] <= other[0] }
+      end
+
       def initialize(document)
         @document = document
         @faults = Faults.new

@@ -11,10 +11,13 @@ module Kippen
       # Fewer trials of an offered gesture say little.
       FEW = 8
 
-      def initialize(series, price: Fit::PRICE, fixed: {})
+      # watch – is told how far it has come
+      def initialize(series, price: Fit::PRICE, fixed: {}, watch: Watch.new)
         @series = series
         @price = price
         @fixed = fixed
+        @watch = watch
+        @watch.of = ((FOLDS + 1) * Fit.steps(series)) + Space.new(series, []).settings.size
         @replays = Replays.new(series)
       end
 
@@ -27,11 +30,26 @@ module Kippen
       # How many times all trials were replayed for it; once #to_h has been asked.
       def passes = @passes = (@fit.replays.count + @validated + @replays.count) / [@series.trials.size, 1].max.to_f
 
-      def timing = @timing ||= (@fit = fit(@series)).timing
+      def timing = @timing ||= fitted(@fit = fit(@series))
+
+      # { name => timing } that are compared, fitted last.
+      def timings
+        { timing_today: usual.merge(@series.given), timing_usual: usual, timing_by_hand: by_hand, timing_fitted: usual.merge(timing) }
+      end
+
+      # What each trial came to under a timing, in their order: [Replays::Score].
+      def scores_of(timing) = @replays.scores(@series.trials, timing)
 
       private
 
-      def fit(series) = Fit.new(series, price: @price, fixed: @fixed)
+      def fit(series) = Fit.new(series, price: @price, fixed: @fixed, watch: @watch)
+
+      # It may be done sooner than it might have been.
+      def fitted(fit)
+        upto = @watch.done + Fit.steps(@series)
+        fit.timing.tap { @watch.to(upto) }
+      end
+
       def scores(timing) = @series.trials.zip(@replays.scores(@series.trials, timing))
 
       # [[Trial, Score]…], each judged by a timing that was fitted without it.
@@ -40,7 +58,7 @@ module Kippen
           @validated = 0
           folds.flat_map do |held_out|
             without = fit(@series.with(@series.trials - held_out))
-            found = without.timing
+            found = fitted(without)
             @validated += without.replays.count
             held_out.zip(@replays.scores(held_out, found))
           end
@@ -54,8 +72,7 @@ module Kippen
       end
 
       def compared
-        all = { timing_today: usual.merge(@series.given), timing_usual: usual, timing_by_hand: by_hand, timing_fitted: usual.merge(timing) }
-        all.map { |name, one| { "name" => Words.say(name), "timing" => one }.merge(Judged.of(scores(one)).slice("right", "low", "high", "total_ms")) }
+        timings.map { |name, one| { "name" => Words.say(name), "timing" => one }.merge(Judged.of(scores(one)).slice("right", "low", "high", "total_ms")) }
       end
 
       def usual = @usual ||= Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }
@@ -75,7 +92,9 @@ module Kippen
         space.settings.to_h do |setting|
           values = (space.values(setting, fitted) | [fitted[setting]]).sort
           values = Array.new(SWEPT) { |index| values[(index * (values.size - 1) / (SWEPT - 1.0)).round] }.uniq if values.size > SWEPT
-          [setting, values.map { |value| [value, *cost_of(fitted.merge(setting => value))] }]
+          swept = values.map { |value| [value, *cost_of(fitted.merge(setting => value))] }
+          @watch.step
+          [setting, swept]
         end
       end
 

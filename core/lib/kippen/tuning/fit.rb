@@ -15,8 +15,12 @@ module Kippen
 
       attr_reader :replays
 
-      # price – of a second of waiting, in wrong presses; fixed – { setting => value } that stay
-      def initialize(series, price: PRICE, fixed: {})
+      # In so many steps a fit is done, at most.
+      def self.steps(series) = BEGINNINGS.size * ROUNDS * Space.new(series, []).settings.size
+
+      # price – of a second of waiting, in wrong presses; fixed – { setting => value } that stay; watch – a Watch
+      def initialize(series, price: PRICE, fixed: {}, watch: Watch.new)
+        @watch = watch
         @series = series
         @price = price
         @fixed = fixed
@@ -35,6 +39,8 @@ module Kippen
 
       # Mean cost of a timing on the trials and their copies.
       def cost(timing)
+        return 0.0 if @trials.empty?
+
         @tried[timing] ||= @trials.sum { |trial| trial.weight * of(@replays.score(trial, timing)) } / @weights
       end
 
@@ -65,7 +71,10 @@ module Kippen
       def settle(timing, order)
         ROUNDS.times do
           before = timing
-          order.each { |setting| timing = improved(timing, setting) unless fixed?(setting) }
+          order.each do |setting|
+            timing = improved(timing, setting) unless fixed?(setting)
+            @watch.step
+          end
           break if timing == before
         end
         timing

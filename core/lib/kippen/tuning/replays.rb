@@ -32,6 +32,9 @@ module Kippen
         remembered[key] ||= judge(trial, outcomes(trial, key))
       end
 
+      # How often a Trial counts under a timing.
+      def rows(trial, timing) = outcomes(trial, key(timing)).size
+
       # [Score] of some trials.
       def scores(trials, timing) = trials.map { |trial| score(trial, timing) }
 

@@ -17,6 +17,9 @@ module Kippen
 
     GESTURES = %w[tap double_tap triple_tap long_press].freeze
     PASS_THROUGH = %w[click double_click drag].freeze
+    # How many presses each is.
+    PRESSES = { "tap" => 1, "double_tap" => 2, "triple_tap" => 3, "long_press" => 1, "click" => 1, "double_click" => 2, "drag" => 1, "rest" => 0,
+                "carry" => 0 }.freeze
     # Nothing shall come of it.
     STILL = %w[rest carry].freeze
   end

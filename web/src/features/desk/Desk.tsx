@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import type { Button, Desk as DeskData, Device } from '../../shared/api'
 import { alongTo, useDeskAddress, type DeskAddress, type SheetAddress, type View } from '../../shared/desk'
 import { SavingProvider } from '../../shared/fitting'
@@ -11,6 +11,7 @@ import { useMayChange } from '../../shared/session'
 import { useTitle } from '../../shared/ui'
 import { WantsStep } from '../wants'
 import { ScreenPane } from '../screens'
+import { PromptPane, TuneStep, useTuning } from '../tune'
 import { CountsOfMode, NoWayBack, WhereView } from '../where'
 import { DeskCommands } from './DeskCommands'
 import { DeskSheet } from './DeskSheet'
@@ -23,7 +24,7 @@ import styles from './desk.module.css'
 import { usePaneKeys } from './usePaneKeys'
 import { isWhere, ViewSwitch } from './ViewSwitch'
 
-const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assign: 'Assign' }
+const MIDDLE: Record<Step, string> = { wants: 'Wants', devices: 'Devices', assign: 'Assign', tune: 'Tune' }
 
 /** Sheets in which nothing is changed. */
 const LOOKED_AT: readonly string[] = ['help', 'history', 'answers']
@@ -156,6 +157,14 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
                 above={<CountsOfMode desk={desk} mode={spot.mode} />}
               />
             )}
+            {step === 'tune' && (
+              <TuneStep
+                desk={desk}
+                buttons={buttons}
+                tuned={address.tuned}
+                onTune={(button) => go({ do: 'tune', button })}
+              />
+            )}
             <NextThing desk={desk} step={step} />
           </main>
           {sheet && (
@@ -172,14 +181,32 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
               onCompare={(compared) => go({ do: 'compare', compared }, 'assign')}
             />
           )}
-          <Bench
-            onSheet={(of) => open({ of })}
-            screen={<ScreenPane client={desk.id} onPlace={choosePlace} />}
-          />
+          <BenchOrPrompts desk={desk} step={step} buttons={buttons} onJoin={() => open({ of: 'join' })}>
+            <Bench
+              onSheet={(of) => open({ of })}
+              screen={<ScreenPane client={desk.id} onPlace={choosePlace} />}
+            />
+          </BenchOrPrompts>
         </div>
       </BenchProvider>
     </SavingProvider>
   )
+}
+
+/** While somebody is asked for presses, that is what stands below. */
+function BenchOrPrompts(props: {
+  desk: DeskData
+  step: Step
+  buttons: Button[]
+  onJoin: () => void
+  children: ReactNode
+}) {
+  const { desk, step, buttons, onJoin, children } = props
+  const mayChange = useMayChange()
+  const open = useTuning(desk.id).data?.open
+  if (step !== 'tune' || !open || !mayChange) return children
+  const button = buttons.find((one) => one.ref === open.button)
+  return <PromptPane key={open.id} desk={desk} sitting={open} button={button} onJoin={onJoin} />
 }
 
 function sheetFor(sheet: DevicesSheetOf): SheetAddress {

@@ -31,6 +31,7 @@ export function DeskCommands({ desk, go, finding, onFinding }: Props) {
       wants: to('wants'),
       devices: to('devices'),
       assign: to('assign'),
+      tune: to('tune'),
       history: () => go({ do: 'open', sheet: { of: 'history' } }),
       ...(mayChange ? { pointer: () => go({ do: 'open', sheet: { of: 'pointer' } }, 'assign') } : {}),
       answers: () => go({ do: 'open', sheet: { of: 'answers' } }),

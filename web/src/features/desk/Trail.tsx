@@ -33,6 +33,7 @@ const OPEN_OF: Record<Step, (open: Desk['open']) => number> = {
   wants: (open) => open.wants ?? 0,
   devices: (open) => open.steps ?? 0,
   assign: () => 0,
+  tune: () => 0,
 }
 
 function OpenCount({ count }: { count: number }) {

@@ -75,4 +75,5 @@ export const say = {
   wants: 'Wants',
   devicesAlone: 'Devices',
   assign: 'Assign',
+  tune: 'Tune',
 }

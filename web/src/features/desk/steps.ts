@@ -5,6 +5,7 @@ export const STEPS = [
   { step: 'wants', name: say.wants },
   { step: 'devices', name: say.devicesAlone },
   { step: 'assign', name: say.assign },
+  { step: 'tune', name: say.tune },
 ] as const
 
 export type Step = (typeof STEPS)[number]['step']

@@ -27,6 +27,8 @@ interface Props {
   scale: StretchScale
   /** In which row its tag stands, for tags close to each other to stand apart. */
   row?: number
+  /** It stands by itself, in no pane of lanes that leads to it by arrow keys. */
+  alone?: boolean
   /** Only to be looked at. */
   fixed?: boolean
   /** What can be set, from the least on, once it is known: see onHold. */
@@ -162,7 +164,7 @@ export function BoundaryHandle(props: Props) {
   return (
     <div
       role="slider"
-      tabIndex={-1}
+      tabIndex={props.alone ? 0 : -1}
       data-stop
       className={styles.boundary}
       data-moving={draft !== undefined}

@@ -17,7 +17,7 @@ export type Scales = Record<Stretch, StretchScale>
 const LEAST_MS: Record<Stretch, number> = { held: 1500, apart: 600 }
 const ROOM: Record<Stretch, number> = { held: 1.5, apart: 1.6 }
 
-function stretchScale(maxMs: number): StretchScale {
+export function stretchScale(maxMs: number): StretchScale {
   const scale = scaleLinear().domain([0, maxMs]).range([0, 100]).clamp(true)
   return {
     maxMs,

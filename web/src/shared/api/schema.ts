@@ -551,6 +551,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/joined/prompt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the client is asked to press just now on the host one listens for; no figures */
+        get: operations["getJoinedPrompt"];
+        put?: never;
+        /** The prompt was answered; see stepSitting */
+        post: operations["answerJoinedPrompt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/joined/names": {
         parameters: {
             query?: never;
@@ -1021,6 +1039,255 @@ export interface paths {
         };
         /** The latest streams of a client, decided by the fitting in force */
         get: operations["getBench"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/tuning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** The sittings of a client, the one that is open, and what would be asked of each button */
+        get: operations["getTuning"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/sittings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins to ask for presses of a button; another sitting that is open ends */
+        post: operations["beginSitting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        /** A sitting with its trials */
+        get: operations["getSitting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sittings/{sitting}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Goes on with a sitting, or says something of one of its trials */
+        post: operations["stepSitting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Trials of some sittings as a file in the open format trials/1 */
+        get: operations["getTrials"];
+        put?: never;
+        /** Takes in a trials/1 file as a sitting of its own */
+        post: operations["addTrials"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps what was pressed on the bench as a trial */
+        post: operations["keepPress"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/drift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Trials of one day against those of another */
+        get: operations["getDrift"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/fits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fits the timing of a button to the trials of some sittings; the same for the same is made once */
+        post: operations["addFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fits/{fit}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+            };
+            cookie?: never;
+        };
+        /** A fit, as far as it is */
+        get: operations["getFit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fits/{fit}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gives a fit up that is not done yet */
+        post: operations["endFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fits/{fit}/along": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What becomes of a fit's trials along the values of one setting */
+        post: operations["getFitAlong"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fits/{fit}/judged": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What another timing comes to on a fit's trials */
+        post: operations["judgeTiming"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fits/{fit}/trials/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        /** A trial's trace, and why it came out as it did under each timing */
+        get: operations["getFitTrial"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2131,6 +2398,13 @@ export interface components {
         };
         ButtonChange: {
             /** @constant */
+            kind: "fitted";
+            /** @enum {unknown} */
+            scope: "button" | "device" | "worked_with";
+            of: string;
+            timing: components["schemas"]["TimingValues"];
+        } | {
+            /** @constant */
             kind: "assign";
             button: string;
             gesture: components["schemas"]["Gesture"];
@@ -2290,6 +2564,235 @@ export interface components {
             /** @description How often it repeated */
             repeats: number;
             sentences: string[];
+        };
+        /** @enum {unknown} */
+        Offered: "tap" | "double_tap" | "triple_tap" | "long_press" | "click" | "double_click" | "drag";
+        OfferedList: components["schemas"]["Offered"][];
+        /** @enum {unknown} */
+        Intended: "tap" | "double_tap" | "triple_tap" | "long_press" | "click" | "double_click" | "drag" | "rest" | "carry";
+        /** @enum {unknown} */
+        SettingName: "gap_bridge_ms" | "bounce_guard_ms" | "bounce_guard_from" | "brush_guard_ms" | "long_press_ms" | "tap_gap_ms" | "tap_gap_from" | "press_at" | "release_at";
+        TimingValues: {
+            [key: string]: number | string;
+        };
+        RightRate: {
+            /** @description The share that comes out as meant */
+            right: number | null;
+            /** @description Wilson's 95 % interval */
+            low: number;
+            high: number;
+            n: number;
+        };
+        DriftChange: {
+            /** @enum {unknown} */
+            what: "length" | "gap" | "wrong";
+            before: number | null;
+            after: number | null;
+            /** @description How likely it is by chance alone */
+            p: number | null;
+            changed: boolean;
+            words: string;
+        };
+        JoinedPrompt: {
+            prompt: null | {
+                sitting: string;
+                number: number;
+                intended: components["schemas"]["Intended"];
+                words: string;
+                paused: boolean;
+                rows: number;
+                presses: number;
+                down: boolean;
+                /** @description How many presses are asked for */
+                wants: number;
+            };
+        };
+        SittingAbout: {
+            /** Format: uuid */
+            id: string;
+            button: string;
+            button_name: string;
+            /** @description Whether the button is still there */
+            there: boolean;
+            /** @enum {unknown} */
+            way: "prompts" | "by_hand" | "kept" | "file";
+            /** @enum {unknown} */
+            whose: "client" | "specialist";
+            offered: components["schemas"]["Offered"][];
+            /** Format: date-time */
+            began_at: string;
+            open: boolean;
+            paused: boolean;
+            author: string;
+            note: string;
+            /** @description How many of its trials count */
+            counted: number;
+        };
+        SittingSummary: components["schemas"]["SittingAbout"] & {
+            counts: {
+                intended: components["schemas"]["Intended"];
+                count: number;
+            }[];
+        };
+        Trial: {
+            /** Format: uuid */
+            id: string;
+            number: number;
+            intended: components["schemas"]["Intended"];
+            words: string;
+            counted: boolean;
+            note: string;
+            heard_by: string;
+            /** Format: date-time */
+            at: string;
+            /** @description How long each touch lasted */
+            held: number[];
+            /** @description How long it was let go between */
+            apart: number[];
+        };
+        Sitting: components["schemas"]["SittingAbout"] & {
+            prompt: null | {
+                /** @description How many presses are asked for */
+                wants: number;
+                number: number;
+                intended: components["schemas"]["Intended"];
+                words: string;
+                why: string;
+            };
+            /** @description What this prompt gave so far */
+            heard: {
+                presses: number;
+                down: boolean;
+                words: string;
+                held: number[];
+            };
+            /** @description How many rows its trace has */
+            rows: number;
+            trials: components["schemas"]["Trial"][];
+            /** @description So many say something */
+            aim: number;
+            more: components["schemas"]["MoreTrials"];
+            by_hand: null | {
+                guard_ms: number;
+                found: boolean;
+                tried: {
+                    guard_ms: number;
+                    counted: number;
+                }[];
+            };
+            worn: null | {
+                worn: boolean | null;
+                bridge_ms: number | null;
+                words: string;
+            };
+        };
+        MoreTrials: null | {
+            gesture: components["schemas"]["Intended"];
+            count: number;
+        };
+        GestureRates: (components["schemas"]["RightRate"] & {
+            intended: components["schemas"]["Intended"];
+        })[];
+        GestureTotals: {
+            intended: components["schemas"]["Intended"];
+            ms: number;
+        }[];
+        Compared: components["schemas"]["RightRate"] & {
+            name: string;
+            timing: components["schemas"]["TimingValues"];
+            by_gesture: components["schemas"]["GestureRates"];
+            total_ms: components["schemas"]["GestureTotals"];
+            waits: {
+                gesture: string;
+                words: string;
+            }[];
+            /** @description A letter for each trial, see getFitAlong */
+            state: string;
+        };
+        Pays: {
+            /** @enum {unknown} */
+            kind: "later" | "sooner" | "impossible" | "hardly" | "unsaved" | "double_click" | "host" | "drag" | "tremor";
+            gesture: string | null;
+            words: string;
+            remedies: {
+                words: string;
+                change: components["schemas"]["Change"];
+            }[];
+        };
+        FitSetting: {
+            stretch: null | components["schemas"]["Stretch"];
+            from: number;
+            to: number;
+            name: components["schemas"]["SettingName"];
+            value: number;
+            today: number;
+            /** @description It can't be set to anything else there */
+            fixed: boolean;
+            words: string[];
+            room: null | number[];
+            settable: string;
+            sweep: {
+                value: number;
+                ghosts: number;
+                lost: number;
+                total_ms: number | null;
+            }[];
+        };
+        Fit: {
+            /** Format: uuid */
+            id: string;
+            button: string;
+            sittings: string[];
+            /** @enum {unknown} */
+            state: "waiting" | "working" | "done" | "failed" | "given_up";
+            done: number;
+            of: number;
+            error: string | null;
+            price: number;
+            fixed: components["schemas"]["TimingValues"];
+            offered: components["schemas"]["Offered"][];
+            /** Format: date-time */
+            created_at: string;
+            author: string;
+            result: null | components["schemas"]["FitResult"];
+        };
+        FitResult: {
+            timing: components["schemas"]["TimingValues"];
+            /** @description Of presses it has not seen */
+            expected: components["schemas"]["RightRate"] & {
+                by_gesture: components["schemas"]["GestureRates"];
+                total_ms: components["schemas"]["GestureTotals"];
+            };
+            confusion: {
+                intended: components["schemas"]["Intended"];
+                got: {
+                    what: string;
+                    count: number;
+                }[];
+            }[];
+            /** @description Today's, unfitted, found by hand, fitted */
+            compared: components["schemas"]["Compared"][];
+            settings: components["schemas"]["FitSetting"][];
+            notes: string[];
+            more: components["schemas"]["MoreTrials"];
+            trials: {
+                id: string;
+                intended: components["schemas"]["Intended"];
+                held: number[];
+                apart: number[];
+                levels: {
+                    at_ms: number;
+                    level: number;
+                }[];
+            }[];
+            pays: components["schemas"]["Pays"][];
+            applies: {
+                /** @enum {unknown} */
+                scope: "button" | "device" | "worked_with";
+                of: string;
+                words: string;
+            }[];
+            note: string;
         };
     };
     responses: {
@@ -2745,6 +3248,7 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
+                        trials: number;
                         revisions: number;
                         listeners: number;
                         streams: number;
@@ -3282,6 +3786,56 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    getJoinedPrompt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The prompt, or null */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JoinedPrompt"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    answerJoinedPrompt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    sitting: string;
+                    prompt: number;
+                    seen: number;
+                };
+            };
+        };
+        responses: {
+            /** @description What is asked next */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JoinedPrompt"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
     getJoinedName: {
         parameters: {
             query: {
@@ -3498,6 +4052,11 @@ export interface operations {
                         revisions: (components["schemas"]["Revision"] & {
                             /** @enum {unknown} */
                             how: "change" | "undo" | "redo" | "restore";
+                            evidence: null | {
+                                fit: string;
+                                trials: number;
+                                words: string;
+                            };
                         })[];
                         /** @description The revision that an undo would take back */
                         undo: number | null;
@@ -3524,6 +4083,8 @@ export interface operations {
                     opened_on: components["schemas"]["OpenedOn"];
                     page?: components["schemas"]["Page"];
                     note?: string;
+                    /** @description On which fit it rests */
+                    fit?: string;
                     /** @description After so many seconds it is taken back where it must be confirmed and is not */
                     confirm_s?: number;
                     change: components["schemas"]["Change"];
@@ -4168,6 +4729,469 @@ export interface operations {
                     "application/json": {
                         revision: number;
                         streams: components["schemas"]["BenchView"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getTuning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        /** @description The newest first */
+                        fits: {
+                            id: string;
+                            button: string;
+                            sittings: string[];
+                            state: string;
+                        }[];
+                        revision: number;
+                        open: null | components["schemas"]["Sitting"];
+                        sittings: components["schemas"]["SittingSummary"][];
+                        buttons: {
+                            ref: string;
+                            /** @enum {unknown} */
+                            kind: "contact" | "force";
+                            worked_with: string | null;
+                            offered: components["schemas"]["Offered"][];
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    beginSitting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    button: string;
+                    /** @enum {unknown} */
+                    way: "prompts" | "by_hand";
+                    /**
+                     * @description Whose finger presses
+                     * @enum {unknown}
+                     */
+                    whose: "client" | "specialist";
+                    offered?: components["schemas"]["OfferedList"];
+                };
+            };
+        };
+        responses: {
+            /** @description The sitting with its first prompt */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sitting"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getSitting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sitting"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    stepSitting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sitting: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {unknown} */
+                    do: "done" | "skip";
+                    /** @description Its number; another one is passed over */
+                    prompt: number;
+                    /** @description How many rows of its trace were seen; where there are more nothing happens */
+                    seen?: number;
+                } | {
+                    /** @enum {unknown} */
+                    do: "again" | "pause" | "go_on" | "end" | "open";
+                } | {
+                    /** @enum {unknown} */
+                    do: "count" | "discount";
+                    trial: string;
+                } | {
+                    /** @constant */
+                    do: "note";
+                    trial: string;
+                    note: string;
+                } | {
+                    /** @constant */
+                    do: "meant";
+                    trial: string;
+                    intended: components["schemas"]["Intended"];
+                };
+            };
+        };
+        responses: {
+            /** @description The sitting after it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sitting"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getTrials: {
+        parameters: {
+            query: {
+                button: string;
+                /** @description Their ids */
+                sittings: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    addTrials: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    button: string;
+                    file: Record<string, never>;
+                };
+            };
+        };
+        responses: {
+            /** @description The sitting */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sitting"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    keepPress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    stream: string;
+                    button: string;
+                    from_us: number;
+                    to_us: number;
+                    intended: components["schemas"]["Intended"];
+                };
+            };
+        };
+        responses: {
+            /** @description The sitting in which today's are kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sitting"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getDrift: {
+        parameters: {
+            query: {
+                button: string;
+                /** @description Ids of sittings */
+                before: string;
+                after: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What has changed, and how sure that is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        changes: components["schemas"]["DriftChange"][];
+                        /** @description The first half of the later sitting against its second */
+                        tiring: components["schemas"]["DriftChange"][];
+                        before: components["schemas"]["RightRate"];
+                        after: components["schemas"]["RightRate"];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    addFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    button: string;
+                    sittings: string[];
+                    /** @description What a second of waiting costs in wrong presses */
+                    price?: number;
+                    fixed?: components["schemas"]["TimingValues"];
+                };
+            };
+        };
+        responses: {
+            /** @description The fit, as far as it is */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fit"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description With its result once it is done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fit"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    endFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The fit after it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fit"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getFitAlong: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    setting: components["schemas"]["SettingName"];
+                    timing: components["schemas"]["TimingValues"];
+                };
+            };
+        };
+        responses: {
+            /** @description A letter for each trial - r right, m missed, e extra, o other, u unwanted */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        values: (number | string)[];
+                        states: string[];
+                        /** @description Which of the states each value has */
+                        at: number[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    judgeTiming: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    timing: components["schemas"]["TimingValues"];
+                };
+            };
+        };
+        responses: {
+            /** @description Judged, and who pays for it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        judged: components["schemas"]["Compared"];
+                        pays: components["schemas"]["Pays"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getFitTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fit: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As the bench tells it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        intended: components["schemas"]["Intended"];
+                        words: string;
+                        trace: {
+                            at_ms: number;
+                            /** @enum {unknown} */
+                            kind: "down" | "up" | "level";
+                            level: number | null;
+                        }[];
+                        told: {
+                            name: string;
+                            /** @enum {unknown} */
+                            verdict: "right" | "missed" | "extra" | "other" | "unwanted";
+                            got: string;
+                            total_ms: number | null;
+                            sentences: string[];
+                        }[];
                     };
                 };
             };

@@ -74,6 +74,21 @@ export type HeardView = BenchView & {
 }
 export type Cue = Schemas['Cue']
 export type WhereNow = Schemas['WhereNow']
+/** Prompts to a client, one at a time, and what came of them. */
+export type Tuning = operations['getTuning']['responses'][200]['content']['application/json']
+export type Sitting = Schemas['Sitting']
+export type SittingSummary = Schemas['SittingSummary']
+export type Offered = Schemas['Offered']
+export type Intended = Schemas['Intended']
+export type SettingName = Schemas['SettingName']
+export type TimingValues = Schemas['TimingValues']
+export type Fit = Schemas['Fit']
+export type FitResult = Schemas['FitResult']
+export type FitSetting = Schemas['FitSetting']
+export type Compared = Schemas['Compared']
+export type Pays = Schemas['Pays']
+export type FitAlong = operations['getFitAlong']['responses'][200]['content']['application/json']
+export type JoinedPrompt = NonNullable<Schemas['JoinedPrompt']['prompt']>
 export type Screen = Schemas['Screen']
 export type Tile = Schemas['Tile']
 export type Problem = Schemas['Problem'] & { newest?: Revision; mine?: string[]; theirs?: string[] }

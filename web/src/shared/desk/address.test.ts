@@ -32,6 +32,7 @@ const FAR: DeskAddress = {
   compared: { from: 3, to: 12 },
   hand: { of: 'want', id: 'call' },
   sheet: undefined,
+  tuned: 'mouse/left',
 }
 
 describe('the desk’s address', () => {

@@ -53,6 +53,8 @@ export interface DeskAddress {
   /** What is in hand, to be given to a button. */
   hand: { of: 'want' | 'action'; id: string } | undefined
   sheet: SheetAddress | undefined
+  /** Whose timing is tuned. */
+  tuned: string | undefined
 }
 
 export const HERE: DeskAddress = {
@@ -64,6 +66,7 @@ export const HERE: DeskAddress = {
   compared: undefined,
   hand: undefined,
   sheet: undefined,
+  tuned: undefined,
 }
 
 export type Move =
@@ -73,6 +76,7 @@ export type Move =
   | { do: 'only'; only: string[] }
   /** place – where it is wanted */
   | { do: 'hand'; hand: DeskAddress['hand']; place?: string }
+  | { do: 'tune'; button: string }
   | { do: 'compare'; compared: DeskAddress['compared'] }
   | { do: 'open'; sheet: SheetAddress }
   /** Only that sheet: by the time it has saved, another may be open. */
@@ -97,6 +101,8 @@ export function moved(from: DeskAddress, move: Move): DeskAddress {
         sheet: undefined,
         compared: undefined,
       }
+    case 'tune':
+      return { ...from, tuned: move.button }
     case 'compare':
       return { ...from, compared: move.compared, sheet: undefined }
     case 'open':
@@ -162,12 +168,13 @@ export function readAddress(search: string): DeskAddress {
     compared: comparedOf(given.get('compared')),
     hand: handOf(given.get('hand')),
     sheet: sheetOf(given.get('sheet')),
+    tuned: given.get('tuned') ?? HERE.tuned,
   }
 }
 
 /** The part of an address behind its question mark, or nothing where all is as usual. */
 export function writeAddress(address: DeskAddress): string {
-  const { place, mode, only, view, devices, compared, hand, sheet } = address
+  const { place, mode, only, view, devices, compared, hand, sheet, tuned } = address
   const said: [string, string | undefined][] = [
     ['place', place === HERE.place ? undefined : place],
     ['mode', mode === HERE.mode ? undefined : mode],
@@ -177,6 +184,7 @@ export function writeAddress(address: DeskAddress): string {
     ['compared', compared && `${String(compared.from)}-${String(compared.to)}`],
     ['hand', hand && `${hand.of}:${hand.id}`],
     ['sheet', sheet && wordsOf(sheet)],
+    ['tuned', tuned],
   ]
   const search = new URLSearchParams()
   for (const [name, value] of said) if (value !== undefined) search.set(name, value)

@@ -19,6 +19,7 @@ export const COMMANDS = {
   wants: { name: say.wants, keys: [], where: 'desk', single: 'W' },
   devices: { name: say.devices, keys: [], where: 'desk', single: 'D' },
   assign: { name: say.assign, keys: [], where: 'desk', single: 'A' },
+  tune: { name: say.tune, keys: [], where: 'desk', single: 'T' },
   listen: { name: say.startListeningStop, keys: [], where: 'desk', single: 'L' },
   history: { name: say.whatWasSaved, keys: [], where: 'desk', single: 'H' },
   answers: { name: say.whatWouldItDo, keys: [], where: 'desk', single: 'E' },

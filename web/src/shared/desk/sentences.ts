@@ -13,6 +13,7 @@ export const say = {
   wants: 'To Wants',
   devices: 'To Devices',
   assign: 'To Assign',
+  tune: 'To Tune',
   startListeningStop: 'Start listening, or stop',
   whatWasSaved: 'What was saved',
   printWhatShown: 'Print what is shown',

@@ -20,6 +20,8 @@ const WITH_THE_FITTING = [
   'where',
   'answers',
   'screens',
+  'tuning',
+  'fit',
 ]
 
 /** What is asked anew when a fitting has changed. */
@@ -68,6 +70,8 @@ export function useNews(client: string, onHeard: (stream: string) => void) {
       source.addEventListener('revision', () => anew(WITH_THE_FITTING))
       source.addEventListener('joins', () => anew(['joins']))
       source.addEventListener('screen', () => anew(['screens']))
+      source.addEventListener('sitting', () => anew(['tuning']))
+      source.addEventListener('fit', () => anew(['fit', 'tuning']))
     }
     const close = () => {
       source?.close()

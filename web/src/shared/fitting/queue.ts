@@ -3,9 +3,10 @@ import { Refused, type Change, type HistoryStep, type Revision } from '../api'
 /** What can be saved: a change, or a step in the history. */
 export type Made = Change | HistoryStep
 
-/** note – why; confirmS – how many seconds one has to confirm it; tell – what it did is shown afterwards, with a way back. */
+/** note – why; fit – on which it rests; confirmS – how many seconds one has to confirm it; tell – what it did is shown afterwards, with a way back. */
 export interface SaveOptions {
   note?: string
+  fit?: string
   confirmS?: number | undefined
   tell?: boolean
 }

@@ -44,6 +44,7 @@ async function post(client: string, order: Order, lastSaved: () => number): Prom
         page: PAGE,
         change: made as Change,
         ...(options.note ? { note: options.note } : {}),
+        ...(options.fit ? { fit: options.fit } : {}),
         ...(options.confirmS ? { confirm_s: options.confirmS } : {}),
       },
     }),

@@ -1,0 +1,166 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Tuning
+    # Who pays for a timing: what becomes late or impossible with it, what no timing saves, and what would help.
+    class Pays
+      # kind – "later", "sooner", "impossible", "hardly", "unsaved", "double_click", "host", "drag" or "tremor"; gesture – or nil;
+      # remedies – [Remedy]
+      Cost = Struct.new(:kind, :gesture, :words, :remedies, keyword_init: true)
+      # change – as Changes.read takes it
+      Remedy = Struct.new(:words, :change, keyword_init: true)
+
+      # Of so many trials it is said that a gesture is not saved, and below which share.
+      FEW = 8
+      GOOD = 0.9
+      # Nobody notices less.
+      NOTICED_US = 30_000
+      WITHIN_MS = [300, 500, 700, 900, 1200, 1500, 2000, 3000].freeze
+
+      # fitting – as it is now; button – Fitting::Button; series – the trials; timing – { setting => value } that would be
+      # applied; judged – "by_gesture" of what is promised
+      def initialize(fitting, button, knowledge, series, timing, judged)
+        @fitting = fitting
+        @button = button
+        @kinds = knowledge.kinds
+        @catalogue = knowledge.catalogue
+        @series = series
+        @judged = judged
+        @before = fitting.timing(button)
+        @after = Fitting::Timing.from(@before.settings.merge(timing))
+      end
+
+      # [Cost], what weighs most first.
+      def list = [*unsaved, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *waits].freeze
+
+      private
+
+      def cost(kind, gesture, words, *remedies) = Cost.new(kind:, gesture:, words:, remedies: remedies.compact).freeze
+      def spoken(gesture) = Words::GESTURES.fetch(gesture, gesture.tr("_", "-"))
+
+      def waits
+        old, new = [@before, @after].map { |timing| Press::Lane.new(@fitting, @button).with_timing(timing) }
+        old.differences(new).filter_map do |gesture, was, now|
+          by = was && now && (moment(now, @after) - moment(was, @before))
+          next if by.nil? || by.abs < NOTICED_US
+
+          words = Words.say(by.positive? ? :pays_later : :pays_sooner, gesture: spoken(gesture).capitalize, by: Words.ms(by.abs), now: Words.wait(now, @after))
+          cost(by.positive? ? "later" : "sooner", gesture, words)
+        end
+      end
+
+      # From the beginning of the press or from letting go, whichever it counts from.
+      def moment(wait, timing) = wait.us + (wait.after == "long_press" ? timing.long_press_us : 0)
+
+      def unsaved
+        told = @judged.select { |gesture, judged| @series.offered.include?(gesture) && judged["n"] >= FEW && judged["high"] < GOOD }
+        told.map do |gesture, judged|
+          cost("unsaved", gesture, Words.say(:no_timing_saves, gesture: spoken(gesture), percent: (judged["right"] * 100).round, count: judged["n"]),
+               *elsewhere(gesture))
+        end
+      end
+
+      def limits
+        return [] if @series.pass_through?
+
+        Press::Lane.new(@fitting, @button).with_timing(@after).limits.map { |limit| cost(limit.how, limit.gesture, Words.limit(limit, @after), *elsewhere(limit.gesture)) }
+      end
+
+      # A guard as long as the host's double-click time leaves none.
+      def double_click
+        return [] if @after.bounce_guard_us < @series.double_click_ms * 1000
+
+        [cost("double_click", "double_click", Words.say(:guard_beyond_double_click, guard: Words.ms(@after.bounce_guard_us), double: @series.double_click_ms),
+              *elsewhere("double_click"))]
+      end
+
+      # Clicks too far apart for the host: would a longer time do?
+      def slow_double_click
+        trials = @series.trials.select { |trial| trial.intended == "double_click" }
+        return [] if trials.empty? || share(trials, @series) >= GOOD
+
+        longer = WITHIN_MS.select { |ms| ms > @series.double_click_ms }.find do |ms|
+          share(trials, @series.dup.tap do |other|
+            other.double_click_ms = ms
+          end) >= GOOD
+        end
+        return [] unless longer
+
+        host = @fitting.host(@button.host)
+        [cost("host", "double_click", Words.say(:host_too_quick, host: host.name || host.id, double: @series.double_click_ms),
+              Remedy.new(words: Words.say(:host_longer, ms: longer), change: { "kind" => "host", "host" => { "id" => host.id, "double_click_ms" => longer } }))]
+      end
+
+      def drag
+        trials = @series.trials.select { |trial| trial.intended == "drag" }
+        return [] if trials.empty? || share(trials, @series) >= GOOD
+
+        broken = trials.size - (share(trials, @series) * trials.size).round
+        [cost("drag", "drag", Words.say(:drag_breaks, broken:, of: trials.size), *elsewhere("drag"))]
+      end
+
+      def share(trials, series) = Replays.new(series).scores(trials, @after.settings).count { |score| score.verdict == "right" }.fdiv(trials.size)
+
+      # Counted from the release, each strike begins the guard anew: a tremor that goes on keeps it shut.
+      def tremor
+        guard = @after.bounce_guard_us
+        return [] unless @after.bounce_guard_from == "release" && guard.positive?
+
+        opens = @series.trials.flat_map { |trial| Marks.of(trial, press_at: @after.press_at, release_at: @after.release_at)["apart"] }
+        again = opens.select { |ms| ms * 1000 < guard }
+        return [] if again.size < FEW || again.size < opens.size / 3
+
+        [cost("tremor", nil, Words.say(:tremor_keeps_shut, guard: Words.ms(guard), count: again.size))]
+      end
+
+      # Where what is on a gesture could go: to a long-press here, or to another button of the device.
+      def elsewhere(gesture)
+        gesture == "double_click" ? [double_click_on_another] : [on_long_press(gesture), on_another(gesture)]
+      end
+
+      def assigned(gesture)
+        @fitting.assigned(@button.ref).find { |one| !one.off && one.gesture == gesture && one.place == Fitting::EVERYWHERE && one.mode == Fitting::BASE }
+      end
+
+      def on_long_press(gesture)
+        return unless %w[double_tap triple_tap].include?(gesture) && (there = assigned(gesture)) && assigned("long_press").nil?
+        return unless @kinds.gestures(@fitting, @button).include?("long_press")
+
+        carried(there, @button, "long_press", Words.say(:carry_to_long_press, action: @catalogue.name(there.action)))
+      end
+
+      def on_another(gesture)
+        there = assigned(gesture) or return
+        other = free.first or return
+        carried(there, other, "tap",
+                Words.say(:carry_to_button, action: @catalogue.name(there.action), button: Words.button(@fitting.device(other.device), other)))
+      end
+
+      def carried(there, button, gesture, words)
+        Remedy.new(words:, change: { "kind" => "carry", "button" => @button.ref, "gesture" => there.gesture, "copy" => false,
+                                     "to" => { "button" => button.ref, "gesture" => gesture } })
+      end
+
+      def double_click_on_another
+        other = free.first or return
+        Remedy.new(words: Words.say(:double_click_there, button: Words.button(@fitting.device(other.device), other)),
+                   change: { "kind" => "assign", "button" => other.ref, "gesture" => "tap",
+                             "action" => { "kind" => "click", "button" => "left", "times" => 2 } })
+      end
+
+      # Buttons on which nothing is, of this device before others of its host.
+      def free
+        @free ||= @fitting.buttons.select { |one| one.host == @button.host && one.ref != @button.ref && free?(one) }
+          .sort_by { |one| [one.device == @button.device ? 0 : 1, one.index] }
+      end
+
+      # Not what is needed for itself.
+      def free?(button)
+        return false if button.kind != "contact" || button.off || @fitting.assigned(button.ref).any?
+
+        device = @fitting.device(button.device)
+        @kinds.gestures(@fitting, button).include?("tap") && @kinds.button(device, button)&.fetch("is", "free") == "free"
+      end
+    end
+  end
+end

@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Tuning
+    # What is asked next: mixed at first, then where it would tell most. The same for the same trials and seed.
+    class Prompts
+      # intended – a gesture; why – "mixed", "interval" (least is known of it) or "boundary" (some lie close to one)
+      Next = Struct.new(:intended, :why)
+
+      # So often each sort is asked before anything is chosen.
+      MIXED_ROUNDS = 2
+      # Every so many stay mixed, so that nobody can guess what comes.
+      MIXED_EVERY = 4
+      # A trial lies close to a boundary where it would come out otherwise with it so much shorter or longer.
+      CLOSE = 1.15
+
+      # series – Series of the trials so far; timing – { setting => value } by which they are judged; seed – Integer
+      def initialize(series, timing, seed)
+        @series = series
+        @timing = usual.merge(timing)
+        @seed = seed
+        @replays = Replays.new(series)
+      end
+
+      # number – of the prompt, from 0 on; before – what was asked last, the latest last. Returns a Next.
+      def at(number, before: [])
+        return mixed(number) if number < sorts.size * MIXED_ROUNDS || (number % MIXED_EVERY).zero?
+
+        # Twice in a row is enough.
+        tired = before.last(2).uniq if before.size > 1
+        open = sorts - (tired&.one? ? tired : [])
+        chosen = open.max_by.with_index { |sort, index| [tells(sort), -index] }
+        Next.new(chosen, near(chosen) > 0.3 ? "boundary" : "interval").freeze
+      end
+
+      # { sort => how many more would halve its 95 % interval, nil where that takes too many }
+      def more
+        sorts.to_h { |sort| [sort, halving(sort)] }
+      end
+
+      # The widest of them: [sort, how many more], or nil.
+      def worth
+        @series.offered.filter_map { |sort| halving(sort)&.then { |count| [sort, count] } }.max_by.with_index { |(sort, _), index| [width(sort), -index] }
+      end
+
+      private
+
+      MOST_MORE = 40
+      private_constant :MOST_MORE
+
+      def usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }
+
+      # What is asked at all; of resting less is wanted than of pressing.
+      def sorts = @sorts ||= [*@series.offered, "rest", *("carry" if @series.kind == "force")]
+
+      def mixed(number)
+        round, place = number.divmod(sorts.size)
+        Next.new(sorts.shuffle(random: Random.new((@seed * 1000) + round))[place], "mixed").freeze
+      end
+
+      def tells(sort) = width(sort) * (1 + near(sort)) * (STILL.include?(sort) ? 0.5 : 1)
+
+      def of(sort) = @series.trials.select { |trial| trial.intended == sort }
+
+      def width(sort)
+        @width ||= {}
+        @width[sort] ||= right(sort).then { |count, all| span(count, all) }
+      end
+
+      def right(sort) = of(sort).then { |trials| [@replays.scores(trials, @timing).count { |score| score.verdict == "right" }, trials.size] }
+      def span(count, all) = Statistics.wilson(count, all).then { |low, high| high - low }
+
+      # As many again and again with the same share of right ones.
+      def halving(sort)
+        count, all = right(sort)
+        return if all.zero?
+
+        (1..MOST_MORE).find { |more| span(count / all.to_f * (all + more), all + more) <= width(sort) / 2 }
+      end
+
+      # The share of trials that lie close to a boundary.
+      def near(sort)
+        @near ||= {}
+        @near[sort] ||= of(sort).then { |trials| trials.empty? ? 0 : trials.count { |trial| near?(trial) }.fdiv(trials.size) }
+      end
+
+      def near?(trial)
+        verdict = @replays.score(trial, @timing).verdict
+        shifted.any? { |timing| @replays.score(trial, timing).verdict != verdict }
+      end
+
+      def shifted
+        @shifted ||= Fitting::Timing::SETTINGS.values.select(&:duration?).flat_map do |setting|
+          value = @timing[setting.name]
+          [value / CLOSE, value * CLOSE].map { |near| near.round.clamp(setting.range.begin, setting.range.end) }.reject { |near| near == value }
+            .map { |near| @timing.merge(setting.name => near) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # What a fit comes to, as it is kept: the command's answer, and what each trial came to under each timing.
+    module FitResult
+      FORMAT = "fit/1"
+
+      module_function
+
+      # Can a fit's row be told as it was kept?
+      def readable?(row)
+        result = row[:result]
+        result && result["kippen"] == FORMAT && result["expected"].is_a?(Hash) && result["expected"]["right"].is_a?(Numeric)
+      end
+
+      # row – of a fit; watch – a Tuning::Watch. Returns a Hash of JSON.
+      def of(row, watch)
+        series = Formats::TrialsJson.read(JSON.generate(row[:file].to_hash))
+        answer = Tuning::Answer.new(series, price: row[:price], fixed: row[:fixed].to_hash, watch:)
+        told = answer.to_h
+        prompts = Tuning::Prompts.new(series, told["timing"], 0)
+        told.merge("kippen" => FORMAT, "more" => prompts.worth&.then { |gesture, count| { "gesture" => gesture, "count" => count } })
+      end
+    end
+  end
+end

@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Fits: asked for, looked at, given up; what another timing would come to on the same trials.
+    module FitRoutes
+      # Of work of a core, for all values of one setting.
+      ALONG_S = 3.0
+
+      def self.registered(app)
+        app.post("/api/clients/:client/fits") do
+          status 201
+          json(FitRoutes.want(self))
+        end
+        app.post("/api/fits/:fit/end") { json(FitRoutes.view(self, fits.give_up(fits.find(params["fit"])[:id]))) }
+        app.get("/api/fits/:fit") { json(FitRoutes.view(self, fits.find(params["fit"]))) }
+        app.post("/api/fits/:fit/along") { json(FitRoutes.along(self, FitRoutes.made(self))) }
+        app.post("/api/fits/:fit/judged") { json(FitRoutes.judged(self, FitRoutes.made(self))) }
+        app.get("/api/fits/:fit/trials/:number") { json(FitRoutes.trial(self, fits.find(params["fit"]))) }
+      end
+
+      def self.view(app, row) = RenderFit.new(app.revisions.fitting(row[:client_id]).first, row).to_h
+
+      def self.want(app)
+        fitting, = app.revisions.fitting(app.params["client"])
+        RenderFit.new(fitting, app.fits.want(app.params["client"], **wanted(app, fitting), author: app.author)).to_h
+      end
+
+      def self.along(app, fit)
+        along = Tuning::Along.of(fit.series, app.sent["timing"], app.sent["setting"], deadline: Deadline.new(ALONG_S))
+        { "values" => along.settable, "states" => along.states, "at" => along.at }
+      end
+
+      def self.judged(app, fit)
+        { "judged" => fit.judged(Words.say(:timing_moved), app.sent["timing"]), "pays" => fit.pays(app.sent["timing"]) }
+      end
+
+      def self.trial(app, row)
+        fitting, = app.revisions.fitting(row[:client_id])
+        TrialTold.new(fitting, row).of(Integer(app.params["number"], 10))
+      end
+
+      # A fit that is done, of a button that is still there, and a timing that may be.
+      def self.made(app)
+        row = app.fits.find(app.params["fit"])
+        fitting, = app.revisions.fitting(row[:client_id])
+        raise Store::Missing, "this fit has no result" unless FitResult.readable?(row) && fitting.button(row[:button])
+
+        faults = app.sent["timing"].filter_map do |name, value|
+          setting = Fitting::Timing::SETTINGS[name]
+          fault = setting ? Fitting::Timing.fault(setting, value) : Words.say(:unknown_setting, setting: Faults.show(name))
+          Fault.new("/timing/#{name}", fault) if fault
+        end
+        raise Invalid, faults if faults.any?
+
+        RenderFit.new(fitting, row)
+      end
+
+      # What is sent, as Store::Fits#want takes it. Raises Invalid, Store::Missing.
+      def self.wanted(app, fitting)
+        sent = app.sent
+        file, sittings = file(app, fitting, sent["button"], sent["sittings"])
+        series = Formats::TrialsJson.read(JSON.generate(file))
+        raise Invalid.at("/sittings", Words.say(:no_trials_yet)) if series.trials.empty?
+
+        { button: sent["button"], sittings:, file:, price: sent.fetch("price", Tuning::Fit::PRICE), fixed: fixed(sent, series) }
+      end
+
+      # The trials/1 document of some sittings of a client as trials of one button, and those sittings' ids.
+      # Raises Invalid, Store::Missing.
+      def self.file(app, fitting, ref, ids)
+        button = fitting.button(ref) || raise(Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))))
+        chosen = app.sittings.all(app.params["client"]).select { |row| ids.include?(row[:id]) && row[:whose] == "client" }
+        raise Store::Missing, "none of these sittings is this client's" if chosen.empty?
+
+        found = chosen.map { |row| row[:id] }
+        offered = offered(chosen)
+        trials = Store::Trials.items(app.trials.of(found), button.kind, offered)
+        [Tuning::Offer.document(fitting, button, KINDS, offered:, trials:), found]
+      end
+
+      # What was asked in any of them: gestures or clicks, not both.
+      def self.offered(sittings)
+        asked = sittings.flat_map { |row| row[:offered].to_a }
+        sorts = [Tuning::GESTURES, Tuning::PASS_THROUGH].map { |sort| sort & asked }.reject(&:empty?)
+        sorts.one? ? sorts.first : raise(Invalid.at("/sittings", Words.say(:two_sorts_of_trials)))
+      end
+
+      # Values that stay, as far as they can be.
+      def self.fixed(sent, series)
+        sent.fetch("fixed", {}).to_h do |name, value|
+          setting = Fitting::Timing::SETTINGS[name] || raise(Invalid.at("/fixed/#{name}", Words.say(:unknown_setting, setting: Faults.show(name))))
+          fault = Fitting::Timing.fault(setting, value)
+          raise Invalid.at("/fixed/#{name}", fault) if fault
+
+          [name, Kinds::Settable.nearest(series.settable[name], value)]
+        end
+      end
+      private_class_method :fixed, :offered, :wanted
+    end
+  end
+end

@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # A fit as the JSON of the contract, with what the fitting as it is now makes of it.
+    class RenderFit
+      def initialize(fitting, row)
+        @fitting = fitting
+        @row = row
+        @button = fitting.button(row[:button])
+      end
+
+      def to_h
+        about.merge("result" => @button && FitResult.readable?(@row) ? result : nil)
+      end
+
+      # The Series it was made from.
+      def series = @series ||= Formats::TrialsJson.read(JSON.generate(@row[:file].to_hash))
+
+      # What a timing comes to on its trials; name – what it is called
+      def judged(name, timing)
+        scores = series.trials.zip(replays.scores(series.trials, timing))
+        told = Tuning::Judged.of(scores)
+        { "name" => name, "timing" => timing, "right" => told["right"], "low" => told["low"], "high" => told["high"], "n" => told["n"],
+          "by_gesture" => gestures(told["by_gesture"]), "total_ms" => totals(told["total_ms"]), "waits" => waits(timing),
+          "state" => Tuning::Along.state(replays, series, timing) }
+      end
+
+      # [{ kind, gesture, words, remedies }] of a timing.
+      def pays(timing)
+        judged = Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, timing)))["by_gesture"]
+        judged = @row[:result]["expected"]["by_gesture"] if timing.slice(*fitted.keys) == fitted
+        Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), series, timing, judged).list.map do |cost|
+          { "kind" => cost.kind, "gesture" => cost.gesture, "words" => cost.words, "remedies" => cost.remedies.map do |one|
+            { "words" => one.words, "change" => one.change }
+          end }
+        end
+      end
+
+      # In one sentence, for the revision that rests on it.
+      def self.note(result)
+        expected = result["expected"]
+        percent = ->(share) { (share * 100).round }
+        Words.say(:fitted_note, count: expected["n"], right: percent[expected["right"]], low: percent[expected["low"]], high: percent[expected["high"]])
+      end
+
+      private
+
+      def replays = @replays ||= Tuning::Replays.new(series)
+      def fitted = @row[:result]["timing"]
+
+      def about
+        { "id" => @row[:id], "button" => @row[:button], "sittings" => @row[:sittings].to_a.grep(String), "state" => @row[:state],
+          "done" => @row[:done], "of" => @row[:of],
+          "error" => @row[:error], "price" => @row[:price], "fixed" => @row[:fixed].to_hash, "offered" => Array(@row[:file]["offered"]),
+          "created_at" => Render.time(@row[:created_at]), "author" => @row[:author] }
+      end
+
+      def result
+        told = @row[:result].to_hash
+        whole = usual.merge(told["timing"])
+        { "timing" => told["timing"], "expected" => expected(told["expected"]), "confusion" => confusion(told["confusion"]),
+          "compared" => told["compared"].map { |one| judged(one["name"], one["timing"]) }, "settings" => settings(told, whole), "notes" => told["notes"],
+          "more" => told["more"], "trials" => trials(whole), "pays" => pays(whole), "applies" => applies, "note" => RenderFit.note(told) }
+      end
+
+      def usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }.merge(series.given)
+
+      def expected(told)
+        told.slice("right", "low", "high", "n").merge("by_gesture" => gestures(told["by_gesture"]), "total_ms" => totals(told["total_ms"]))
+      end
+
+      def gestures(by) = by.map { |intended, share| share.merge("intended" => intended) }
+      def totals(by) = by.map { |intended, ms| { "intended" => intended, "ms" => ms } }
+      def confusion(by) = by.map { |intended, got| { "intended" => intended, "got" => got.map { |what, count| { "what" => what, "count" => count } } } }
+
+      # The lane's own waits where something is on it, else those of what was asked.
+      def waits(timing)
+        given = Fitting::Timing.from(timing)
+        Press::Waits.of(replays.choice, given).map { |gesture, wait| { "gesture" => gesture, "words" => Words.wait(wait, given) } }
+      end
+
+      def settings(told, whole)
+        explained = Tuning::Explained.new(series, whole, told["sweeps"])
+        told["sweeps"].map do |name, swept|
+          { "name" => name, "value" => whole[name], "today" => series.given[name], "fixed" => fixed?(name),
+            "stretch" => stretch(name, whole), "words" => explained.of(name), "room" => explained.around(name), **limits(name),
+            "settable" => Words.settable(name, series.settable[name]),
+            "sweep" => swept.map { |value, ghosts, lost, total| { "value" => value, "ghosts" => ghosts, "lost" => lost, "total_ms" => total } } }
+        end
+      end
+
+      # On which of a lane's two it lies; nil for a level.
+      def stretch(name, whole)
+        return "held" if %w[brush_guard_ms long_press_ms].include?(name)
+        return if Tuning::Space::LEVELS.include?(name)
+
+        whole[name.sub("_ms", "_from")] == "press" ? "held" : "apart"
+      end
+
+      # Between which values it can be set.
+      def limits(name)
+        allowed = series.settable[name] || {}
+        range = Fitting::Timing::SETTINGS.fetch(name).range
+        all = allowed["values"] || [allowed["fixed"] || allowed["from"] || range.begin, allowed["fixed"] || allowed["to"] || range.end]
+        { "from" => all.min, "to" => all.max }
+      end
+
+      # It can't be set to anything else there.
+      def fixed?(name) = series.settable[name]&.key?("fixed") || false
+
+      def trials(whole)
+        series.trials.map do |trial|
+          marks = Tuning::Marks.of(trial, press_at: whole["press_at"], release_at: whole["release_at"])
+          { "id" => trial.data["id"] || "", "intended" => trial.intended, "held" => marks["held"], "apart" => marks["apart"],
+            "levels" => trial.rows.filter_map { |at, _, level| level && { "at_ms" => (at / 1000.0).round(1), "level" => level } } }
+        end
+      end
+
+      # To what it can be applied.
+      def applies
+        device = @fitting.device(@button.device)
+        with = @button.worked_with || device.worked_with
+        [{ "scope" => "button", "of" => @button.ref, "words" => Words.say(:applies_button) },
+         { "scope" => "device", "of" => device.id, "words" => Words.say(:applies_device, device: device.name || device.id) },
+         ({ "scope" => "worked_with", "of" => with, "words" => Words.say(:applies_worked_with, with:) } if with)].compact
+      end
+    end
+  end
+end

@@ -1,0 +1,166 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Sittings and their trials.
+    module SittingRoutes
+      SITTINGS_SHOWN = 60
+
+      def self.registered(app)
+        app.get("/api/clients/:client/tuning") { json(SittingRoutes.all(self)) }
+        app.get("/api/sittings/:sitting") { json(SittingRoutes.view(self, sittings.find(params["sitting"]))) }
+
+        app.post("/api/clients/:client/sittings") do
+          status 201
+          json(SittingRoutes.start(self))
+        end
+
+        app.post("/api/sittings/:sitting/steps") do
+          sittings.held(params["sitting"]) { |row| Stepping.new(self, row, sent).step }
+          json(SittingRoutes.view(self, sittings.find(params["sitting"])))
+        end
+      end
+
+      def self.all(app)
+        client = app.params["client"]
+        fitting, revision = app.revisions.fitting(client)
+        { "revision" => revision[:number], "open" => app.sittings.open(client)&.then { |row| view(app, row, fitting) }, "sittings" => summaries(app, fitting),
+          "buttons" => buttons(fitting), "fits" => app.fits.latest(client).map { |row| fit(row) } }
+      end
+
+      def self.summaries(app, fitting)
+        counts = app.trials.counts(app.params["client"])
+        render = RenderTuning.new(fitting)
+        app.sittings.all(app.params["client"]).first(SITTINGS_SHOWN).map { |row| render.summary(row, counts.fetch(row[:id], {})) }
+      end
+
+      def self.fit(row) = { "id" => row[:id], "button" => row[:button], "sittings" => row[:sittings].to_a.grep(String), "state" => row[:state] }
+
+      def self.start(app)
+        sent = app.sent
+        fitting, = app.revisions.fitting(app.params["client"])
+        button = pressed(fitting, sent["button"])
+        row = { button: button.ref, way: sent["way"], whose: sent["whose"], offered: sent["offered"] || Tuning::Offer.of(fitting, button, KINDS),
+                seed: SecureRandom.random_number(1_000_000), author: app.author }
+        view(app, app.sittings.start(app.params["client"], **row) { |made| Asking.new(fitting, made, []).next })
+      end
+
+      # A button that can be pressed. Raises Invalid.
+      def self.pressed(fitting, ref)
+        button = fitting.button(ref) || raise(Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))))
+        button.kind == "notch" ? raise(Invalid.at("/button", Words.say(:no_trials_of_wheel))) : button
+      end
+
+      def self.view(app, row, fitting = app.revisions.fitting(row[:client_id]).first)
+        RenderTuning.new(fitting).sitting(row, app.trials.of([row[:id]]))
+      end
+
+      # Which can be tuned, and what would be asked of each.
+      def self.buttons(fitting)
+        fitting.buttons.reject { |button| button.kind == "notch" }.map do |button|
+          device = fitting.device(button.device)
+          { "ref" => button.ref, "kind" => button.kind, "worked_with" => button.worked_with || device.worked_with, "offered" => Tuning::Offer.of(fitting, button, KINDS) }
+        end
+      end
+      private_class_method :summaries, :fit, :buttons, :pressed
+    end
+
+    # What a sitting asks next.
+    class Asking
+      # row – of the sitting; trials – its rows
+      def initialize(fitting, row, trials)
+        @row = row
+        @series = RenderTuning.series(fitting, row, trials)
+      end
+
+      # { "number", "intended", "why" } or nil where its button is gone. number – of the prompt
+      def next(number: 0, asked: [])
+        return unless @series
+        return { "number" => number, "intended" => @series.pass_through? ? "click" : "tap", "why" => "mixed" } if @row[:way] == "by_hand"
+
+        found = Tuning::Prompts.new(@series, @series.given, @row[:seed]).at(number, before: asked)
+        { "number" => number, "intended" => found.intended, "why" => found.why }
+      end
+    end
+
+    # One step of a sitting that is held meanwhile.
+    class Stepping
+      def initialize(app, row, sent)
+        @app = app
+        @row = row
+        @sent = sent
+        @store = app.sittings
+      end
+
+      def step
+        case @sent["do"]
+        when "count", "discount", "note", "meant" then of_trial
+        when "end" then @store.close(@row)
+        when "open" then open
+        else while_open
+        end
+      end
+
+      private
+
+      def while_open
+        raise Store::Sittings::Closed, "this sitting has ended; take it up again first" if @row[:ended_at]
+
+        case @sent["do"]
+        when "pause" then @store.update(@row, paused: true)
+        when "go_on" then @store.update(@row, paused: false)
+        when "again" then @store.ask(@row, @row[:prompt]&.to_hash)
+        when "skip" then answered { nil }
+        when "done" then answered { keep }
+        end
+      end
+
+      # Twice the same answer is one; and what came meanwhile is looked at first.
+      def answered
+        return unless @row[:prompt] && @row[:prompt]["number"] == @sent["prompt"]
+        return if @sent["seen"] && @row[:trace].to_a.size > @sent["seen"]
+
+        yield
+        ask
+      end
+
+      def keep
+        button = fitting.button(@row[:button])
+        @store.keep(@row, worked_with: button && (button.worked_with || fitting.device(button.device).worked_with))
+      end
+
+      def ask
+        row = @store.find(@row[:id])
+        asked = row[:asked].to_a
+        # What was skipped counts as asked, so that it isn't asked again at once.
+        asked += [@row[:prompt]["intended"]] if @sent["do"] == "skip"
+        @store.ask(row, Asking.new(fitting, row, @app.trials.of([row[:id]])).next(number: @row[:prompt]["number"] + 1, asked:))
+      end
+
+      def open
+        @store.open_again(@row)
+        return if @row[:prompt] || !%w[prompts by_hand].include?(@row[:way])
+
+        @store.ask(@row, Asking.new(fitting, @row, @app.trials.of([@row[:id]])).next(number: (@app.trials.of([@row[:id]]).map do |one|
+          one[:number]
+        end.max || -1) + 1, asked: @row[:asked].to_a))
+      end
+
+      def of_trial
+        trial = @app.trials.of([@row[:id]]).find do |one|
+          one[:id] == @sent["trial"]
+        end || raise(Store::Missing, "no trial #{Faults.show(@sent["trial"])} in this sitting")
+        if @sent["do"] == "meant" && !asked.include?(@sent["intended"])
+          raise Invalid.at("/intended",
+                           Words.say(:must_be_one_of, value: Faults.show(@sent["intended"]),
+                                                      values: asked.join(", ")))
+        end
+
+        @app.trials.change(trial[:id], @sent)
+      end
+
+      def asked = [*@row[:offered].to_a, *Tuning::STILL]
+      def fitting = @fitting ||= @app.revisions.fitting(@row[:client_id]).first
+    end
+  end
+end

@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Trials by themselves: presses that somebody says what they were, files in and out, one day against another.
+    module TrialRoutes
+      def self.registered(app)
+        app.get("/api/clients/:client/trials") do
+          fitting, = revisions.fitting(params["client"])
+          headers "content-disposition" => 'attachment; filename="trials.json"'
+          json(FitRoutes.file(self, fitting, sought["button"], sought["sittings"].split(","))[0])
+        end
+
+        app.post("/api/clients/:client/trials") do
+          fitting, = revisions.fitting(params["client"])
+          status 201
+          json(SittingRoutes.view(self, TrialRoutes.read(self, fitting), fitting))
+        end
+
+        app.post("/api/clients/:client/kept") do
+          fitting, = revisions.fitting(params["client"])
+          status 201
+          json(SittingRoutes.view(self, TrialRoutes.keep(self, fitting), fitting))
+        end
+
+        app.get("/api/clients/:client/drift") { json(DriftTold.of(self)) }
+      end
+
+      # A file's trials as a sitting of their own, of the button that is named, whatever the file calls it. Returns its row.
+      def self.read(app, fitting)
+        button = button(fitting, app.sent["button"])
+        series = Formats::TrialsJson.read(JSON.generate(app.sent["file"]))
+        raise Invalid.at("/file/button/kind", Words.say(:must_be, value: button.kind)) unless series.kind == button.kind
+
+        app.sittings.begin_ended(app.params["client"], button: button.ref, way: "file", whose: "client", offered: series.offered, author: app.author) do |row|
+          app.sent["file"].fetch("trials", []).each_with_index { |item, index| app.sittings.add_trial(row, **from_file(item, index)) }
+        end
+      end
+
+      def self.from_file(item, index)
+        { number: index, intended: item["intended"], trace: item["trace"], weight: item.fetch("weight", 1), counted: item["counted"] != false,
+          note: item["note"].to_s.slice(0, 500), heard_by: item["by"].to_s.slice(0, 120), worked_with: item["worked_with"]&.to_s }
+      end
+
+      # A press of the bench as a trial: what a button gave between two moments of a stream. Returns the sitting's row.
+      def self.keep(app, fitting)
+        button = button(fitting, app.sent["button"])
+        stream, trace = heard(app, fitting, button)
+        intended = app.sent["intended"]
+        with = button.worked_with || fitting.device(button.device).worked_with
+        offered = Tuning::Offer.of(fitting, button, KINDS) | ([intended] - Tuning::STILL)
+        app.sittings.kept(app.params["client"], button: button.ref, offered:, author: app.author) do |row, number|
+          app.sittings.add_trial(row, number:, intended:, trace:, heard_by: stream[:name], worked_with: with)
+        end
+      end
+
+      def self.heard(app, fitting, button)
+        stream = app.streams.find(app.sent["stream"])
+        raise Store::Missing, "no stream #{app.sent["stream"]}" unless stream[:client_id] == app.params["client"]
+
+        trace = app.streams.edges(stream, fitting, button, app.sent["from_us"], app.sent["to_us"])
+        raise Invalid.at("/from_us", Words.say(:nothing_pressed_then)) if trace.empty?
+
+        [stream, trace]
+      end
+
+      def self.button(fitting, ref) = fitting.button(ref) || raise(Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))))
+      private_class_method :button, :from_file, :heard
+    end
+
+    # Trials of another day against these, in words.
+    module DriftTold
+      module_function
+
+      def of(app)
+        fitting, = app.revisions.fitting(app.params["client"])
+        before, after = %w[before after].map do |name|
+          file, = FitRoutes.file(app, fitting, app.sought["button"], app.sought[name].split(","))
+          Formats::TrialsJson.read(JSON.generate(file))
+        end
+        { "changes" => changes(Tuning::Drift.of(before, after, before.given)), "tiring" => changes(Tuning::Drift.tiring(after)),
+          "before" => still(before), "after" => still(after) }
+      end
+
+      # What today's timing comes to on them.
+      def still(series)
+        Tuning::Judged.of(series.trials.zip(Tuning::Replays.new(series).scores(series.trials, series.given))).slice("right", "low", "high", "n")
+      end
+
+      def changes(list)
+        list.map do |one|
+          { "what" => one.what, "before" => one.before, "after" => one.after, "p" => one.p&.round(4), "changed" => one.changed?, "words" => Words.drift(one) }
+        end
+      end
+      private_class_method :still, :changes
+    end
+  end
+end

@@ -1,0 +1,166 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    module Store
+      # Sittings: prompts to a client, one at a time, and what a button gave to each. At most one of a client is open.
+      class Sittings
+        # By prompts; finding a guard by hand; presses kept by themselves; read from a file
+        WAYS = %w[prompts by_hand kept file].freeze
+        # Of one sitting.
+        MOST_TRIALS = 2_000
+        MOST_ROWS = Formats::TrialsJson::MOST_ROWS
+        EDGES = %w[down up level].freeze
+        WHYS = %w[mixed interval boundary].freeze
+
+        # One that can't go on so.
+        class Closed < Kippen::Error; end
+
+        # What was heard as rows of a trace, from the first event on, in µs; what was down before it was asked is no part of it.
+        def self.relative(trace)
+          rows = trace.drop_while { |_, kind| kind == "up" }
+          rows.map { |at, *event| [at - rows.first[0], *event] }
+        end
+
+        # A Press::Bench::Message as a row of a trace.
+        def self.event(message) = [message.time_us, message.kind, *(Float(message.value) if message.kind == "level")]
+
+        def initialize(database) = @database = database
+
+        # A sitting's row. Raises Missing.
+        def find(id) = Sittings.readable(@database[:sittings].first(id: Store.uuid(id, "sitting"))) || raise(Missing, "no sitting #{id}")
+
+        # The open one of a client, or nil.
+        def open(client) = Sittings.readable(@database[:sittings].first(client_id: client, ended_at: nil))
+
+        # All of a client, the newest first.
+        def all(client) = @database[:sittings].where(client_id: client).reverse(:began_at).map { |row| Sittings.readable(row) }
+
+        # A row with what nobody can read in it left out.
+        def self.readable(row)
+          return unless row
+
+          plain = %i[offered prompt trace asked].to_h { |name| [name, JSON.parse(JSON.generate(row[name]))] }
+          row.merge(offered: offered(plain[:offered]), prompt: prompt(plain[:prompt]), asked: texts(plain[:asked]),
+                    trace: plain[:trace].then { |trace| Formats::TrialsJson::EVENTS.keys.any? { |kind| Formats::TrialsJson.trace?(trace, kind) } ? trace : [] },
+                    way: WAYS.include?(row[:way]) ? row[:way] : "prompts", whose: row[:whose] == "specialist" ? "specialist" : "client")
+        end
+
+        def self.texts(list) = list.is_a?(Array) ? list.grep(String) : []
+
+        # Gestures or clicks, and something at least.
+        def self.offered(list)
+          sorts = [Tuning::GESTURES, Tuning::PASS_THROUGH].map { |sort| sort & texts(list) }
+          sorts.find(&:any?) || %w[tap]
+        end
+
+        def self.prompt(prompt)
+          return unless prompt.is_a?(Hash) && prompt["number"].is_a?(Integer) && Tuning::PRESSES.key?(prompt["intended"])
+
+          prompt.merge("why" => WHYS.include?(prompt["why"]) ? prompt["why"] : "mixed")
+        end
+        private_class_method :texts, :offered, :prompt
+
+        # Begins one; another that is open ends. The block takes its row and gives the first prompt. Returns the row.
+        def start(client, **row)
+          Store.transaction(@database) do
+            Save.lock(@database, client)
+            close(@database[:sittings].where(client_id: client, ended_at: nil).for_update.first)
+            made = @database[:sittings].returning.insert(client_id: client, **row, offered: Sequel.pg_jsonb(row.fetch(:offered))).first
+            ask(made, yield(made)) if block_given?
+            tell(client)
+            find(made[:id])
+          end
+        end
+
+        # One that is over already, with what the block puts into it. Returns its row.
+        def begin_ended(client, **row)
+          Store.transaction(@database) do
+            made = @database[:sittings].returning.insert(client_id: client, **row, offered: Sequel.pg_jsonb(row.fetch(:offered)), seed: 0, ended_at: Sequel::CURRENT_TIMESTAMP).first
+            yield made
+            tell(client)
+            made
+          end
+        end
+
+        # The presses of today that were kept by themselves: yields that sitting's row and the next number. Returns the row.
+        def kept(client, button:, offered:, author:)
+          Store.transaction(@database) do
+            Save.lock(@database, client)
+            today = @database[:sittings].where(client_id: client, button:, way: "kept").where { began_at >= Sequel.function(:date_trunc, "day", Sequel::CURRENT_TIMESTAMP) }
+            row = today.first || begin_ended(client, button:, way: "kept", whose: "client", offered:, author:) { nil }
+            update(row, offered: Sequel.pg_jsonb(row[:offered].to_a | offered))
+            yield row, (@database[:trials].where(sitting_id: row[:id]).max(:number) || -1) + 1
+            tell(client)
+            find(row[:id])
+          end
+        end
+
+        # Yields a sitting's row, held meanwhile. Returns what the block does; what is read then is new.
+        def held(id)
+          Store.transaction(@database) do
+            row = Sittings.readable(@database[:sittings].where(id: Store.uuid(id, "sitting")).for_update.first) || raise(Missing, "no sitting #{id}")
+            yield(row).tap { tell(row[:client_id]) }
+          end
+        end
+
+        # What a button gave, as it comes: to the prompt of the open sitting, if it is asked of that button. The first
+        # stream that answers a prompt is heard, for clocks differ. messages – Press::Bench::Messages of buttons
+        def hear(stream, messages)
+          edges = messages.select { |message| EDGES.include?(message.kind) }
+          row = edges.any? && listening(stream, edges.map(&:source).uniq) or return
+
+          heard = edges.select { |message| message.source == row[:button] }.map { |message| Sittings.event(message) }
+          trace = (row[:trace].to_a + heard).sort_by.with_index { |(at, *), index| [at, index] }.first(MOST_ROWS)
+          update(row, trace: Sequel.pg_jsonb(trace), stream_id: stream[:id])
+          tell(stream[:client_id])
+        end
+
+        # Keeps what the prompt of a held sitting gave as a trial. worked_with – of its button. Returns the trial's id.
+        def keep(row, worked_with:)
+          trace = Sittings.relative(row[:trace].to_a)
+          id = add_trial(row, number: row[:prompt]["number"], intended: row[:prompt]["intended"], trace:, worked_with:, heard_by: name(row[:stream_id]))
+          update(row, asked: Sequel.pg_jsonb(row[:asked].to_a + [row[:prompt]["intended"]]))
+          id
+        end
+
+        # Raises Closed where there are too many.
+        def add_trial(row, trace:, **trial)
+          raise Closed, "this sitting has #{MOST_TRIALS} trials already; begin another" if @database[:trials].where(sitting_id: row[:id]).count >= MOST_TRIALS
+
+          @database[:trials].returning(:id).insert(sitting_id: row[:id], button: row[:button], trace: Sequel.pg_jsonb(trace), **trial).first.fetch(:id)
+        end
+
+        # Asks the next, see Tuning::Prompts::Next; nil: nothing more.
+        def ask(row, prompt)
+          update(row, prompt: prompt && Sequel.pg_jsonb(prompt), trace: Sequel.pg_jsonb([]), stream_id: nil)
+        end
+
+        def update(row, **members) = @database[:sittings].where(id: row[:id]).update(members)
+
+        # It can be looked at, and not gone on with. What was pressed last and not yet kept stays with it.
+        def close(row) = row && row[:ended_at].nil? && update(row, ended_at: Sequel::CURRENT_TIMESTAMP, paused: false)
+
+        # Goes on with one that was ended; another that is open ends.
+        def open_again(row)
+          close(@database[:sittings].where(client_id: row[:client_id], ended_at: nil).exclude(id: row[:id]).for_update.first)
+          update(row, ended_at: nil, paused: false)
+        end
+
+        def tell(client) = News.tell(@database, client, "sitting")
+
+        private
+
+        # The open sitting that asks for a press of one of these buttons and has heard no other stream, held; or nil.
+        def listening(stream, buttons)
+          row = Sittings.readable(@database[:sittings].where(client_id: stream[:client_id], ended_at: nil, paused: false, button: buttons).for_update.first)
+          row if row && row[:prompt] && [nil, stream[:id]].include?(row[:stream_id])
+        end
+
+        def name(stream)
+          stream ? @database[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => stream).get(:name) || "" : ""
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    module Store
+      # Trials of a client, as they were taken.
+      class Trials
+        def initialize(database) = @database = database
+
+        # Rows of some sittings, in the order in which they were taken.
+        def of(sittings) = @database[:trials].where(sitting_id: sittings).order(:at, :sitting_id, :number).map { |row| Trials.readable(row) }
+
+        # What nobody can read of one is left out, and then it doesn't count.
+        def self.readable(row)
+          trace = JSON.parse(JSON.generate(row[:trace]))
+          right = Formats::TrialsJson::EVENTS.keys.any? { |kind| Formats::TrialsJson.trace?(trace, kind) }
+          known = Tuning::PRESSES.key?(row[:intended])
+          row.merge(trace: right ? trace : [], intended: known ? row[:intended] : "rest", counted: row[:counted] && right && known)
+        end
+
+        # { sitting id => { intended => how many are counted } }
+        def counts(client)
+          rows = @database[:trials].join(:sittings, id: :sitting_id).where(client_id: client, counted: true, intended: Tuning::PRESSES.keys)
+          rows.group_and_count(:sitting_id, :intended).all.group_by { |row| row[:sitting_id] }
+            .transform_values { |list| list.to_h { |row| row.values_at(:intended, :count) } }
+        end
+
+        # What somebody says of one: does it count, what was meant, a note. asked – as in the contract
+        def change(id, asked)
+          row = @database[:trials].where(id:)
+          case asked["do"]
+          when "count" then row.update(counted: true)
+          when "discount" then row.update(counted: false)
+          when "meant" then row.update(intended: asked["intended"])
+          when "note" then row.update(note: asked.fetch("note", ""))
+          end
+        end
+
+        # Those of some rows that a button of a kind can have given to what was offered, as trials/1 has them.
+        def self.items(rows, kind, offered)
+          asked = [*offered, *Tuning::STILL]
+          rows.select { |row| asked.include?(row[:intended]) && Formats::TrialsJson.trace?(row[:trace].to_a, kind) }.map { |row| item(row) }
+        end
+
+        # A trial as trials/1 has it.
+        def self.item(row)
+          { "id" => row[:id], "intended" => row[:intended], "trace" => row[:trace].to_a, "weight" => row[:weight].then do |weight|
+            weight == weight.to_i ? weight.to_i : weight
+          end,
+            "counted" => row[:counted], "at" => Render.time(row[:at]), "button" => row[:button], "worked_with" => row[:worked_with], "note" => row[:note],
+            "heard_by" => row[:heard_by] }.compact.reject { |_, value| value == "" }
+        end
+      end
+    end
+  end
+end

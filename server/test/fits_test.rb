@@ -1,0 +1,158 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # Fits: made by the worker from what was sent, told, and applied with what they rest on.
+  class FitsTest < ServerTest
+    def setup
+      super
+      phone = { "id" => "pocket-phone", "kind" => "phone", "worked_with" => "left thumb", "buttons" => [{ "id" => "edge" }, { "id" => "volume-up" }] }
+      add_client(DEMO.merge("hosts" => [{ "id" => "phone", "name" => "Phone", "system" => "phone" }], "devices" => [phone],
+                            "assignments" => { "tap" => MARK, "long_press" => ANSWER }.map do |gesture, action|
+                              { "button" => EDGE, "gesture" => gesture, "action" => action }
+                            end))
+    end
+
+    # Short presses of 540 to 620 ms that come out as long today, and long ones of 1 400 ms and more; a device on which
+    # 400, 500, 700, 1000 and 1500 can be set.
+    def file(count = 16)
+      trials = Array.new(count) do |index|
+        long = index.odd?
+        { "intended" => long ? "long_press" : "tap", "trace" => [[0, "down"], [((long ? 1400 : 540) + (index * 5)) * 1000, "up"]] }
+      end
+      { "kippen" => "trials/1", "button" => { "id" => EDGE, "kind" => "contact" }, "offered" => %w[tap long_press], "trials" => trials }
+    end
+
+    def add_sitting(file = file())
+      send_json(:post, "/api/clients/#{@client}/trials", "button" => EDGE, "file" => file)
+      assert_equal 201, status, last_response.body
+      answer["id"]
+    end
+
+    def want(sitting = add_sitting, **more)
+      send_json(:post, "/api/clients/#{@client}/fits", { "button" => EDGE, "sittings" => [sitting] }.merge(more.transform_keys(&:to_s)))
+      assert_equal 201, status, last_response.body
+      @fit = answer["id"]
+      answer
+    end
+
+    def work = Server::Jobs::FitTiming.run(@fit)
+    def fit = ask("/api/fits/#{@fit}")
+
+    def test_from_trials_to_a_fit_that_can_be_set
+      assert_equal ["waiting", nil], want.values_at("state", "result")
+      assert_equal 1, DATABASE[:que_jobs].where(job_class: "Kippen::Server::Jobs::FitTiming").where(Sequel.lit("args->>0 = ?", @fit)).count
+      work
+      result = fit.fetch("result")
+      assert_includes [700, 1000], result["timing"]["long_press_ms"]
+      assert_equal 16, result["expected"]["n"]
+      assert_equal(["today's", "unfitted", "found by hand", "fitted"], result["compared"].map { |one| one["name"] })
+      assert_equal([0.5, 1.0], result["compared"].values_at(0, 3).map { |one| one["right"] })
+      assert_equal "or" * 8, result["compared"][0]["state"]
+      assert_equal "r" * 16, result["compared"][3]["state"]
+      assert_equal(["This button", "All of pocket-phone", "All worked with the left thumb"], result["applies"].map { |one| one["words"] })
+      long = result["settings"].find { |one| one["name"] == "long_press_ms" }
+      assert_equal 500, long["today"]
+      assert_includes long["words"].join(" "), "The longest press that was to be short took 610 ms, the shortest that was to be long 1405 ms."
+      assert_includes result["pays"].map { |one| [one["kind"], one["gesture"]] }, %w[later long_press]
+    end
+
+    def test_the_same_of_the_same_is_made_once
+      sitting = add_sitting
+      first = want(sitting)["id"]
+      assert_equal first, want(sitting)["id"]
+      refute_equal first, want(sitting, price: 0.5)["id"]
+    end
+
+    def test_a_held_value_stays_and_a_slower_price_is_another
+      want(fixed: { "long_press_ms" => 490 })
+      work
+      assert_equal 500, fit["result"]["timing"]["long_press_ms"]
+      send_json(:post, "/api/clients/#{@client}/fits", "button" => EDGE, "sittings" => [add_sitting], "fixed" => { "long_press_ms" => 1 })
+      assert_problem 422
+    end
+
+    def test_given_up_before_and_meanwhile
+      want
+      assert_equal "given_up", send_json(:post, "/api/fits/#{@fit}/end", {})["state"]
+      work
+      assert_nil fit["result"]
+      want(add_sitting, price: 0.02)
+      fits = Server::Store::Fits.new(DATABASE)
+      row = fits.take(@fit)
+      fits.give_up(@fit)
+      assert_raises(Server::Store::Fits::Stopped) { fits.progress(row, 1, 10) }
+    end
+
+    # Another worker has it by now: what the first one brings is nobody's.
+    def test_who_was_thought_dead_changes_nothing
+      want
+      fits = Server::Store::Fits.new(DATABASE)
+      first = fits.take(@fit)
+      second = fits.take(@fit)
+      assert_raises(Server::Store::Fits::Stopped) { fits.progress(first, 1, 10) }
+      fits.finish(first, "failed", error: "late")
+      assert_equal "working", fit["state"]
+      fits.progress(second, 4, 10)
+      assert_equal [4, 10], fit.values_at("done", "of")
+    end
+
+    def test_one_that_never_ends_fails_with_a_reason
+      want
+      fits = Server::Store::Fits.new(DATABASE)
+      3.times { fits.take(@fit) }
+      work
+      assert_equal ["failed", "It was begun 3 times and never came to an end."], fit.values_at("state", "error")
+    end
+
+    def test_what_another_value_comes_to
+      want
+      work
+      timing = fit["result"]["compared"][3]["timing"]
+      along = send_json(:post, "/api/fits/#{@fit}/along", "setting" => "long_press_ms", "timing" => timing)
+      assert_equal [400, 500, 700, 1000, 1500], along["values"]
+      assert_equal "or" * 8, along["states"][along["at"][1]]
+      judged = send_json(:post, "/api/fits/#{@fit}/judged", "timing" => timing.merge("long_press_ms" => 400))
+      assert_equal 0.5, judged["judged"]["right"]
+      assert_includes judged["judged"]["waits"], { "gesture" => "long_press", "words" => "at 400 ms" }
+      send_json(:post, "/api/fits/#{@fit}/judged", "timing" => timing.merge("long_press_ms" => 4))
+      assert_problem 422
+    end
+
+    def test_a_trial_tells_why_under_each_timing
+      want
+      work
+      told = ask("/api/fits/#{@fit}/trials/0")
+      assert_equal([%w[today's other long_press], %w[fitted right tap]], told["told"].values_at(0, 3).map { |one| one.values_at("name", "verdict", "got") })
+      assert_includes told["told"][0]["sentences"].join(" "), "Still down at 500 ms: a long-press."
+      ask("/api/fits/#{@fit}/trials/16")
+      assert_problem 404
+    end
+
+    def test_applied_it_is_what_the_revision_rests_on
+      want
+      work
+      timing = fit["result"]["timing"]
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "fit" => @fit, "note" => fit["result"]["note"],
+                                                            "change" => { "kind" => "fitted", "scope" => "button", "of" => EDGE, "timing" => timing })
+      assert_equal 201, status, last_response.body
+      newest = ask("/api/clients/#{@client}/revisions")["revisions"].first
+      assert_equal [@fit, 16], newest["evidence"].values_at("fit", "trials")
+      assert_match(/\ATiming fitted to 16 presses: \d+ % come out as meant/, newest["note"])
+      document = ask("/api/clients/#{@client}/fitting")
+      assert_equal timing["long_press_ms"], document["button_timing"][EDGE]["long_press_ms"]
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "fit" => "0" * 8, "change" => { "kind" => "client", "name" => "A" })
+      assert_problem 404
+    end
+
+    def test_another_day_against_these
+      slower = file.merge("trials" => file["trials"].map { |one| one.merge("trace" => [[0, "down"], [one["trace"][1][0] + 300_000, "up"]]) })
+      before = add_sitting
+      after = add_sitting(slower)
+      told = ask("/api/clients/#{@client}/drift", "button" => EDGE, "before" => before, "after" => after)
+      assert_equal([["length", true], ["gap", false], ["wrong", false]], told["changes"].map { |one| one.values_at("what", "changed") })
+      assert_in_delta 0.00078, told["changes"][0]["p"], 0.0005
+    end
+  end
+end

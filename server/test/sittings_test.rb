@@ -1,0 +1,194 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "../jobs/jobs"
+
+module Kippen
+  # Sittings and their trials: prompts, what is heard, what is kept of it.
+  class SittingsTest < ServerTest
+    def setup
+      super
+      add_client
+      @listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
+      @stream = send_json(:post, "/api/listeners/#{@listener}/streams", {})["id"]
+      @number = 0
+      @ms = 0
+    end
+
+    def begin_sitting(**more)
+      send_json(:post, "/api/clients/#{@client}/sittings",
+                { "button" => EDGE, "way" => "prompts", "whose" => "client", "offered" => %w[tap long_press] }.merge(more.transform_keys(&:to_s)))
+      assert_equal 201, status, last_response.body
+      @sitting = answer["id"]
+      answer
+    end
+
+    def now = ask("/api/sittings/#{@sitting}")
+    def step(what, **more) = send_json(:post, "/api/sittings/#{@sitting}/steps", { "do" => what }.merge(more.transform_keys(&:to_s)))
+    def done(**more) = step("done", prompt: now["prompt"]["number"], **more)
+
+    # Presses for so long each, one after the other.
+    def press(*lengths, apart: 100, button: EDGE)
+      rows = lengths.flat_map do |for_ms|
+        [[@ms, "down"], [@ms + for_ms, "up"]].tap { @ms += for_ms + apart }
+      end
+      messages = rows.map { |at, kind| { "number" => @number += 1, "t_us" => at * 1000, "source" => button, "kind" => kind } }
+      send_json(:post, "/api/streams/#{@stream}/messages", "messages" => messages)
+      assert_equal 200, status, last_response.body
+    end
+
+    def trace(trial) = DATABASE[:trials].where(id: trial["id"]).get(:trace).to_a
+
+    def test_what_a_prompt_gave_is_kept_as_it_was_heard
+      first = begin_sitting
+      assert_equal [0, 0], [first["prompt"]["number"], first["rows"]]
+      press(80, 120, apart: 60)
+      heard = now
+      assert_equal [2, false, [80, 120]], heard["heard"].values_at("presses", "down", "held")
+      after = done
+      assert_equal [1, first["prompt"]["intended"]], [after["prompt"]["number"], after["trials"].first["intended"]]
+      after = step("meant", trial: after["trials"].first["id"], intended: "tap")
+      assert_equal [[80, 120], [60]], after["trials"].first.values_at("held", "apart")
+      assert_equal [[0, "down"], [80_000, "up"], [140_000, "down"], [260_000, "up"]], trace(after["trials"].first)
+      assert_equal "Desk", after["trials"].first["heard_by"]
+    end
+
+    def test_an_answer_that_comes_twice_counts_once
+      begin_sitting
+      press(80)
+      step("done", prompt: 0)
+      step("done", prompt: 0)
+      assert_equal [1, 1], [now["trials"].size, now["prompt"]["number"]]
+    end
+
+    # The page had seen less than there was by then.
+    def test_what_came_meanwhile_is_looked_at_first
+      begin_sitting
+      press(80)
+      press(90)
+      step("done", prompt: 0, seen: 2)
+      assert_equal [0, 0], [now["trials"].size, now["prompt"]["number"]]
+      step("done", prompt: 0, seen: 4)
+      assert_equal 1, now["trials"].size
+    end
+
+    def test_while_it_rests_nothing_is_taken
+      begin_sitting
+      step("pause")
+      press(80)
+      assert_equal 0, now["rows"]
+      step("go_on")
+      press(80)
+      assert_equal 2, now["rows"]
+      step("again")
+      assert_equal [0, 0], [now["rows"], now["prompt"]["number"]]
+    end
+
+    def test_only_its_own_button_and_one_stream_a_prompt
+      begin_sitting
+      press(80, button: "pocket-phone/volume-up")
+      assert_equal 0, now["rows"]
+      press(80)
+      other = send_json(:post, "/api/listeners/#{@listener}/streams", {})["id"]
+      send_json(:post, "/api/streams/#{other}/messages", "messages" => [{ "number" => 1, "t_us" => 5, "source" => EDGE, "kind" => "down" }])
+      assert_equal 2, now["rows"]
+    end
+
+    def test_skipped_and_discounted_and_meant_otherwise
+      begin_sitting
+      step("skip", prompt: 0)
+      press(80)
+      kept = done
+      assert_equal([1], kept["trials"].map { |one| one["number"] })
+      trial = kept["trials"].first["id"]
+      assert_equal 0, step("discount", trial:)["counted"]
+      assert_equal 1, step("count", trial:)["counted"]
+      assert_equal "rest", step("meant", trial:, intended: "rest")["trials"].first["intended"]
+      step("meant", trial:, intended: "double_tap")
+      assert_problem 422
+      step("count", trial: "0" * 36)
+      assert_problem 404
+    end
+
+    def test_a_half_finished_one_is_taken_up_again
+      begin_sitting
+      press(80)
+      done
+      press(70)
+      half = @sitting
+      begin_sitting
+      assert_equal [false, true], [ask("/api/sittings/#{half}")["open"], now["open"]]
+      @sitting = half
+      step("done", prompt: 1)
+      assert_problem 409
+      again = step("open")
+      assert_equal [true, 1, 1, 2], [again["open"], again["trials"].size, again["prompt"]["number"], again["rows"]]
+      assert_equal 2, done["trials"].size
+    end
+
+    def test_the_prompts_of_a_seed_are_the_same_and_mixed
+      begin_sitting
+      asked = Array.new(12) { now["prompt"]["intended"].tap { press(80, apart: 200) && done } }
+      assert_equal %w[long_press rest tap], asked.first(3).sort
+      assert_equal %w[long_press rest tap], asked[3, 3].sort
+      refute(asked.each_cons(3).any? { |three| three.uniq.one? })
+    end
+
+    def test_a_stand_in_hand_answers_too
+      with_hand = DEMO.merge("hands" => [{ "id" => "steady", "press_ms" => { "median" => 100 }, "long_ms" => { "median" => 900 },
+                                           "apart_ms" => { "median" => 150 } }])
+      add_client(with_hand)
+      begin_sitting
+      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "steady", "button" => EDGE, "script" => %w[tap], "seed" => 1)
+      assert_equal [100], now["heard"]["held"]
+    end
+
+    def test_finding_a_guard_by_hand
+      begin_sitting(way: "by_hand")
+      press(60, 60, apart: 70)
+      assert_equal [150, false], done["by_hand"].values_at("guard_ms", "found")
+      press(60, 60, apart: 70)
+      state = done["by_hand"]
+      assert_equal [150, true], state.values_at("guard_ms", "found")
+      assert_equal [[100, 2], [150, 1]], state["tried"].map(&:values)
+    end
+
+    def test_another_finger_says_whether_the_switch_is_worn
+      begin_sitting(whose: "specialist", offered: %w[tap])
+      6.times do
+        press(50, 60, apart: 8) if now["prompt"]["intended"] == "tap"
+        @ms += 500
+        done
+      end
+      worn = now["worn"]
+      assert_equal true, worn["worn"]
+      assert_includes worn["words"], "the switch is worn"
+    end
+
+    def test_a_press_of_the_bench_is_kept
+      press(80, 90, apart: 120)
+      send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => 0, "to_us" => 80_000, "intended" => "tap")
+      assert_equal 201, status, last_response.body
+      assert_equal([["tap", [80]]], answer["trials"].map { |one| one.values_at("intended", "held") })
+      send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => 200_000, "to_us" => 290_000, "intended" => "tap")
+      assert_equal([[80], [90]], answer["trials"].map { |one| one["held"] })
+      send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => 900_000, "to_us" => 990_000, "intended" => "tap")
+      assert_problem 422
+    end
+
+    def test_a_file_goes_out_and_comes_in
+      begin_sitting
+      press(80)
+      done
+      file = ask("/api/clients/#{@client}/trials", "button" => EDGE, "sittings" => @sitting)
+      assert_equal "trials/1", file["kippen"]
+      assert_equal([[[0, "down"], [80_000, "up"]]], file["trials"].map { |one| one["trace"] })
+      send_json(:post, "/api/clients/#{@client}/trials", "button" => EDGE, "file" => file)
+      assert_equal 201, status, last_response.body
+      assert_equal [[80], "file", false], [answer["trials"].first["held"], *answer.values_at("way", "open")]
+      send_json(:post, "/api/clients/#{@client}/trials", "button" => EDGE,
+                                                         "file" => file.merge("trials" => [{ "intended" => "wave", "trace" => [[1, "bang"]] }]))
+      assert_problem 422
+    end
+  end
+end

@@ -1,0 +1,147 @@
+import { Button, Checkbox } from 'antd'
+import { useCallback, useRef, useState } from 'react'
+import {
+  api,
+  must,
+  type Button as ButtonData,
+  type Desk,
+  type Offered,
+  type SittingSummary,
+} from '../../shared/api'
+import { useMayChange } from '../../shared/session'
+import { Faults, useAnnounce, useTask } from '../../shared/ui'
+import { stepSitting, useSittingTaken } from './queries'
+import { whenOf } from './PressesField'
+import { INTENDED, say } from './sentences'
+import styles from './tune.module.css'
+
+const GESTURES: Offered[] = ['tap', 'double_tap', 'triple_tap', 'long_press']
+const CLICKS: Offered[] = ['click', 'double_click', 'drag']
+
+interface Props {
+  desk: Desk
+  button: ButtonData
+  offered: Offered[]
+  /** The last sitting with this button. */
+  last: SittingSummary | undefined
+  /** Nothing was pressed yet: says what this is. */
+  first: boolean
+}
+
+/** Begins to ask for presses; or goes on with what was broken off. */
+export function AskCard({ desk, button, offered, last, first }: Props) {
+  const mayChange = useMayChange()
+  const taken = useSittingTaken(desk.id)
+  const [chosen, setChosen] = useState<Offered[]>()
+  const asked = chosen ?? offered
+  const sort = asked.some((one) => CLICKS.includes(one)) ? CLICKS : GESTURES
+  const begin = useTask(
+    useCallback(
+      async (way: 'prompts' | 'by_hand', whose: 'client' | 'specialist') => {
+        const body = { button: button.ref, way, whose, offered: asked }
+        taken(
+          await must(
+            api.POST('/api/clients/{client}/sittings', { params: { path: { client: desk.id } }, body }),
+          ),
+        )
+      },
+      [button.ref, asked, desk.id, taken],
+    ),
+  )
+  const goOn = useTask(
+    useCallback(async (id: string) => taken(await stepSitting(id, { do: 'open' })), [taken]),
+  )
+  if (!mayChange)
+    return <p className={styles.quiet}>{first ? `${say.noPressesYet} ${say.viewerOnly}` : say.viewerOnly}</p>
+  const toggle = (one: Offered) => {
+    const next = asked.includes(one) ? asked.filter((other) => other !== one) : [...asked, one]
+    if (next.length > 0) setChosen(sort.filter((sorted) => next.includes(sorted)))
+  }
+  return (
+    <div className={styles.ask} data-first={first}>
+      {first && <p>{say.about}</p>}
+      <div className={styles.row}>
+        <Button
+          type="primary"
+          size="large"
+          loading={begin.busy}
+          onClick={() => void begin.run('prompts', 'client')}
+        >
+          {say.askForPresses}
+        </Button>
+        {last?.way === 'prompts' && last.whose === 'client' && (
+          <Button loading={goOn.busy} onClick={() => void goOn.run(last.id)}>
+            {say.goOnAsking}: {say.goOnWith(whenOf(last.began_at), String(last.counted))}
+          </Button>
+        )}
+        <fieldset className={styles.offered}>
+          <legend>{say.whatIsAsked}</legend>
+          {sort.map((one) => (
+            <Checkbox key={one} checked={asked.includes(one)} onChange={() => toggle(one)}>
+              {INTENDED[one]}
+            </Checkbox>
+          ))}
+        </fieldset>
+      </div>
+      <details className={styles.more}>
+        <summary>{say.otherWays}</summary>
+        <div className={styles.row}>
+          <Button onClick={() => void begin.run('by_hand', 'client')}>{say.byHand}</Button>
+          <Button onClick={() => void begin.run('prompts', 'specialist')}>{say.anotherFinger}</Button>
+          <TakeInFile client={desk.id} button={button.ref} />
+        </div>
+      </details>
+      <Faults refused={begin.refused ?? goOn.refused} />
+    </div>
+  )
+}
+
+/** Takes in presses that were made elsewhere. */
+function TakeInFile({ client, button }: { client: string; button: string }) {
+  const field = useRef<HTMLInputElement>(null)
+  const taken = useSittingTaken(client)
+  const announce = useAnnounce()
+  const [unread, setUnread] = useState(false)
+  const task = useTask(
+    useCallback(
+      async (file: Record<string, never>) => {
+        const body = { button, file }
+        const made = await must(
+          api.POST('/api/clients/{client}/trials', { params: { path: { client } }, body }),
+        )
+        taken(made)
+        announce(say.fileTaken(String(made.counted)))
+      },
+      [button, client, taken, announce],
+    ),
+  )
+  const read = async (file: File) => {
+    const found = await file
+      .text()
+      .then((text) => JSON.parse(text) as unknown)
+      .catch(() => undefined)
+    setUnread(typeof found !== 'object' || found === null)
+    if (typeof found === 'object' && found !== null) await task.run(found as Record<string, never>)
+  }
+  return (
+    <>
+      <input
+        ref={field}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label={say.takeInFile}
+        onChange={({ target }) => {
+          const file = target.files?.[0]
+          target.value = ''
+          if (file) void read(file)
+        }}
+      />
+      <Button loading={task.busy} onClick={() => field.current?.click()}>
+        {say.takeInFile}
+      </Button>
+      {unread && <p role="alert">{say.fileNotRead}</p>}
+      <Faults refused={task.refused} />
+    </>
+  )
+}

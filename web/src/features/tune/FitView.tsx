@@ -1,0 +1,187 @@
+import { Button, Progress } from 'antd'
+import { useCallback, useState } from 'react'
+import {
+  api,
+  must,
+  type Desk,
+  type Fit,
+  type FitResult,
+  type SettingName,
+  type TimingValues,
+} from '../../shared/api'
+import { useMayChange } from '../../shared/session'
+import { Faults, useTask } from '../../shared/ui'
+import { ApplyBar } from './ApplyBar'
+import { ComparedTable } from './ComparedTable'
+import { Confusion } from './Confusion'
+import { Levels } from './Levels'
+import { PaysList } from './PaysList'
+import { PressTable } from './PressTable'
+import { isGoing, useJudged } from './queries'
+import { percent, say } from './sentences'
+import { TrialLanes } from './TrialLanes'
+import { TrialStory } from './TrialStory'
+import { ValuePanel } from './ValuePanel'
+import styles from './tune.module.css'
+
+interface Props {
+  desk: Desk
+  fit: Fit
+  /** It is the one before, until what was asked for is there. */
+  stale: boolean
+  fixed: TimingValues
+  onFixed: (fixed: TimingValues) => void
+  onAnew: () => void
+}
+
+/** What was found: what it comes to, beside what it is compared with, and what it costs; to be moved, held, applied. */
+export function FitView({ desk, fit, stale, fixed, onFixed }: Props) {
+  const { result } = fit
+  return (
+    <>
+      {(isGoing(fit) || fit.state !== 'done') && <Going fit={fit} />}
+      {result && (
+        // What was moved belongs to this result: another begins anew.
+        <Found
+          key={fit.id}
+          desk={desk}
+          fit={fit}
+          result={result}
+          stale={stale}
+          fixed={fixed}
+          onFixed={onFixed}
+        />
+      )}
+    </>
+  )
+}
+
+function Going({ fit }: { fit: Fit }) {
+  const mayChange = useMayChange()
+  const end = useTask(
+    useCallback(() => must(api.POST('/api/fits/{fit}/end', { params: { path: { fit: fit.id } } })), [fit.id]),
+  )
+  if (fit.state === 'done') return null
+  if (fit.state === 'failed') return <p role="alert">{fit.error}</p>
+  if (fit.state === 'given_up') return <p>{say.wasGivenUp}</p>
+  const share = Math.floor((100 * fit.done) / Math.max(1, fit.of))
+  const words = fit.state === 'waiting' ? say.waitingForWorker : say.working(String(share))
+  return (
+    <div className={styles.going}>
+      <p role="status">{words}</p>
+      <Progress percent={share} showInfo={false} aria-label={words} />
+      {mayChange && (
+        <Button loading={end.busy} onClick={() => void end.run()}>
+          {say.giveUp}
+        </Button>
+      )}
+      <Faults refused={end.refused} />
+    </div>
+  )
+}
+
+interface FoundProps {
+  desk: Desk
+  fit: Fit
+  result: FitResult
+  stale: boolean
+  fixed: TimingValues
+  onFixed: (fixed: TimingValues) => void
+}
+
+function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
+  const fitted = result.compared.at(-1)
+  const today = result.compared[0]
+  const [moved, setMoved] = useState<TimingValues>()
+  const [setting, setSetting] = useState<SettingName>(() => firstSetting(result))
+  const [trial, setTrial] = useState<number>()
+  const timing = moved ?? fitted?.timing ?? {}
+  const judged = useJudged(fit.id, moved)
+  if (!fitted || !today) return null
+  const shown = (moved && judged?.judged) || fitted
+  const rows = moved && judged ? [...result.compared, judged.judged] : result.compared
+  const chosen = result.settings.find((one) => one.name === setting)
+  return (
+    <div className={styles.found} data-stale={stale}>
+      <div className={styles.left}>
+        <p className={styles.large}>
+          <strong>{percent(result.expected.right)} %</strong> {say.comeOut}
+        </p>
+        <p>
+          {say.interval(
+            percent(result.expected.low),
+            percent(result.expected.high),
+            String(result.expected.n),
+          )}
+          {'. '}
+          {say.todayComes(percent(today.right))}.
+        </p>
+        <TrialLanes
+          fit={fit}
+          result={result}
+          timing={timing}
+          state={shown.state}
+          onChoose={(name) => {
+            setSetting(name)
+            setTrial(undefined)
+          }}
+          onMove={(name, value) => setMoved({ ...timing, [name]: value })}
+          trial={trial}
+          onTrial={setTrial}
+        />
+        {result.trials.some((one) => one.levels.length > 0) && <Levels result={result} timing={timing} />}
+        <ComparedTable rows={rows} offered={fit.offered} fitted={fitted.name} />
+        {result.notes.length > 0 && (
+          <ul className={styles.notes}>
+            {result.notes.map((note) => (
+              <li key={note}>{note}</li>
+            ))}
+          </ul>
+        )}
+        <Confusion confusion={result.confusion} />
+        <PressTable result={result} state={shown.state} onTrial={setTrial} />
+      </div>
+      <div className={styles.right}>
+        {trial !== undefined ? (
+          <TrialStory fit={fit.id} number={trial} onClose={() => setTrial(undefined)} />
+        ) : (
+          chosen && (
+            <ValuePanel
+              settings={result.settings}
+              chosen={chosen}
+              value={timing[chosen.name] ?? chosen.value}
+              count={result.trials.length}
+              onChoose={setSetting}
+              held={fixed[chosen.name] !== undefined}
+              onHold={(value) =>
+                onFixed(
+                  value === undefined
+                    ? Object.fromEntries(Object.entries(fixed).filter(([name]) => name !== chosen.name))
+                    : { ...fixed, [chosen.name]: value },
+                )
+              }
+            />
+          )
+        )}
+        <PaysList pays={moved && judged ? judged.pays : result.pays} />
+        <ApplyBar
+          desk={desk}
+          fit={fit}
+          result={result}
+          moved={moved}
+          onBack={() => setMoved(undefined)}
+          disabled={stale}
+        />
+      </div>
+    </div>
+  )
+}
+
+/** What has changed most against today. */
+function firstSetting(result: FitResult): SettingName {
+  const byChange = [...result.settings].sort((one, other) => change(other) - change(one))
+  return byChange[0]?.name ?? 'long_press_ms'
+}
+
+const change = ({ value, today }: { value: number; today: number }) =>
+  Math.abs(value - today) / Math.max(1, today)

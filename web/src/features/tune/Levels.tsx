@@ -1,0 +1,48 @@
+import type { FitResult, TimingValues } from '../../shared/api'
+import { INTENDED, say } from './sentences'
+import styles from './tune.module.css'
+
+const WIDTH = 640
+const HEIGHT = 150
+const LEAST_MS = 800
+
+/** Force buttons: every press as its level over time, with the lines at which it is pressed and let go. */
+export function Levels({ result, timing }: { result: FitResult; timing: TimingValues }) {
+  const press = Number(timing['press_at'] ?? 0.6)
+  const release = Number(timing['release_at'] ?? 0.45)
+  const end = Math.max(LEAST_MS, ...result.trials.map((one) => one.levels.at(-1)?.at_ms ?? 0))
+  const still = result.trials.filter((one) => one.intended === 'rest' || one.intended === 'carry')
+  const carried = still.filter((one) => one.levels.some(({ level }) => level >= press)).length
+  const y = (level: number) => HEIGHT - 4 - level * (HEIGHT - 10)
+  return (
+    <figure className={styles.levels}>
+      <figcaption>
+        <strong>{say.levelsTitle}</strong>{' '}
+        <span className={styles.quiet}>
+          {say.pressLine(String(press))}, {say.releaseLine(String(release))}
+        </span>
+      </figcaption>
+      <svg
+        viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT)}`}
+        role="img"
+        aria-label={`${say.levelsTitle}: ${say.pressLine(String(press))}, ${say.releaseLine(String(release))}`}
+      >
+        {result.trials.map((one, index) => (
+          <polyline
+            key={one.id || index}
+            className={styles.level}
+            data-still={one.intended === 'rest' || one.intended === 'carry'}
+            points={one.levels
+              .map(({ at_ms, level }) => `${String((at_ms / end) * WIDTH)},${String(y(level))}`)
+              .join(' ')}
+          >
+            <title>{INTENDED[one.intended]}</title>
+          </polyline>
+        ))}
+        <path d={`M0 ${String(y(press))}H${String(WIDTH)}`} className={styles.pressLine} />
+        <path d={`M0 ${String(y(release))}H${String(WIDTH)}`} className={styles.releaseLine} />
+      </svg>
+      {still.length > 0 && <p>{say.carriedUp(String(carried), String(still.length))}</p>}
+    </figure>
+  )
+}

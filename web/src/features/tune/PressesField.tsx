@@ -1,0 +1,63 @@
+import { Button, Select } from 'antd'
+import type { SittingSummary } from '../../shared/api'
+import { say } from './sentences'
+import styles from './tune.module.css'
+
+const WHEN = new Intl.DateTimeFormat(undefined, {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+})
+const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
+const WAYS: Record<SittingSummary['way'], string> = {
+  prompts: '',
+  by_hand: say.handFound,
+  kept: say.ofBench,
+  file: say.ofFile,
+}
+
+/** When it was: today’s by the hour. */
+export function whenOf(at: string): string {
+  const date = new Date(at)
+  return date.toDateString() === new Date().toDateString()
+    ? `${say.today} ${TIME.format(date)}`
+    : WHEN.format(date)
+}
+
+export const sittingName = (one: SittingSummary) =>
+  say.sitting(whenOf(one.began_at), String(one.counted), WAYS[one.way])
+
+interface Props {
+  client: string
+  button: string
+  own: SittingSummary[]
+  chosen: string[]
+  onChoose: (sittings: string[]) => void
+}
+
+/** From which presses it is found; and those as a file. */
+export function PressesField({ client, button, own, chosen, onChoose }: Props) {
+  const all = own.map((one) => one.id)
+  const count = own.reduce((sum, one) => sum + one.counted, 0)
+  const file = new URLSearchParams({ button, sittings: chosen.join(',') })
+  return (
+    <>
+      <label className={styles.inline}>
+        {say.whichPresses}
+        <Select
+          value={chosen.length > 1 ? 'all' : chosen[0]}
+          onChange={(next: string) => onChoose(next === 'all' ? all : [next])}
+          popupMatchSelectWidth={false}
+          options={[
+            ...own.map((one) => ({ value: one.id, label: sittingName(one) })),
+            ...(own.length > 1 ? [{ value: 'all', label: say.allOfThem(String(count)) }] : []),
+          ]}
+        />
+      </label>
+      <Button href={`/api/clients/${client}/trials?${file.toString()}`} download="trials.json">
+        {say.fileOut}
+      </Button>
+    </>
+  )
+}

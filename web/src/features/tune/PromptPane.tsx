@@ -1,0 +1,189 @@
+import { Button, Select } from 'antd'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import type { Button as ButtonData, Desk, Sitting } from '../../shared/api'
+import { BigPrompt, useGoesOn, type Pace } from '../../shared/prompt'
+import { Faults, useAnnounce, useTask } from '../../shared/ui'
+import { useBench, useDown } from '../bench'
+import { LastTrial } from './LastTrial'
+import { stepSitting, useHands, useSittingTaken, type Step } from './queries'
+import { say } from './sentences'
+import { useHandAnswers } from './useHandAnswers'
+import styles from './tune.module.css'
+
+const PACE_NAMES: { value: Pace; label: string }[] = [
+  { value: 'soon', label: say.soon },
+  { value: 'slowly', label: say.slowly },
+  { value: 'never', label: say.never },
+]
+
+interface Props {
+  desk: Desk
+  sitting: Sitting
+  button: ButtonData | undefined
+  onJoin: () => void
+}
+
+/** What the client is asked just now, large and calm; beside it what the one who sits with them can do. */
+export function PromptPane({ desk, sitting, button, onJoin }: Props) {
+  const announce = useAnnounce()
+  const taken = useSittingTaken(desk.id)
+  const [pace, setPace] = useState<Pace>('soon')
+  const [hand, setHand] = useState<string>()
+  const hands = useHands(desk.id)
+  const bench = useBench()
+  const down = useDown(button ? [button.ref] : []).length > 0
+  const { prompt, heard } = sitting
+  const sent = useRef(-1)
+  const task = useTask(
+    useCallback(
+      async (body: Step) => {
+        try {
+          taken(await stepSitting(sitting.id, body))
+        } finally {
+          sent.current = -1
+        }
+      },
+      [sitting.id, taken],
+    ),
+  )
+  const step = (body: Step) => void task.run(body)
+  const done = (number: number, seen: number) => {
+    // What had no answer is not asked again by itself while it is on its way.
+    if (sent.current === number) return
+    sent.current = number
+    step({ do: 'done', prompt: number, seen })
+  }
+  const asked = prompt && {
+    number: prompt.number,
+    wants: prompt.wants,
+    presses: heard.presses,
+    down: heard.down || down,
+    paused: sitting.paused,
+    rows: sitting.rows,
+  }
+  useGoesOn(asked ?? undefined, pace, done)
+  useHandAnswers(desk.id, sitting, hand, done)
+  useListensToo(button)
+  const numberNow = prompt?.number
+  useEffect(() => {
+    if (numberNow) announce(say.trialKept(String(numberNow)))
+  }, [numberNow, announce])
+
+  return (
+    <section className={styles.pane} data-pane tabIndex={-1} aria-label={say.prompts}>
+      <div className={styles.beside}>
+        <p className={styles.nth}>
+          <strong>{say.nextPress}</strong> {say.ofAbout(String(sitting.counted + 1), String(sitting.aim))}
+        </p>
+        <p className={styles.quiet}>
+          {prompt?.why} {sitting.more && say.more(String(sitting.more.count), moreOf(sitting))}
+        </p>
+        <div className={styles.row}>
+          {prompt && (
+            <>
+              <Button onClick={() => step({ do: 'skip', prompt: prompt.number })}>{say.skip}</Button>
+              <Button onClick={() => step({ do: 'again' })}>{say.again}</Button>
+              <Button onClick={() => step({ do: sitting.paused ? 'go_on' : 'pause' })}>
+                {sitting.paused ? say.goOn : say.pause}
+              </Button>
+              {pace === 'never' && (
+                <Button type="primary" onClick={() => done(prompt.number, sitting.rows)}>
+                  {say.next}
+                </Button>
+              )}
+            </>
+          )}
+          <Button
+            onClick={() => {
+              step({ do: 'end' })
+              announce(say.enoughSaid)
+            }}
+          >
+            {say.enough}
+          </Button>
+        </div>
+        <LastTrial trial={sitting.trials.at(-1)} onStep={step} />
+        <Faults refused={task.refused} />
+      </div>
+      <div className={styles.front}>
+        {prompt && (
+          <BigPrompt
+            intended={prompt.intended}
+            words={prompt.words}
+            wants={prompt.wants}
+            presses={heard.presses}
+            down={heard.down || down}
+            paused={sitting.paused}
+          />
+        )}
+        <div className={styles.row}>
+          <p>
+            {say.heardSoFar} <strong>{heard.words}</strong>
+          </p>
+          <label className={styles.inline}>
+            {say.goesOn}
+            <Select value={pace} onChange={setPace} options={PACE_NAMES} />
+          </label>
+          <Heard
+            button={button}
+            bound={[...bench.bindings.values()].includes(button?.ref ?? '')}
+            onJoin={onJoin}
+          />
+          {hands.length > 0 && (
+            <label className={styles.inline}>
+              {say.standInHand}
+              <Select
+                value={hand ?? ''}
+                onChange={(next) => setHand(next || undefined)}
+                popupMatchSelectWidth={false}
+                options={[
+                  { value: '', label: say.noHand },
+                  ...hands.map((one) => ({ value: one.id, label: say.handAnswers(one.name) })),
+                ]}
+              />
+            </label>
+          )}
+        </div>
+      </div>
+    </section>
+  )
+}
+
+const moreOf = (sitting: Sitting) =>
+  sitting.trials.find((one) => one.intended === sitting.more?.gesture)?.words ?? sitting.more?.gesture ?? ''
+
+/** Who hears the presses: this browser, once it knows the button; or another device that joined. */
+function Heard({
+  button,
+  bound,
+  onJoin,
+}: {
+  button: ButtonData | undefined
+  bound: boolean
+  onJoin: () => void
+}) {
+  const { mode, start, bind, bindings } = useBench()
+  if (!button) return null
+  return (
+    <p className={styles.row}>
+      {say.heardBy}
+      {mode.kind === 'on' && bound && <strong>{say.thisBrowserListens}</strong>}
+      {mode.kind === 'binding' && <strong>{say.pressedHere}</strong>}
+      {mode.kind !== 'binding' && !bound && <Button onClick={() => bind([button])}>{say.teachIt}</Button>}
+      {mode.kind === 'off' && bound && bindings.size > 0 && <Button onClick={start}>{say.listenHere}</Button>}
+      <Button onClick={onJoin}>{say.theirDevice}</Button>
+    </p>
+  )
+}
+
+/** Who asks for presses listens: once the button is known, and again after it was taught. */
+function useListensToo(button: ButtonData | undefined) {
+  const { mode, start, bindings, loading } = useBench()
+  const bound = button !== undefined && [...bindings.values()].includes(button.ref)
+  const begun = useRef(false)
+  useEffect(() => {
+    if (!bound || loading || mode.kind !== 'off' || begun.current) return
+    begun.current = true
+    start()
+  }, [bound, loading, mode.kind, start])
+}

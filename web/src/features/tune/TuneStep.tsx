@@ -1,0 +1,127 @@
+import { Spin } from 'antd'
+import { useMemo, useState } from 'react'
+import type { Button as ButtonData, Desk, SittingSummary, Tuning } from '../../shared/api'
+import { useMayChange } from '../../shared/session'
+import { ButtonField, Nothing } from '../../shared/ui'
+import { AskCard } from './AskCard'
+import { FitView } from './FitView'
+import { FollowUp } from './FollowUp'
+import { HandWay } from './HandWay'
+import { PressesField } from './PressesField'
+import { PriceSlider, USUAL_PRICE } from './PriceSlider'
+import { useFit, useTuning, type Wanted } from './queries'
+import { say } from './sentences'
+import styles from './tune.module.css'
+
+interface Props {
+  desk: Desk
+  buttons: ButtonData[]
+  /** Whose timing is tuned, as the address has it. */
+  tuned: string | undefined
+  onTune: (button: string) => void
+}
+
+/** The timing that fits a person, from a few presses. */
+export function TuneStep({ desk, buttons, tuned, onTune }: Props) {
+  const { data: tuning, error } = useTuning(desk.id)
+  const pressable = buttons.filter((one) => one.kind !== 'notch')
+  const ref = chosenButton(pressable, tuned, tuning)
+  const button = pressable.find((one) => one.ref === ref)
+  if (pressable.length === 0) return <Nothing>{say.noButton}</Nothing>
+  return (
+    <section aria-labelledby="tune-title" className={styles.tune}>
+      <div className={styles.head}>
+        <h2 id="tune-title">{say.title(desk.name)}</h2>
+        <div className={styles.whose}>
+          <ButtonField
+            label={say.whichButton}
+            buttons={pressable}
+            value={ref}
+            onChange={(next) => next && onTune(next)}
+          />
+        </div>
+      </div>
+      {error && <p role="alert">{error.message}</p>}
+      {!tuning && !error && <Spin />}
+      {tuning && button && <OfButton key={button.ref} desk={desk} tuning={tuning} button={button} />}
+    </section>
+  )
+}
+
+/** The one in the address; else the one that is asked for, was asked for last, or the first. */
+function chosenButton(buttons: ButtonData[], tuned: string | undefined, tuning: Tuning | undefined) {
+  const there = (ref: string | undefined) => buttons.find((one) => one.ref === ref)?.ref
+  return there(tuned) ?? there(tuning?.open?.button) ?? there(tuning?.sittings[0]?.button) ?? buttons[0]?.ref
+}
+
+function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button: ButtonData }) {
+  const mayChange = useMayChange()
+  const own = useOwn(tuning, button.ref)
+  const open = tuning.open?.button === button.ref ? tuning.open : undefined
+  const [chosen, setChosen] = useState<string[]>()
+  const [price, setPrice] = useState(USUAL_PRICE)
+  const [fixed, setFixed] = useState<Wanted['fixed']>({})
+  // What was chosen may have gone; while somebody is asked, it is what they press now.
+  const sittings = (open ? [open.id] : (chosen ?? own.slice(0, 1).map((one) => one.id))).filter((id) =>
+    own.some((one) => one.id === id),
+  )
+  const counted = own.filter((one) => sittings.includes(one.id)).reduce((sum, one) => sum + one.counted, 0)
+  // While it is asked, after every ten; then of all.
+  const upTo = open ? Math.floor(counted / 10) * 10 : counted
+  const wanted: Wanted | undefined =
+    upTo > 0 ? { button: button.ref, sittings, price, fixed, counted: upTo } : undefined
+  const known = tuning.fits.find((one) => one.button === button.ref && one.state === 'done')?.id
+  const { fit, own: isOwn, error } = useFit(desk.id, wanted, mayChange, known)
+  const offered = tuning.buttons.find((one) => one.ref === button.ref)?.offered ?? ['tap']
+  return (
+    <>
+      <div className={styles.bar}>
+        {own.length > 0 && !open && (
+          <PressesField
+            client={desk.id}
+            button={button.ref}
+            own={own}
+            chosen={sittings}
+            onChoose={setChosen}
+          />
+        )}
+        {counted > 0 && <PriceSlider price={price} onPrice={setPrice} />}
+      </div>
+      {open?.way === 'by_hand' && <HandWay sitting={open} />}
+      {open?.worn && <p className={styles.told}>{open.worn.words}</p>}
+      {!open && (
+        <AskCard
+          desk={desk}
+          button={button}
+          offered={offered}
+          last={tuning.sittings.find((one) => one.button === button.ref)}
+          first={own.length === 0}
+        />
+      )}
+      {own.length > 0 && error && <p role="alert">{error.message}</p>}
+      {fit && (wanted || !mayChange) && (
+        <FitView
+          key={fit.button}
+          desk={desk}
+          fit={fit}
+          stale={!isOwn}
+          fixed={fixed}
+          onFixed={setFixed}
+          onAnew={() => setPrice((now) => now)}
+        />
+      )}
+      {own.length > 1 && !open && <FollowUp client={desk.id} button={button.ref} sittings={own} />}
+    </>
+  )
+}
+
+/** The client’s own sittings with this button, with something in them, the newest first. */
+function useOwn(tuning: Tuning, ref: string): SittingSummary[] {
+  return useMemo(
+    () =>
+      tuning.sittings
+        .map((one) => (one.id === tuning.open?.id ? { ...one, counted: tuning.open.counted } : one))
+        .filter((one) => one.button === ref && one.whose === 'client' && one.counted > 0),
+    [tuning, ref],
+  )
+}

@@ -1,0 +1,3 @@
+export { PromptPane } from './PromptPane'
+export { TuneStep } from './TuneStep'
+export { useTuning } from './queries'

@@ -1,0 +1,57 @@
+import { useEffect, useRef } from 'react'
+import { api, must, type Intended, type Sitting } from '../../shared/api'
+
+/** What a stand-in hand does where this is asked. */
+const SCRIPT: Record<Intended, 'tap' | 'double_tap' | 'triple_tap' | 'long_press' | 'rest'> = {
+  tap: 'tap',
+  click: 'tap',
+  double_tap: 'double_tap',
+  double_click: 'double_tap',
+  triple_tap: 'triple_tap',
+  long_press: 'long_press',
+  drag: 'long_press',
+  rest: 'rest',
+  carry: 'rest',
+}
+const BETWEEN_MS = 150
+
+/** Lets a stand-in hand answer each prompt: its presses come in as real ones do, and then it goes on. */
+export function useHandAnswers(
+  client: string,
+  sitting: Sitting,
+  hand: string | undefined,
+  onDone: (prompt: number, seen: number) => void,
+): void {
+  const done = useRef(onDone)
+  useEffect(() => {
+    done.current = onDone
+  })
+  const { id, button, prompt, paused } = sitting
+  const number = prompt?.number
+  const intended = prompt?.intended
+  const answered = useRef('')
+  useEffect(() => {
+    const key = `${id} ${String(number)}`
+    if (!hand || paused || number === undefined || !intended || answered.current === key) return
+    const timer = window.setTimeout(() => {
+      answered.current = key
+      void press().catch(() => undefined)
+    }, BETWEEN_MS)
+    const press = async () => {
+      await must(
+        api.POST('/api/clients/{client}/hands/presses', {
+          params: { path: { client } },
+          body: { hand, button, script: [SCRIPT[intended]], seed: seedOf(id, number) },
+        }),
+      )
+      const now = await must(api.GET('/api/sittings/{sitting}', { params: { path: { sitting: id } } }))
+      done.current(number, now.rows)
+    }
+    return () => window.clearTimeout(timer)
+  }, [client, id, button, hand, paused, number, intended])
+}
+
+/** Another hand at each prompt, and the same at the same. */
+function seedOf(sitting: string, number: number): number {
+  return (parseInt(sitting.slice(0, 6), 16) % 100_000) + number
+}

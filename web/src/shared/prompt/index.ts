@@ -1,0 +1,2 @@
+export { BigPrompt } from './BigPrompt'
+export { useGoesOn, PACES, type Pace } from './useGoesOn'
