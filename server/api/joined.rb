@@ -47,14 +47,6 @@ module Kippen
         # What the client is asked to press: of its own host only.
         app.get("/api/joined/prompt") { json("prompt" => JoinedRoutes.prompt(self, sittings.open(joined[:client_id]))) }
 
-        app.post("/api/joined/prompt") do
-          row = sittings.open(joined[:client_id])
-          if row && row[:id] == sent["sitting"] && JoinedRoutes.prompt(self, row)
-            sittings.held(row[:id]) { |held| Stepping.new(self, held, sent.merge("do" => "done")).step }
-          end
-          json("prompt" => JoinedRoutes.prompt(self, sittings.open(joined[:client_id])))
-        end
-
         # What a source is called: of the code tables alone.
         app.get("/api/joined/names") { json("name" => CODES.describe(sought["source"]).name) }
       end

@@ -61,7 +61,8 @@ module Kippen
         whole = usual.merge(told["timing"])
         { "timing" => told["timing"], "expected" => expected(told["expected"]), "confusion" => confusion(told["confusion"]),
           "compared" => told["compared"].map { |one| judged(one["name"], one["timing"]) }, "settings" => settings(told, whole), "notes" => told["notes"],
-          "more" => told["more"], "trials" => trials(whole), "pays" => pays(whole), "applies" => applies, "note" => RenderFit.note(told) }
+          "more" => told["more"], "trials" => trials(whole), "pays" => pays(whole), "applies" => applies,
+          "in_force" => in_force?(told["timing"]), "note" => RenderFit.note(told) }
       end
 
       def usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }.merge(series.given)
@@ -116,6 +117,9 @@ module Kippen
             "levels" => trial.rows.filter_map { |at, _, level| level && { "at_ms" => (at / 1000.0).round(1), "level" => level } } }
         end
       end
+
+      # Is it what the button has already?
+      def in_force?(timing) = @fitting.timing(@button).settings.slice(*timing.keys) == timing
 
       # To what it can be applied.
       def applies

@@ -4,8 +4,9 @@ module Kippen
   module Server
     # Sittings and trials as the JSON of the contract.
     class RenderTuning
-      # So many trials of each sort are aimed at.
-      AIM = 8
+      # So many trials of each gesture are aimed at, and so many of resting.
+      AIM = 9
+      AIM_STILL = 4
 
       def initialize(fitting)
         @fitting = fitting
@@ -18,7 +19,8 @@ module Kippen
         about(row).merge(
           "prompt" => prompt(row[:prompt]), "heard" => heard(row, button), "rows" => row[:trace].to_a.size,
           "trials" => trials.map { |trial| trial(trial, series && mark(series, trial)) }, "counted" => trials.count { |trial| trial[:counted] },
-          "aim" => (row[:offered].to_a.size + 1) * AIM, "more" => series && more(series), "by_hand" => series && row[:way] == "by_hand" ? by_hand(series) : nil,
+          "aim" => (row[:offered].size * AIM) + AIM_STILL, "more" => series && more(series),
+          "by_hand" => series && row[:way] == "by_hand" ? by_hand(series) : nil,
           "worn" => series && row[:whose] == "specialist" ? worn(series) : nil
         )
       end
@@ -63,9 +65,10 @@ module Kippen
       def heard(row, button)
         timing = button && @fitting.timing(button)
         trial = Tuning::Trial.new(intended: "tap", rows: row[:trace].to_a)
-        held = timing ? Tuning::Marks.of(trial, press_at: timing.press_at, release_at: timing.release_at)["held"] : []
+        marks = timing ? Tuning::Marks.of(trial, press_at: timing.press_at, release_at: timing.release_at) : { "held" => [], "apart" => [] }
+        held = marks["held"]
         down = trial.rows.last && (trial.rows.last[1] == "level" ? trial.rows.last[2] > (timing&.release_at || 0) : trial.rows.last[1] == "down")
-        { "presses" => held.size, "down" => down || false, "words" => Words.heard(held), "held" => held }
+        { "presses" => held.size, "down" => down || false, "words" => Words.heard(held), **marks }
       end
 
       def trial(row, mark)

@@ -41,7 +41,7 @@ module Kippen
           source = kind == Press::Bench::TOLD ? "" : "d/b"
           bench.feed(Press::Bench::Message.new(number: index + 1, time_us: at, source:, kind:, value: level.to_s))
         end
-        [*bench.take_over, *bench.open].flat_map { |story| telling.sentences(story) }
+        [*bench.take_over, *bench.open].flat_map { |story| telling.sentences(story, rules: false) }
       end
 
       def document(timing)

@@ -9,9 +9,9 @@ module Kippen
         @catalogue = catalogue.of(fitting)
       end
 
-      # Takes a Stories::Story; returns an Array of sentences.
-      def sentences(story)
-        [*touches(story), *story.rows.flat_map { |row| row(story, row) }, pending(story)].compact
+      # Takes a Stories::Story; returns an Array of sentences. rules – with what is assigned and why it won
+      def sentences(story, rules: true)
+        [*touches(story), *story.rows.flat_map { |row| row(story, row, rules) }, pending(story)].compact
       end
 
       # In words what an outcome did, or nil where nothing happened.
@@ -57,11 +57,11 @@ module Kippen
         Words.say(:again, apart:, length: Words.measured(touch.ended_us - touch.began_us))
       end
 
-      def row(story, row)
+      def row(story, row, rules)
         return [ignored(story, row)] if row.outcome.phase == "ignored"
         return [] if %w[repeat end].include?(row.outcome.phase)
 
-        [*why(story, row), *rule(story, row.outcome), waited(story, row)]
+        [*why(story, row), *(rule(story, row.outcome) if rules), waited(story, row)]
       end
 
       def ignored(story, row)

@@ -48,7 +48,13 @@ module Kippen
         end
       end
 
-      def between(key, low, high) = low && Words.say(high ? key : :"#{key}_alone", low: Words.number(low), high: high && Words.number(high))
+      def between(key, low, high)
+        return unless low
+
+        low, high = [low, high].map { |value| value && Words.number(value > 1 ? value.round : value) }
+        Words.say(high ? key : :"#{key}_alone", low:, high:)
+      end
+
       def longest_short = held(%w[tap double_tap triple_tap]).max
       def shortest_long = held(%w[long_press]).min
       def held(sorts) = of_sorts(sorts).flat_map { |trial| @marks[trial]["held"] }

@@ -38,13 +38,15 @@ module Kippen
       def cost(kind, gesture, words, *remedies) = Cost.new(kind:, gesture:, words:, remedies: remedies.compact).freeze
       def spoken(gesture) = Words::GESTURES.fetch(gesture, gesture.tr("_", "-"))
 
+      # Of what was asked, whether it is on the button already or not.
       def waits
-        old, new = [@before, @after].map { |timing| Press::Lane.new(@fitting, @button).with_timing(timing) }
-        old.differences(new).filter_map do |gesture, was, now|
-          by = was && now && (moment(now, @after) - moment(was, @before))
-          next if by.nil? || by.abs < NOTICED_US
+        choice = Replays.new(@series).choice
+        was, now = [@before, @after].map { |timing| Press::Waits.of(choice, timing) }
+        now.filter_map do |gesture, wait|
+          by = moment(wait, @after) - moment(was.fetch(gesture), @before)
+          next if by.abs < NOTICED_US
 
-          words = Words.say(by.positive? ? :pays_later : :pays_sooner, gesture: spoken(gesture).capitalize, by: Words.ms(by.abs), now: Words.wait(now, @after))
+          words = Words.say(by.positive? ? :pays_later : :pays_sooner, gesture: spoken(gesture).capitalize, by: Words.ms(by.abs), now: Words.wait(wait, @after))
           cost(by.positive? ? "later" : "sooner", gesture, words)
         end
       end
@@ -55,9 +57,19 @@ module Kippen
       def unsaved
         told = @judged.select { |gesture, judged| @series.offered.include?(gesture) && judged["n"] >= FEW && judged["high"] < GOOD }
         told.map do |gesture, judged|
-          cost("unsaved", gesture, Words.say(:no_timing_saves, gesture: spoken(gesture), percent: (judged["right"] * 100).round, count: judged["n"]),
-               *elsewhere(gesture))
+          said = Words.say(:no_timing_saves, gesture: spoken(gesture), percent: (judged["right"] * 100).round, count: judged["n"])
+          mostly = mostly(gesture)
+          words = mostly ? "#{said} #{Words.say(:came_out_mostly, as: spoken(mostly))}" : said
+          # What it is taken for may go elsewhere as well as it itself.
+          cost("unsaved", gesture, words, *elsewhere(gesture), *(elsewhere(mostly) if GESTURES.include?(mostly)))
         end
+      end
+
+      # What most of them come out as that come out wrong, or nil.
+      def mostly(gesture)
+        trials = @series.trials.select { |trial| trial.intended == gesture }
+        wrong = Replays.new(@series).scores(trials, @after.settings).reject { |score| score.verdict == "right" }
+        wrong.map(&:got).tally.max_by { |got, count| [count, got] }&.first
       end
 
       def limits
@@ -151,8 +163,11 @@ module Kippen
       # Buttons on which nothing is, of this device before others of its host.
       def free
         @free ||= @fitting.buttons.select { |one| one.host == @button.host && one.ref != @button.ref && free?(one) }
-          .sort_by { |one| [one.device == @button.device ? 0 : 1, one.index] }
+          .sort_by { |one| [one.device == @button.device ? 0 : 1, much_used?(one) ? 1 : 0, one.index] }
       end
+
+      # By itself it does what is wanted all the time.
+      def much_used?(button) = %w[primary secondary].include?(@kinds.button(@fitting.device(button.device), button)&.fetch("role", nil))
 
       # Not what is needed for itself.
       def free?(button)

@@ -24,11 +24,12 @@ module Kippen
 
       # number – of the prompt, from 0 on; before – what was asked last, the latest last. Returns a Next.
       def at(number, before: [])
-        return mixed(number) if number < sorts.size * MIXED_ROUNDS || (number % MIXED_EVERY).zero?
+        return mixed(number) if number < deck(0).size * MIXED_ROUNDS || (number % MIXED_EVERY).zero?
 
         # Twice in a row is enough.
         tired = before.last(2).uniq if before.size > 1
-        open = sorts - (tired&.one? ? tired : [])
+        tired = nil unless tired&.one? && sorts.size > 2
+        open = sorts - (tired || []) - (rested?(before) ? STILL : [])
         chosen = open.max_by.with_index { |sort, index| [tells(sort), -index] }
         Next.new(chosen, near(chosen) > 0.3 ? "boundary" : "interval").freeze
       end
@@ -51,11 +52,20 @@ module Kippen
       def usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }
 
       # What is asked at all; of resting less is wanted than of pressing.
-      def sorts = @sorts ||= [*@series.offered, "rest", *("carry" if @series.kind == "force")]
+      def sorts = @sorts ||= [*@series.offered, *still]
+      def still = ["rest", *("carry" if @series.kind == "force")]
+      def often = (3.0 / @series.offered.size).ceil
+      def rested?(before) = before.last(4).intersect?(STILL)
 
       def mixed(number)
-        round, place = number.divmod(sorts.size)
-        Next.new(sorts.shuffle(random: Random.new((@seed * 1000) + round))[place], "mixed").freeze
+        round, place = number.divmod((@series.offered.size * often) + still.size)
+        Next.new(deck(round)[place], "mixed").freeze
+      end
+
+      # Nobody begins with not pressing.
+      def deck(round)
+        deck = [*(@series.offered * often), *still].shuffle(random: Random.new((@seed * 1000) + round))
+        round.zero? && STILL.include?(deck.first) ? deck.rotate : deck
       end
 
       def tells(sort) = width(sort) * (1 + near(sort)) * (STILL.include?(sort) ? 0.5 : 1)

@@ -13,6 +13,7 @@ module Kippen
       timing_fitted: "fitted",
       few_trials: "%{count} of %{gesture}: few to say much of it; the interval says how little.",
       no_timing_saves: "No timing tells this person's %{gesture} well: %{percent} %% right of %{count}. Another gesture or another button would do better.",
+      came_out_mostly: "Mostly it came out as: %{as}.",
       guard_beyond_double_click: "A bounce guard of %{guard} ms is as long as the host's double-click time of %{double} ms: no double-click comes about. " \
                                  "Put it on another button, or make that time longer.",
       none_wrong: "None of %{count} was wrong: at most about %{percent} %% are.",
@@ -33,7 +34,7 @@ module Kippen
       means_tap_gap_ms: "So long a further press is waited for.",
       means_press_at: "From this level on it is pressed.",
       means_release_at: "At this level it is let go again.",
-      room_around: "Anything from %{from} to %{to} does as well; it lies in the middle of that room.",
+      room_around: "Anything from %{from} to %{to} does as well.",
       seen_lengths: "The longest press that was to be short took %{low} ms, the shortest that was to be long %{high} ms.",
       seen_lengths_alone: "The longest press that was to be short took %{low} ms.",
       seen_gaps_alone: "The longest gap within what belongs together was %{low} ms.",

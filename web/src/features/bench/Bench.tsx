@@ -12,8 +12,14 @@ import { say } from './sentences'
 /** What belongs to the bench and opens in the side sheet. */
 export type BenchSheet = 'join' | 'hand' | 'answers'
 
+interface Props {
+  client: string
+  onSheet: (sheet: BenchSheet) => void
+  screen: ReactNode
+}
+
 /** Where presses are tried and explained. Always there: one line until there is something to see. */
-export function Bench({ onSheet, screen }: { onSheet: (sheet: BenchSheet) => void; screen: ReactNode }) {
+export function Bench({ client, onSheet, screen }: Props) {
   const bench = useBench()
   const size = useBenchSize()
   const [chosen, setChosen] = useState<{ key: string; newest: string | undefined }>()
@@ -67,7 +73,7 @@ export function Bench({ onSheet, screen }: { onSheet: (sheet: BenchSheet) => voi
               ))}
             </ol>
           </div>
-          <Story shown={shown} />
+          <Story client={client} shown={shown} />
           {size.screen && screen}
         </div>
       )}

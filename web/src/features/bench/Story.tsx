@@ -1,9 +1,12 @@
+import { useMayChange } from '../../shared/session'
+import { KeepPress } from './KeepPress'
 import type { ShownTile } from './tiles'
 import styles from './bench.module.css'
 import { say } from './sentences'
 
 /** The whole story of one press, in sentences. */
-export function Story({ shown }: { shown: ShownTile | undefined }) {
+export function Story({ client, shown }: { client: string; shown: ShownTile | undefined }) {
+  const mayChange = useMayChange()
   if (!shown) {
     return (
       <div className={styles.story}>
@@ -36,6 +39,7 @@ export function Story({ shown }: { shown: ShownTile | undefined }) {
         </p>
       ))}
       <p>{tile.sentences.join(' ')}</p>
+      {mayChange && tile.over && <KeepPress key={tile.key} client={client} tile={tile} />}
     </section>
   )
 }

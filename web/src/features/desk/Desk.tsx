@@ -183,6 +183,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
           )}
           <BenchOrPrompts desk={desk} step={step} buttons={buttons} onJoin={() => open({ of: 'join' })}>
             <Bench
+              client={desk.id}
               onSheet={(of) => open({ of })}
               screen={<ScreenPane client={desk.id} onPlace={choosePlace} />}
             />

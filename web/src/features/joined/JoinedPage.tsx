@@ -5,7 +5,9 @@ import { useEscapes } from '../../shared/ui/useEscapes'
 import type { HeardView, Screen } from '../../shared/api'
 import { CueBanner, giveCue } from '../../shared/cues'
 import { ScreenPicture } from '../../shared/screen'
+import { BigPrompt } from '../../shared/prompt'
 import { nameOfSource, portsFor, screenOf } from './joined'
+import { usePrompt } from './usePrompt'
 import styles from './joined.module.css'
 import { say } from './sentences'
 
@@ -32,6 +34,7 @@ export function JoinedPage({ token, host, onLeave }: Props) {
   const [names, setNames] = useState<Record<string, string>>({})
   const [trouble, setTrouble] = useState<string>()
   const [screen, setScreen] = useState<Screen>()
+  const [prompt, lookForPrompt] = usePrompt(token)
   const patch = useRef<HTMLDivElement>(null)
   const title = useRef<HTMLHeadingElement>(null)
   const between = useEscapes(2, onLeave)
@@ -51,6 +54,7 @@ export function JoinedPage({ token, host, onLeave }: Props) {
         sender.tellWhere(places)
         for (const cue of cues) giveCue(cue.event, cue.ways, cue.words, quiet)
         if (Object.keys(places).length > 0) void look()
+        lookForPrompt()
       },
       onTrouble: setTrouble,
       onEnd: setTrouble,
@@ -81,7 +85,7 @@ export function JoinedPage({ token, host, onLeave }: Props) {
       unplug()
       sender.finish()
     }
-  }, [token, announce, between])
+  }, [token, announce, between, lookForPrompt])
 
   return (
     <main className={styles.listening}>
@@ -94,7 +98,9 @@ export function JoinedPage({ token, host, onLeave }: Props) {
         </button>
       </header>
       <div ref={patch} className={styles.patch} data-down={last?.down ?? false}>
-        {last ? (
+        {prompt ? (
+          <BigPrompt {...prompt} down={prompt.down || (last?.down ?? false)} />
+        ) : last ? (
           <>
             <strong>{names[last.source] ?? '…'}</strong>
             <span>{last.down ? say.down : say.up}</span>
@@ -103,7 +109,7 @@ export function JoinedPage({ token, host, onLeave }: Props) {
           <strong>{say.pressButton}</strong>
         )}
       </div>
-      {screen && <ScreenPicture screen={screen} />}
+      {screen && !prompt && <ScreenPicture screen={screen} />}
       <CueBanner />
       {trouble && <p role="alert">{trouble}</p>}
       <footer>

@@ -49,6 +49,11 @@ export async function screenOf(token: string) {
   return must(api.GET('/api/joined/screen', { headers: headers(token) }))
 }
 
+/** What the client is asked to press just now, or nothing. */
+export async function promptOf(token: string) {
+  return (await must(api.GET('/api/joined/prompt', { headers: headers(token) }))).prompt ?? undefined
+}
+
 export async function nameOfSource(token: string, source: string): Promise<string> {
   return (
     await must(api.GET('/api/joined/names', { params: { query: { source } }, headers: headers(token) }))

@@ -45,7 +45,14 @@ export function ApplyBar({ fit, result, moved, onBack, disabled }: Props) {
           />
         </label>
       )}
-      <Button type="primary" size="large" loading={busy} disabled={disabled} onClick={() => void apply()}>
+      {result.in_force && !moved && <p role="status">{say.inForce}</p>}
+      <Button
+        type={result.in_force && !moved ? 'default' : 'primary'}
+        size="large"
+        loading={busy}
+        disabled={disabled}
+        onClick={() => void apply()}
+      >
         {say.apply(to.words)}
       </Button>
       {moved && <Button onClick={onBack}>{say.putBack}</Button>}

@@ -57,34 +57,38 @@ export function AskCard({ desk, button, offered, last, first }: Props) {
     const next = asked.includes(one) ? asked.filter((other) => other !== one) : [...asked, one]
     if (next.length > 0) setChosen(sort.filter((sorted) => next.includes(sorted)))
   }
+  const choice = (
+    <fieldset className={styles.offered}>
+      <legend>{say.whatIsAsked}</legend>
+      {sort.map((one) => (
+        <Checkbox key={one} checked={asked.includes(one)} onChange={() => toggle(one)}>
+          {INTENDED[one]}
+        </Checkbox>
+      ))}
+    </fieldset>
+  )
   return (
     <div className={styles.ask} data-first={first}>
       {first && <p>{say.about}</p>}
       <div className={styles.row}>
         <Button
-          type="primary"
-          size="large"
+          type={first ? 'primary' : 'default'}
+          size={first ? 'large' : 'middle'}
           loading={begin.busy}
           onClick={() => void begin.run('prompts', 'client')}
         >
-          {say.askForPresses}
+          {first ? say.askForPresses : say.askAnother}
         </Button>
         {last?.way === 'prompts' && last.whose === 'client' && (
           <Button loading={goOn.busy} onClick={() => void goOn.run(last.id)}>
-            {say.goOnAsking}: {say.goOnWith(whenOf(last.began_at), String(last.counted))}
+            {say.goOnWith(whenOf(last.began_at), String(last.counted))}
           </Button>
         )}
-        <fieldset className={styles.offered}>
-          <legend>{say.whatIsAsked}</legend>
-          {sort.map((one) => (
-            <Checkbox key={one} checked={asked.includes(one)} onChange={() => toggle(one)}>
-              {INTENDED[one]}
-            </Checkbox>
-          ))}
-        </fieldset>
+        {first && choice}
       </div>
       <details className={styles.more}>
-        <summary>{say.otherWays}</summary>
+        <summary>{first ? say.otherWays : say.otherWaysToo}</summary>
+        {!first && choice}
         <div className={styles.row}>
           <Button onClick={() => void begin.run('by_hand', 'client')}>{say.byHand}</Button>
           <Button onClick={() => void begin.run('prompts', 'specialist')}>{say.anotherFinger}</Button>

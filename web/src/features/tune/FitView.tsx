@@ -142,6 +142,14 @@ function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
         <PressTable result={result} state={shown.state} onTrial={setTrial} />
       </div>
       <div className={styles.right}>
+        <ApplyBar
+          desk={desk}
+          fit={fit}
+          result={result}
+          moved={moved}
+          onBack={() => setMoved(undefined)}
+          disabled={stale}
+        />
         {trial !== undefined ? (
           <TrialStory fit={fit.id} number={trial} onClose={() => setTrial(undefined)} />
         ) : (
@@ -164,14 +172,6 @@ function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
           )
         )}
         <PaysList pays={moved && judged ? judged.pays : result.pays} />
-        <ApplyBar
-          desk={desk}
-          fit={fit}
-          result={result}
-          moved={moved}
-          onBack={() => setMoved(undefined)}
-          disabled={stale}
-        />
       </div>
     </div>
   )

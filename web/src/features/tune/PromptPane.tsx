@@ -7,6 +7,8 @@ import { useBench, useDown } from '../bench'
 import { LastTrial } from './LastTrial'
 import { stepSitting, useHands, useSittingTaken, type Step } from './queries'
 import { say } from './sentences'
+import { TouchBars } from './TouchBars'
+import { useFree } from './useFree'
 import { useHandAnswers } from './useHandAnswers'
 import styles from './tune.module.css'
 
@@ -62,18 +64,22 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
     rows: sitting.rows,
   }
   useGoesOn(asked ?? undefined, pace, done)
-  useHandAnswers(desk.id, sitting, hand, done)
+  useHandAnswers(desk.id, sitting, hand, done, () => setHand(undefined))
   useListensToo(button)
+  const { pane, free } = useFree()
   const numberNow = prompt?.number
   useEffect(() => {
     if (numberNow) announce(say.trialKept(String(numberNow)))
   }, [numberNow, announce])
 
   return (
-    <section className={styles.pane} data-pane tabIndex={-1} aria-label={say.prompts}>
+    <section ref={pane} className={styles.pane} data-pane tabIndex={-1} aria-label={say.prompts} data-free>
       <div className={styles.beside}>
         <p className={styles.nth}>
-          <strong>{say.nextPress}</strong> {say.ofAbout(String(sitting.counted + 1), String(sitting.aim))}
+          <strong>{say.nextPress}</strong>{' '}
+          {sitting.counted < sitting.aim
+            ? say.ofAbout(String(sitting.counted + 1), String(sitting.aim))
+            : String(sitting.counted + 1)}
         </p>
         <p className={styles.quiet}>
           {prompt?.why} {sitting.more && say.more(String(sitting.more.count), moreOf(sitting))}
@@ -120,9 +126,17 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
           <p>
             {say.heardSoFar} <strong>{heard.words}</strong>
           </p>
+          <TouchBars held={heard.held} apart={heard.apart} />
           <label className={styles.inline}>
             {say.goesOn}
-            <Select value={pace} onChange={setPace} options={PACE_NAMES} />
+            <Select
+              value={pace}
+              onChange={(next) => {
+                setPace(next)
+                free()
+              }}
+              options={PACE_NAMES}
+            />
           </label>
           <Heard
             button={button}
@@ -134,7 +148,10 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
               {say.standInHand}
               <Select
                 value={hand ?? ''}
-                onChange={(next) => setHand(next || undefined)}
+                onChange={(next) => {
+                  setHand(next || undefined)
+                  free()
+                }}
                 popupMatchSelectWidth={false}
                 options={[
                   { value: '', label: say.noHand },

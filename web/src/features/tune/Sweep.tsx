@@ -17,8 +17,13 @@ export function Sweep({ setting, value, count }: { setting: FitSetting; value: n
     .range([6, WIDTH - 6])
   const y = scaleLinear().domain([0, most]).range([GROUND, 10])
   const steps = (of: 'ghosts' | 'lost') =>
+    // What holds at a value holds up to the next that was tried.
     sweep
-      .map((one, index) => `${index === 0 ? 'M' : 'L'}${String(x(one.value))} ${String(y(one[of]))}`)
+      .map((one, index) =>
+        index === 0
+          ? `M${String(x(one.value))} ${String(y(one[of]))}`
+          : `H${String(x(one.value))}V${String(y(one[of]))}`,
+      )
       .join('')
   const name = NAMES[setting.name] ?? setting.name
   return (

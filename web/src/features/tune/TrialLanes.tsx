@@ -13,9 +13,13 @@ import { useMayChange } from '../../shared/session'
 import { BoundaryHandle, rowsOfTags, stretchScale, type BoundaryDraft, type StretchScale } from '../lanes'
 import { sides } from './sides'
 import { useFitAlong } from './queries'
-import { INTENDED, say, VERDICTS } from './sentences'
+import { INTENDED, NAMES, say, VERDICTS } from './sentences'
 import styles from './tune.module.css'
 
+const ORDER = Object.keys(INTENDED) as Intended[]
+/** A row of marks. */
+const ROW_PX = 48
+const ROW_TAG_PX = 44
 const STRETCHES: Stretch[] = ['held', 'apart']
 const LEAST_MS: Record<Stretch, number> = { held: 1000, apart: 500 }
 /** Tags closer to each other than this stand in rows. */
@@ -46,7 +50,7 @@ export function TrialLanes(props: Props) {
   const now = draft && along ? stateAt(along, draft.valueMs) : undefined
   const turned = useMemo(() => (now ? sides(state, now) : undefined), [state, now])
   const shownState = now ?? state
-  const sorts = [...new Set(result.trials.map((one) => one.intended))]
+  const sorts = ORDER.filter((sort) => result.trials.some((one) => one.intended === sort))
   const values = along?.values.filter((value) => typeof value === 'number')
   return (
     <section aria-label={say.lanesTitle} className={styles.lanes}>
@@ -56,7 +60,7 @@ export function TrialLanes(props: Props) {
             <strong>{stretch === 'held' ? say.heldFor : say.apartFor}</strong>
           </p>
           <div className={styles.ticks} aria-hidden="true">
-            {scales[stretch].ticks(6).map((ms) => (
+            {scales[stretch].ticks(4).map((ms) => (
               <span key={ms} style={{ insetInlineStart: `${String(scales[stretch].percent(ms))}%` }}>
                 {ms}
               </span>
@@ -78,6 +82,7 @@ export function TrialLanes(props: Props) {
             ))}
             <Handles
               settings={settings.filter((one) => one.stretch === stretch)}
+              rowsAbove={sorts.length}
               stretch={stretch}
               scale={scales[stretch]}
               timing={timing}
@@ -163,8 +168,14 @@ function Marks({ sort, stretch, result, scale, state, turned, trial, onTrial }: 
   }
   const ordered = [...marks].sort((one, other) => one.ms - other.ms)
   return (
-    <div className={styles.sort} ref={row} role="group" aria-label={INTENDED[sort]} onKeyDown={onKeyDown}>
-      <span className={styles.sortName}>{INTENDED[sort]}</span>
+    <div
+      className={styles.sort}
+      style={{ height: ROW_PX }}
+      ref={row}
+      role="group"
+      aria-label={INTENDED[sort]}
+    >
+      {stretch === 'held' && <span className={styles.sortName}>{INTENDED[sort]}</span>}
       {ordered.map(({ number, ms, key }, index) => (
         <button
           key={key}
@@ -177,7 +188,7 @@ function Marks({ sort, stretch, result, scale, state, turned, trial, onTrial }: 
           aria-pressed={trial === number}
           style={{
             insetInlineStart: `${String(scale.percent(ms))}%`,
-            top: `${String(4 + ((index * 7) % 22))}px`,
+            top: `${String(16 + ((index * 7) % 18))}px`,
           }}
           aria-label={say.mark(
             INTENDED[sort] ?? sort,
@@ -193,6 +204,7 @@ function Marks({ sort, stretch, result, scale, state, turned, trial, onTrial }: 
 }
 
 interface HandlesProps {
+  rowsAbove: number
   settings: FitSetting[]
   stretch: Stretch
   scale: StretchScale
@@ -207,7 +219,8 @@ interface HandlesProps {
 }
 
 function Handles(props: HandlesProps) {
-  const { settings, stretch, scale, timing, fixed, draft, held, values, onHold, onDraft, onCommit } = props
+  const { settings, rowsAbove, stretch, scale, timing, fixed, draft, held, values } = props
+  const { onHold, onDraft, onCommit } = props
   const at = settings.map((one) =>
     draft?.setting === one.name ? draft.valueMs : Number(timing[one.name] ?? one.value),
   )
@@ -216,13 +229,35 @@ function Handles(props: HandlesProps) {
     CLOSE_PERCENT[stretch],
   )
   return (
-    <div className={styles.handles} style={{ height: `${String((Math.max(0, ...rows) + 1) * 44)}px` }}>
+    <div
+      className={styles.handles}
+      style={{ height: `${String((Math.max(0, ...rows) + 1) * ROW_TAG_PX)}px` }}
+    >
       {settings.map((one, index) => (
         <div key={one.name}>
           <span
             className={styles.handleLine}
-            style={{ insetInlineStart: `${String(scale.percent(at[index] ?? 0))}%` }}
+            style={{
+              insetInlineStart: `${String(scale.percent(at[index] ?? 0))}%`,
+              top: -rowsAbove * ROW_PX,
+              bottom: 0,
+            }}
           />
+          <small
+            className={styles.handleName}
+            aria-hidden="true"
+            // Where there is no room behind the tag it stands before it.
+            style={{
+              [scale.percent(at[index] ?? 0) > 70 ? 'insetInlineEnd' : 'insetInlineStart']: `${String(
+                scale.percent(at[index] ?? 0) > 70
+                  ? 100 - scale.percent(at[index] ?? 0)
+                  : scale.percent(at[index] ?? 0),
+              )}%`,
+              top: (rows[index] ?? 0) * ROW_TAG_PX,
+            }}
+          >
+            {NAMES[one.name]}
+          </small>
           <BoundaryHandle
             boundary={boundaryOf(one, stretch, Number(timing[one.name] ?? one.value))}
             of={say.lanesTitle}

@@ -1,15 +1,16 @@
 import { Spin } from 'antd'
-import { useMemo, useState } from 'react'
-import type { Button as ButtonData, Desk, SittingSummary, Tuning } from '../../shared/api'
+import { useCallback, useMemo, useState } from 'react'
+import type { Button as ButtonData, Desk, Sitting, SittingSummary, Tuning } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
-import { ButtonField, Nothing } from '../../shared/ui'
+import { ButtonField, Faults, Nothing, useTask } from '../../shared/ui'
 import { AskCard } from './AskCard'
 import { FitView } from './FitView'
 import { FollowUp } from './FollowUp'
 import { HandWay } from './HandWay'
 import { PressesField } from './PressesField'
 import { PriceSlider, USUAL_PRICE } from './PriceSlider'
-import { useFit, useTuning, type Wanted } from './queries'
+import { SoFar } from './SoFar'
+import { stepSitting, useFit, useSittingTaken, useTuning, type Step, type Wanted } from './queries'
 import { say } from './sentences'
 import styles from './tune.module.css'
 
@@ -73,6 +74,15 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
   const known = tuning.fits.find((one) => one.button === button.ref && one.state === 'done')?.id
   const { fit, own: isOwn, error } = useFit(desk.id, wanted, mayChange, known)
   const offered = tuning.buttons.find((one) => one.ref === button.ref)?.offered ?? ['tap']
+  const card = (
+    <AskCard
+      desk={desk}
+      button={button}
+      offered={offered}
+      last={tuning.sittings.find((one) => one.button === button.ref)}
+      first={own.length === 0}
+    />
+  )
   return (
     <>
       <div className={styles.bar}>
@@ -87,17 +97,9 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
         )}
         {counted > 0 && <PriceSlider price={price} onPrice={setPrice} />}
       </div>
+      {!open && own.length === 0 && card}
       {open?.way === 'by_hand' && <HandWay sitting={open} />}
       {open?.worn && <p className={styles.told}>{open.worn.words}</p>}
-      {!open && (
-        <AskCard
-          desk={desk}
-          button={button}
-          offered={offered}
-          last={tuning.sittings.find((one) => one.button === button.ref)}
-          first={own.length === 0}
-        />
-      )}
       {own.length > 0 && error && <p role="alert">{error.message}</p>}
       {fit && (wanted || !mayChange) && (
         <FitView
@@ -110,7 +112,22 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
           onAnew={() => setPrice((now) => now)}
         />
       )}
+      {!open && own.length > 0 && card}
+      {open && <OpenSitting client={desk.id} sitting={open} />}
       {own.length > 1 && !open && <FollowUp client={desk.id} button={button.ref} sittings={own} />}
+    </>
+  )
+}
+
+function OpenSitting({ client, sitting }: { client: string; sitting: Sitting }) {
+  const taken = useSittingTaken(client)
+  const task = useTask(
+    useCallback(async (step: Step) => taken(await stepSitting(sitting.id, step)), [sitting.id, taken]),
+  )
+  return (
+    <>
+      <SoFar sitting={sitting} onStep={(step) => void task.run(step)} />
+      <Faults refused={task.refused} />
     </>
   )
 }

@@ -14,6 +14,8 @@ const SCRIPT: Record<Intended, 'tap' | 'double_tap' | 'triple_tap' | 'long_press
   carry: 'rest',
 }
 const BETWEEN_MS = 150
+/** Enough, and then so many at once. */
+const AGAIN = 10
 
 /** Lets a stand-in hand answer each prompt: its presses come in as real ones do, and then it goes on. */
 export function useHandAnswers(
@@ -21,12 +23,20 @@ export function useHandAnswers(
   sitting: Sitting,
   hand: string | undefined,
   onDone: (prompt: number, seen: number) => void,
+  onTired: () => void,
 ): void {
   const done = useRef(onDone)
+  const tired = useRef(onTired)
   useEffect(() => {
     done.current = onDone
+    tired.current = onTired
   })
-  const { id, button, prompt, paused } = sitting
+  const { id, button, prompt, paused, counted, aim } = sitting
+  const upTo = useRef(0)
+  useEffect(() => {
+    if (!hand) upTo.current = Math.max(aim, counted + AGAIN)
+    else if (counted >= upTo.current) tired.current()
+  }, [hand, aim, counted])
   const number = prompt?.number
   const intended = prompt?.intended
   const answered = useRef('')

@@ -561,8 +561,7 @@ export interface paths {
         /** What the client is asked to press just now on the host one listens for; no figures */
         get: operations["getJoinedPrompt"];
         put?: never;
-        /** The prompt was answered; see stepSitting */
-        post: operations["answerJoinedPrompt"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2665,6 +2664,7 @@ export interface components {
                 down: boolean;
                 words: string;
                 held: number[];
+                apart: number[];
             };
             /** @description How many rows its trace has */
             rows: number;
@@ -2757,6 +2757,8 @@ export interface components {
             result: null | components["schemas"]["FitResult"];
         };
         FitResult: {
+            /** @description It is what the button has already */
+            in_force: boolean;
             timing: components["schemas"]["TimingValues"];
             /** @description Of presses it has not seen */
             expected: components["schemas"]["RightRate"] & {
@@ -3796,35 +3798,6 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description The prompt, or null */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JoinedPrompt"];
-                };
-            };
-            default: components["responses"]["Problem"];
-        };
-    };
-    answerJoinedPrompt: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": {
-                    sitting: string;
-                    prompt: number;
-                    seen: number;
-                };
-            };
-        };
-        responses: {
-            /** @description What is asked next */
             200: {
                 headers: {
                     [name: string]: unknown;

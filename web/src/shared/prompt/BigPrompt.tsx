@@ -40,7 +40,9 @@ export function BigPrompt({ intended, words, wants, presses, down, paused }: Pro
           <i key={index} data-there={index < presses} />
         ))}
       </span>
-      <small className={styles.then}>{answered ? say.thanks : paused ? '' : say.whenever}</small>
+      <small className={styles.then}>
+        {answered ? say.thanks : paused ? '' : wants === 0 ? say.still : say.whenever}
+      </small>
       <span className={styles.growing} aria-hidden="true" />
     </div>
   )

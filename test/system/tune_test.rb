@@ -1,0 +1,203 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "tuning"
+
+module Kippen
+  # From the first prompt to an applied fit, in the real browser.
+  class TuneTest < SystemTest
+    include Tuning::Stories
+
+    BUTTONS = [{ "id" => "left", "name" => "Left button", "builtin" => "Click" }, { "id" => "right", "name" => "Right button" }, { "id" => "forward" }].freeze
+    MOUSE = { "id" => "mouse", "name" => "Mouse", "kind" => "mouse-five", "worked_with" => "right hand", "buttons" => BUTTONS }.freeze
+
+    def teardown
+      stop_worker
+      super
+    end
+
+    def add_fitting(members) = @client = add_client(Formats::FittingJson.read(JSON.generate({ "kippen" => "fitting/1" }.merge(members))))
+
+    def with_mouse(hand)
+      add_fitting("client" => { "name" => "Ottoline Fenwether" }, "hosts" => [{ "id" => "computer", "double_click_ms" => 500 }], "devices" => [MOUSE],
+                  "hands" => [hand])
+      worker
+      open_step("tune")
+      assert_text "Mouse, Left button"
+      %w[click double-click].each { |one| assert_selector "label", text: one }
+      click_button "Ask for presses"
+      answered_by(hand["name"])
+      wait_for_hand
+      click_button "Enough for today"
+      fitted
+    end
+
+    def apply(revision = 2)
+      click_button "Apply: This button"
+      saved revision
+    end
+
+    # The client's own presses are keys held for as long as they say.
+    def press_as_asked
+      before = asked
+      case prompt
+      when "Press once" then press_key("F9", 0.62)
+      when "Press and keep it down" then press_key("F9", 1.3)
+      else assert_equal "Rest your hand on it, don’t press", prompt
+      end
+      before
+    end
+
+    def test_real_keys_from_the_first_prompt_to_an_applied_fit
+      worker
+      give_three_jobs
+      open_step("tune")
+      bind(EDGE => "F9")
+      open_step("tune")
+      ask_for("once", "keep down")
+      prompts { assert_text "this browser" }
+      assert_accessible
+      # Goes on by itself once nothing more comes.
+      2.times { press_as_asked.then { |number| prompts { assert_text "Next press #{number + 1}" } } }
+      pick("when I say so", from: "Goes on")
+      12.times do
+        number = press_as_asked
+        sleep 0.3
+        prompts { click_button "Next" }
+        prompts { assert_text "Next press #{number + 1}" }
+      end
+      fitted
+      prompts { click_button "Enough for today" }
+      assert_selector "section[aria-label='Bench']"
+      fitted
+      assert_operator share_of("today's"), :<, 80
+      assert_equal 100, share_of("fitted")
+      apply(4)
+      found = timing.timing(timing.button(EDGE)).long_press_us
+      assert_includes 700_000..1_200_000, found
+      find("header button", text: "Revision 4, saved").click
+      assert_text(/Timing fitted to 14 presses/)
+    end
+
+    def test_a_stand_in_hand_in_at_most_twelve_clicks
+      add_fitting(DEMO.document.merge("hands" => [Tuning::Stories::SLOW]))
+      give_three_jobs
+      worker
+      open_step("assign")
+      page.execute_script("window.clicks = 0; window.addEventListener('click', (event) => { if (event.isTrusted) window.clicks += 1 }, true)")
+      find("nav a", text: "Tune").click
+      click_button "Ask for presses"
+      answered_by("A slow hand")
+      wait_for_hand
+      click_button "Enough for today"
+      fitted
+      assert_accessible
+      click_button "Apply: This button"
+      saved 4
+      assert_operator page.evaluate_script("window.clicks"), :<=, 12
+      assert_operator Float(find("p", text: "come out as meant").find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=, 40
+    end
+
+    def test_a_worn_mouse_keeps_the_hosts_double_click
+      with_mouse(Tuning::Stories::WORN)
+      assert_operator share_of("today's"), :<, 75
+      assert_operator share_of("fitted"), :>=, 95
+      assert_equal "100 %", row_of("fitted").find("td:nth-of-type(4)").text[/\d+ %/]
+      apply
+      found = timing.timing(timing.button("mouse/left"))
+      assert_operator [found.gap_bridge_us, found.bounce_guard_us].max, :>=, 14_000
+      assert_operator found.bounce_guard_us, :<, 260_000
+    end
+
+    def test_dragging_is_kept_across_drop_outs
+      with_mouse(Tuning::Stories::WEAK)
+      assert_operator row_of("today's").find("td:nth-of-type(5)").text.to_i, :<, 60
+      assert_operator row_of("fitted").find("td:nth-of-type(5)").text.to_i, :>=, 90
+      apply
+      assert_operator timing.timing(timing.button("mouse/left")).gap_bridge_us, :>=, 25_000
+    end
+
+    def test_a_tremor_that_no_filter_saves_is_told_with_what_would_help
+      add_fitting(DEMO.document.merge("hands" => [Tuning::Stories::TREMOR]))
+      save("assign", button: EDGE, gesture: "double_tap", action: ACTIONS["double_tap"])
+      worker
+      take_in(60, %w[tap tap double_tap tap rest])
+      open_step("tune")
+      fitted
+      assert_text(/No timing tells this person's double-tap well: \d+ % right/)
+      click_button "Put Mark the packet on a long-press"
+      saved 3
+      assert_equal(%w[long_press], timing.assigned(EDGE).map(&:gesture) - %w[tap])
+    end
+
+    def test_a_half_finished_sitting_is_taken_up_again
+      open_step("tune")
+      bind(EDGE => "F9")
+      open_step("tune")
+      ask_for("once", "keep down")
+      press_as_asked.then { |number| prompts { assert_text "Next press #{number + 1}" } }
+      press_key("F9", 0.3)
+      prompts { assert_text "300 ms" }
+      page.refresh
+      prompts { assert_text "Next press 2" }
+      prompts { assert_text "300 ms" }
+      prompts { click_button "That one didn’t count" }
+      prompts { assert_text "doesn’t count" }
+      prompts { assert_text "Next press 1" }
+      prompts { click_button "It counts after all" }
+      prompts { click_button "Pause" }
+      assert_text "We rest."
+      prompts { click_button "Enough for today" }
+      click_button(text: "Go on where it was")
+      prompts { assert_text "Next press 2" }
+    end
+
+    def test_only_what_can_be_set_is_found
+      switch = { "id" => "bedside", "name" => "Bedside switch", "kind" => "switch", "host" => "tv", "buttons" => [{ "id" => "press" }] }
+      help = { "button" => "bedside/press", "gesture" => "tap", "action" => { "kind" => "help" } }
+      add_fitting("hosts" => [{ "id" => "tv", "system" => "television" }], "devices" => [switch], "assignments" => [help], "hands" => [Tuning::Stories::WORN])
+      worker
+      open_step("tune")
+      click_button "Ask for presses"
+      answered_by("A steady hand on a worn switch")
+      wait_for_hand
+      prompts { click_button "Enough for today" }
+      fitted
+      pick("Bounce guard", from: "Values")
+      assert_text "Can be set: 0, 250, 500 ms."
+      assert_equal 100, share_of("fitted")
+      apply
+      assert_equal 250_000, timing.timing(timing.button("bedside/press")).bounce_guard_us
+    end
+
+    # A worker that dies is no reason to wait for ever: another takes its job.
+    def test_a_job_of_a_worker_that_died_is_taken_again
+      open_step("tune")
+      sitting = take_in(120, %w[tap double_tap long_press rest])
+      fit = Server::Store::Fits.new(DATABASE)
+      page.refresh
+      assert_text "will be found in a moment"
+      worker
+      assert_text "are being found", wait: 60
+      stop_worker("KILL")
+      worker
+      fitted
+      assert_equal [["done", 2]], DATABASE[:fits].where(client_id: @client).select_map(%i[state attempts])
+      assert_equal [sitting], fit.find(DATABASE[:fits].where(client_id: @client).get(:id))[:sittings].to_a
+    end
+
+    # So many presses of a hand that trembles, each sort in turn.
+    def take_in(count, sorts)
+      hand = Standins::Hand.new(Tuning::Stories::TREMOR, 3)
+      items = Array.new(count) do |index|
+        intended = sorts[index % sorts.size]
+        trace = hand.play("contact", [intended]).reject { |event| event.kind == "told" }.map { |event| [event.time_us, event.kind] }
+        { number: index, intended:, trace: }
+      end
+      store = Server::Store::Sittings.new(DATABASE)
+      store.begin_ended(@client, button: EDGE, way: "file", whose: "client", offered: sorts - %w[rest], author: "File") do |row|
+        items.each { |item| store.add_trial(row, **item) }
+      end[:id]
+    end
+  end
+end

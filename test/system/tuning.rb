@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+require_relative "where"
+
+module Kippen
+  # What stories of tuning share: the worker, prompts answered by keys or by a stand-in hand. Hands are invented.
+  module Tuning
+    module Stories
+      include Where
+
+      SPREAD = ->(median, spread) { { "median" => median, "spread" => spread } }
+      WORN = { "id" => "worn", "name" => "A steady hand on a worn switch", "press_ms" => SPREAD[110, 0.2], "long_ms" => SPREAD[1400, 0.2],
+               "apart_ms" => SPREAD[150, 0.15], "restrike" => { "chance" => 0.5, "after_ms" => SPREAD[14, 0.25], "length_ms" => SPREAD[10, 0.3] } }.freeze
+      WEAK = { "id" => "weak", "name" => "A weak hand", "press_ms" => SPREAD[180, 0.2], "long_ms" => SPREAD[1600, 0.2], "apart_ms" => SPREAD[220, 0.15],
+               "drop_out" => { "per_second" => 2.5, "gap_ms" => SPREAD[25, 0.3] } }.freeze
+      TREMOR = { "id" => "tremor", "name" => "A hand that trembles", "press_ms" => SPREAD[150, 0.4], "long_ms" => SPREAD[950, 0.2], "apart_ms" => SPREAD[170, 0.5],
+                 "restrike" => { "chance" => 0.85, "after_ms" => SPREAD[170, 0.5], "length_ms" => SPREAD[150, 0.4] } }.freeze
+      SLOW = { "id" => "slow", "name" => "A slow hand", "press_ms" => SPREAD[620, 0.1], "long_ms" => SPREAD[1500, 0.1], "apart_ms" => SPREAD[260, 0.2] }.freeze
+
+      # The jobs are done by a process of its own, as bin/start has it.
+      def worker
+        env = { "DATABASE_URL" => ENV.fetch("DATABASE_URL"), "RUBYOPT" => "--yjit" }
+        @worker ||= Process.spawn(env, RbConfig.ruby, File.join(Server::ROOT, "server", "jobs", "worker.rb"), %i[out err] => File::NULL)
+      end
+
+      def stop_worker(signal = "TERM")
+        return unless @worker
+
+        Process.kill(signal, @worker)
+        Process.wait(@worker)
+        @worker = nil
+      end
+
+      def ask_for(*gestures)
+        ["once", "twice", "three times", "keep down"].each do |one|
+          box = find("fieldset label", exact_text: one).find("input", visible: :all)
+          find("fieldset label", exact_text: one).click unless box.checked? == gestures.include?(one)
+        end
+        click_button "Ask for presses"
+        prompts { assert_text "Next press 1" }
+      end
+
+      def prompts(&) = within("section[aria-label='Prompts']", &)
+      def prompt = prompts { find("strong[aria-live]").text }
+      def asked = prompts { find("p", text: "Next press").text[/\d+/].to_i }
+
+      def answered_by(name)
+        pick("#{name} answers", from: "A stand-in hand")
+      end
+
+      # It goes on until it is tired.
+      def wait_for_hand = prompts { assert_text "nobody, only real presses", wait: 90 }
+
+      def fitted = assert_text("come out as meant", wait: 90)
+
+      def row_of(name) = find("tr", text: /\A#{name}/)
+      def share_of(name) = row_of(name).find("td:nth-of-type(2)").text.to_i
+      def timing = Server::Store::Revisions.new(SystemTest::DATABASE).head(@client).fitting
+    end
+  end
+end

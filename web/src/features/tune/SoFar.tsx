@@ -1,0 +1,38 @@
+import { Button } from 'antd'
+import type { Sitting } from '../../shared/api'
+import type { Step } from './queries'
+import { say } from './sentences'
+import styles from './tune.module.css'
+import { TouchBars } from './TouchBars'
+
+const SHOWN = 6
+
+interface Props {
+  sitting: Sitting
+  onStep: (step: Step) => void
+}
+
+/** What was pressed so far, the newest first, each to scale; what didn't count is taken out and can be brought back. */
+export function SoFar({ sitting, onStep }: Props) {
+  const last = sitting.trials.slice(-SHOWN).reverse()
+  return (
+    <section aria-labelledby="so-far" data-free className={styles.soFar}>
+      <h3 id="so-far">{say.soFar}</h3>
+      {sitting.trials.length < 10 && <p className={styles.quiet}>{say.soon10}</p>}
+      <ol reversed>
+        {last.map((one) => (
+          <li key={one.id} data-counted={one.counted}>
+            <span>{one.words}</span>
+            <TouchBars held={one.held} apart={one.apart} />
+            <Button
+              aria-label={`${one.counted ? say.didNotCount : say.countsAgain}: ${one.words} ${String(one.number + 1)}`}
+              onClick={() => onStep({ do: one.counted ? 'discount' : 'count', trial: one.id })}
+            >
+              {one.counted ? say.didNotCount : say.countsAgain}
+            </Button>
+          </li>
+        ))}
+      </ol>
+    </section>
+  )
+}
