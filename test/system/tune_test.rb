@@ -185,19 +185,5 @@ module Kippen
       assert_equal [["done", 2]], DATABASE[:fits].where(client_id: @client).select_map(%i[state attempts])
       assert_equal [sitting], fit.find(DATABASE[:fits].where(client_id: @client).get(:id))[:sittings].to_a
     end
-
-    # So many presses of a hand that trembles, each sort in turn.
-    def take_in(count, sorts)
-      hand = Standins::Hand.new(Tuning::Stories::TREMOR, 3)
-      items = Array.new(count) do |index|
-        intended = sorts[index % sorts.size]
-        trace = hand.play("contact", [intended]).reject { |event| event.kind == "told" }.map { |event| [event.time_us, event.kind] }
-        { number: index, intended:, trace: }
-      end
-      store = Server::Store::Sittings.new(DATABASE)
-      store.begin_ended(@client, button: EDGE, way: "file", whose: "client", offered: sorts - %w[rest], author: "File") do |row|
-        items.each { |item| store.add_trial(row, **item) }
-      end[:id]
-    end
   end
 end

@@ -53,6 +53,20 @@ module Kippen
 
       def fitted = assert_text("come out as meant", wait: 90)
 
+      # So many presses of a hand that trembles, each sort in turn.
+      def take_in(count, sorts, hand: TREMOR, slower: 1)
+        standing = Standins::Hand.new(hand, 3)
+        items = Array.new(count) do |index|
+          intended = sorts[index % sorts.size]
+          trace = standing.play("contact", [intended]).reject { |event| event.kind == "told" }.map { |event| [(event.time_us * slower).round, event.kind] }
+          { number: index, intended:, trace: }
+        end
+        store = Server::Store::Sittings.new(SystemTest::DATABASE)
+        store.begin_ended(@client, button: SystemTest::EDGE, way: "file", whose: "client", offered: sorts - %w[rest], author: "File") do |row|
+          items.each { |item| store.add_trial(row, **item) }
+        end[:id]
+      end
+
       def row_of(name) = find("tr", text: /\A#{name}/)
       def share_of(name) = row_of(name).find("td:nth-of-type(2)").text.to_i
       def timing = Server::Store::Revisions.new(SystemTest::DATABASE).head(@client).fitting

@@ -68,6 +68,16 @@ module Kippen
       assert_equal(%w[notch notch told], play("double_tap", kind: "notch").map { |event| event[1] })
     end
 
+    def test_a_hand_that_rests_on_a_squeeze_or_carries_it_weighs_something
+      height = lambda { |asked, **force|
+        play(asked, kind: "force",
+                    force: { "press" => 0.8, "wobble" => 0.0, **force.transform_keys(&:to_s) }).filter_map do |_, kind, value|
+          Float(value) if kind == "level"
+        end.max
+      }
+      assert_equal [0.1, 0.3, nil], [height["rest", rest: 0.1], height["carry", carry: 0.3], height["carry", rest: 0.1]]
+    end
+
     def test_times_never_run_backwards
       wide = ->(median) { { "median" => median, "spread" => 1 } }
       everything = { bounce: { "chance" => 0.8, "gap_ms" => wide.call(8) }, drop_out: { "per_second" => 20, "gap_ms" => wide.call(30) },

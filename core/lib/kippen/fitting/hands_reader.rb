@@ -11,8 +11,9 @@ module Kippen
       # Things that happen now and then, with the distributions they need.
       PARTS = { "restrike" => %w[after_ms length_ms], "bounce" => %w[gap_ms], "drop_out" => %w[gap_ms], "brush" => %w[length_ms], "force" => [] }.freeze
       # Single numbers, with their range.
-      NUMBERS = { "chance" => 0..1, "per_second" => 0..50, "press" => 0.05..1, "wobble" => 0..0.5 }.freeze
+      NUMBERS = { "chance" => 0..1, "per_second" => 0..50, "press" => 0.05..1, "wobble" => 0..0.5, "rest" => 0..1, "carry" => 0..1 }.freeze
       WHICH = { "restrike" => %w[chance], "bounce" => %w[chance], "drop_out" => %w[per_second], "brush" => %w[chance], "force" => %w[press wobble] }.freeze
+      MAY = { "force" => %w[rest carry] }.freeze
       MEDIAN = 1..20_000
       SPREAD = 0..2
       SLOWING = 0..0.2
@@ -41,6 +42,7 @@ module Kippen
 
         inside.each { |key| distribution(part[key], "#{pointer}/#{key}") }
         WHICH.fetch(name).each { |key| number(part[key], NUMBERS.fetch(key), "#{pointer}/#{key}") }
+        MAY.fetch(name, []).each { |key| number(part[key], NUMBERS.fetch(key), "#{pointer}/#{key}") if part.key?(key) }
       end
 
       def distribution(value, pointer)

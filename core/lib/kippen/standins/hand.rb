@@ -7,7 +7,10 @@ module Kippen
     # bounces, drops out, tires, is the hand's own description, see docs/stand-ins.md.
     class Hand
       # What it can be asked to do: how many presses, and are they long.
-      SCRIPT = { "tap" => [1, false], "double_tap" => [2, false], "triple_tap" => [3, false], "long_press" => [1, true], "rest" => [0, false] }.freeze
+      SCRIPT = { "tap" => [1, false], "double_tap" => [2, false], "triple_tap" => [3, false], "long_press" => [1, true], "rest" => [0, false],
+                 "carry" => [0, false] }.freeze
+      # So long a force button is rested on, or carried.
+      STILL_US = 1_200_000
       PAUSE = { "median" => 1800, "spread" => 0.1 }.freeze
       # A row of a trace without its source: time in microseconds, kind, value.
       Event = Struct.new(:time_us, :kind, :value)
@@ -24,14 +27,16 @@ module Kippen
       def play(kind, script, from_us: 0)
         @events = []
         @now = from_us
-        script.each { |wanted| act(kind, *SCRIPT.fetch(wanted)) }
+        script.each { |wanted| act(kind, wanted, *SCRIPT.fetch(wanted)) }
         @events.sort_by.with_index { |event, index| [event.time_us, index] } << Event.new(@now + 10_000_000, "told", "")
       end
 
       private
 
-      def act(kind, presses, long)
-        brush(kind) if presses.zero?
+      def act(kind, wanted, presses, long)
+        if presses.zero?
+          kind == "force" ? lean(wanted) : brush(kind)
+        end
         presses.times do |number|
           @now += length("apart_ms") if number.positive?
           press(kind, long)
@@ -87,13 +92,21 @@ module Kippen
         end
       end
 
+      # What a hand weighs that only rests on it, or carries it.
+      def lean(wanted)
+        height = @hand.dig("force", wanted) or return
+        squeeze(@now, @now + STILL_US, height:)
+        @now += STILL_US
+      end
+
       # A squeeze rises, wobbles and falls; told in steps, as a listener tells it.
-      def squeeze(began, ended)
+      def squeeze(began, ended, height: nil)
         force = @hand.fetch("force", { "press" => 0.8, "wobble" => 0.03 })
+        height ||= force["press"]
         steps = [(ended - began) / 40_000, 4].max
         (0..steps).each do |step|
           shape = [1.0, step / 2.0, (steps - step) / 2.0].min
-          level = ((force["press"] + (force.fetch("wobble", 0) * @chance.normal)) * shape).clamp(0, 1).round(2)
+          level = ((height + (force.fetch("wobble", 0) * @chance.normal)) * shape).clamp(0, 1).round(2)
           add(began + ((ended - began) * step / steps), "level", level.to_s)
         end
       end

@@ -31,9 +31,19 @@ module Kippen
       end
 
       # [Cost], what weighs most first.
-      def list = [*unsaved, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *waits].freeze
+      def list = [*unsaved, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *waits].then { |all| once(all) }
 
       private
+
+      # What helps in two ways is offered once.
+      def once(costs)
+        told = []
+        costs.map do |one|
+          fresh = one.remedies.reject { |remedy| told.include?(remedy.change) }
+          told.concat(fresh.map(&:change))
+          cost(one.kind, one.gesture, one.words, *fresh)
+        end.freeze
+      end
 
       def cost(kind, gesture, words, *remedies) = Cost.new(kind:, gesture:, words:, remedies: remedies.compact).freeze
       def spoken(gesture) = Words::GESTURES.fetch(gesture, gesture.tr("_", "-"))

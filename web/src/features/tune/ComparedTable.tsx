@@ -1,19 +1,21 @@
 import type { Compared, Offered } from '../../shared/api'
 import { GOT, NAMES, percent, say, valueWords } from './sentences'
+import { Scrolls } from './Scrolls'
 import styles from './tune.module.css'
 
 interface Props {
   rows: Compared[]
   offered: Offered[]
+  /** Of the settings that were fitted. */
+  names: string[]
   /** The name of the one that was fitted. */
   fitted: string
 }
 
 /** Timings side by side: what share comes out as meant and how sure that is, how each gesture does, how long it waits. */
-export function ComparedTable({ rows, offered, fitted }: Props) {
-  const clicks = offered.includes('click')
+export function ComparedTable({ rows, offered, names, fitted }: Props) {
   return (
-    <div className={styles.scrolls}>
+    <Scrolls label={say.compared}>
       <table className={styles.compared}>
         <caption>{say.compared}</caption>
         <thead>
@@ -34,7 +36,7 @@ export function ComparedTable({ rows, offered, fitted }: Props) {
             <tr key={row.name} data-fitted={row.name === fitted}>
               <th scope="row">
                 {row.name}
-                <small>{valuesOf(row, clicks)}</small>
+                <small>{valuesOf(row, names)}</small>
               </th>
               <td>
                 <Interval row={row} />
@@ -52,17 +54,14 @@ export function ComparedTable({ rows, offered, fitted }: Props) {
           ))}
         </tbody>
       </table>
-    </div>
+    </Scrolls>
   )
 }
 
-const SHORT = ['long_press_ms', 'tap_gap_ms', 'bounce_guard_ms', 'gap_bridge_ms', 'brush_guard_ms'] as const
-
-/** What it is set to; a filter that is off is not spoken of. */
-function valuesOf(row: Compared, clicks: boolean): string {
-  return SHORT.filter(
-    (name) => row.timing[name] && !(clicks && (name === 'long_press_ms' || name === 'tap_gap_ms')),
-  )
+/** What it is set to, of what was fitted; a filter that is off is not spoken of. */
+function valuesOf(row: Compared, names: string[]): string {
+  return names
+    .filter((name) => NAMES[name] && row.timing[name])
     .map((name) => `${NAMES[name] ?? name} ${valueWords(name, row.timing[name] ?? 0)}`)
     .join(', ')
 }

@@ -1,5 +1,6 @@
 import type { FitResult } from '../../shared/api'
 import { GOT, INTENDED, say } from './sentences'
+import { Scrolls } from './Scrolls'
 import styles from './tune.module.css'
 
 /** What became of what was asked, of presses the timing had not seen. */
@@ -8,7 +9,7 @@ export function Confusion({ confusion }: { confusion: FitResult['confusion'] }) 
   return (
     <details className={styles.more}>
       <summary>{say.confusion}</summary>
-      <div className={styles.scrolls}>
+      <Scrolls label={say.confusion}>
         <table className={styles.compared}>
           <thead>
             <tr>
@@ -33,7 +34,7 @@ export function Confusion({ confusion }: { confusion: FitResult['confusion'] }) 
             ))}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
     </details>
   )
 }

@@ -121,6 +121,7 @@ function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
           result={result}
           timing={timing}
           state={shown.state}
+          moved={moved !== undefined}
           onChoose={(name) => {
             setSetting(name)
             setTrial(undefined)
@@ -130,7 +131,12 @@ function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
           onTrial={setTrial}
         />
         {result.trials.some((one) => one.levels.length > 0) && <Levels result={result} timing={timing} />}
-        <ComparedTable rows={rows} offered={fit.offered} fitted={fitted.name} />
+        <ComparedTable
+          rows={rows}
+          offered={fit.offered}
+          names={Object.keys(result.timing)}
+          fitted={fitted.name}
+        />
         {result.notes.length > 0 && (
           <ul className={styles.notes}>
             {result.notes.map((note) => (

@@ -1,6 +1,7 @@
 import { Button } from 'antd'
 import type { FitResult } from '../../shared/api'
 import { INTENDED, say, VERDICTS } from './sentences'
+import { Scrolls } from './Scrolls'
 import styles from './tune.module.css'
 
 interface Props {
@@ -15,7 +16,7 @@ export function PressTable({ result, state, onTrial }: Props) {
   return (
     <details className={styles.more}>
       <summary>{say.allPresses}</summary>
-      <div className={styles.scrolls}>
+      <Scrolls label={say.allPresses}>
         <table className={styles.compared}>
           <thead>
             <tr>
@@ -44,7 +45,7 @@ export function PressTable({ result, state, onTrial }: Props) {
             ))}
           </tbody>
         </table>
-      </div>
+      </Scrolls>
     </details>
   )
 }

@@ -51,27 +51,29 @@ export function Sweep({ setting, value, count }: { setting: FitSetting; value: n
       <figcaption>
         <span data-line="ghosts">{say.ghosts}</span> <span data-line="lost">{say.lost}</span>
       </figcaption>
-      <table className="seen-by-readers-only">
-        <caption>{say.sweepName(name)}</caption>
-        <thead>
-          <tr>
-            <th scope="col">{name}</th>
-            <th scope="col">{say.ghosts}</th>
-            <th scope="col">{say.lost}</th>
-            <th scope="col">{say.total}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {sweep.map((one) => (
-            <tr key={one.value}>
-              <th scope="row">{valueWords(setting.name, one.value)}</th>
-              <td>{`${String(one.ghosts)} / ${String(count)}`}</td>
-              <td>{`${String(one.lost)} / ${String(count)}`}</td>
-              <td>{one.total_ms === null ? '–' : valueWords('total_ms', one.total_ms)}</td>
+      <div className="seen-by-readers-only">
+        <table>
+          <caption>{say.sweepName(name)}</caption>
+          <thead>
+            <tr>
+              <th scope="col">{name}</th>
+              <th scope="col">{say.ghosts}</th>
+              <th scope="col">{say.lost}</th>
+              <th scope="col">{say.total}</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {sweep.map((one) => (
+              <tr key={one.value}>
+                <th scope="row">{valueWords(setting.name, one.value)}</th>
+                <td>{`${String(one.ghosts)} / ${String(count)}`}</td>
+                <td>{`${String(one.lost)} / ${String(count)}`}</td>
+                <td>{one.total_ms === null ? '–' : valueWords('total_ms', one.total_ms)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </figure>
   )
 }

@@ -30,6 +30,8 @@ interface Props {
   result: FitResult
   /** That is shown: fitted, or moved. */
   timing: TimingValues
+  /** It was moved from what was fitted. */
+  moved: boolean
   /** What each trial comes to under it, a letter each. */
   state: string
   onChoose: (setting: SettingName) => void
@@ -40,7 +42,7 @@ interface Props {
 
 /** The presses as marks on both stretches, told apart by what was asked; the boundaries between them can be moved. */
 export function TrialLanes(props: Props) {
-  const { fit, result, timing, state, onChoose, onMove, trial, onTrial } = props
+  const { fit, result, timing, state, moved, onChoose, onMove, trial, onTrial } = props
   const fixed = !useMayChange()
   const [draft, setDraft] = useState<BoundaryDraft>()
   const [held, setHeld] = useState<string>()
@@ -48,8 +50,13 @@ export function TrialLanes(props: Props) {
   const settings = result.settings.filter((one) => one.stretch !== null)
   const scales = useScales(result, settings, timing)
   const now = draft && along ? stateAt(along, draft.valueMs) : undefined
-  const turned = useMemo(() => (now ? sides(state, now) : undefined), [state, now])
   const shownState = now ?? state
+  const fitted = result.compared.at(-1)?.state ?? state
+  // While it moves, and for as long as it is moved.
+  const turned = useMemo(
+    () => (now !== undefined || moved ? sides(fitted, shownState) : undefined),
+    [fitted, shownState, now, moved],
+  )
   const sorts = ORDER.filter((sort) => result.trials.some((one) => one.intended === sort))
   const values = along?.values.filter((value) => typeof value === 'number')
   return (

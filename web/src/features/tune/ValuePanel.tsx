@@ -37,7 +37,11 @@ export function ValuePanel({ settings, chosen, value, count, onChoose, held, onH
       <p className={styles.quiet}>
         {say.todayIs(valueWords(chosen.name, chosen.today))} {say.settableTo(chosen.settable)}
       </p>
-      <Sweep setting={chosen} value={Number(value)} count={count} />
+      {chosen.sweep.length > 1 ? (
+        <Sweep setting={chosen} value={Number(value)} count={count} />
+      ) : (
+        <p className={styles.quiet}>{say.nothingDepends}</p>
+      )}
       {mayChange && !chosen.fixed && (
         <Checkbox
           checked={held}

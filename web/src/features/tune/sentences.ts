@@ -100,6 +100,7 @@ export const say = {
   settableTo: (words: string) => `Can be set: ${words}.`,
   holdIt: (value: string) => `Hold it at ${value}`,
   sweepName: (name: string) => `${name}: ghosts let through and wanted presses lost`,
+  nothingDepends: 'No press of these depends on it.',
   ghosts: 'ghosts let through',
   lost: 'wanted presses lost',
   total: 'until it acts',

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react'
 import { api, must, type Intended, type Sitting } from '../../shared/api'
 
 /** What a stand-in hand does where this is asked. */
-const SCRIPT: Record<Intended, 'tap' | 'double_tap' | 'triple_tap' | 'long_press' | 'rest'> = {
+const SCRIPT: Record<Intended, 'tap' | 'double_tap' | 'triple_tap' | 'long_press' | 'rest' | 'carry'> = {
   tap: 'tap',
   click: 'tap',
   double_tap: 'double_tap',
@@ -11,7 +11,7 @@ const SCRIPT: Record<Intended, 'tap' | 'double_tap' | 'triple_tap' | 'long_press
   long_press: 'long_press',
   drag: 'long_press',
   rest: 'rest',
-  carry: 'rest',
+  carry: 'carry',
 }
 const BETWEEN_MS = 150
 /** Enough, and then so many at once. */

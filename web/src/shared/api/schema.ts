@@ -3490,7 +3490,7 @@ export interface operations {
                 "application/json": {
                     hand: string;
                     button: string;
-                    script: ("tap" | "double_tap" | "triple_tap" | "long_press" | "rest")[];
+                    script: ("tap" | "double_tap" | "triple_tap" | "long_press" | "rest" | "carry")[];
                     seed: number;
                 };
             };

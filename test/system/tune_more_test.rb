@@ -1,0 +1,232 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "tuning"
+require_relative "by_keyboard"
+
+module Kippen
+  # The other ways to presses, what is done with a fit besides applying it, and who else may be there.
+  class TuneMoreTest < SystemTest
+    include Tuning::Stories
+    include ByKeyboard
+
+    CODE = "[aria-label^='Code ']"
+    SORTS = %w[tap long_press rest].freeze
+
+    def teardown
+      stop_worker
+      super
+    end
+
+    def with_keys
+      open_step("tune")
+      bind(EDGE => "F9")
+      open_step("tune")
+    end
+
+    # Twice in one go, as a hand that trembles does; ms apart from letting go.
+    def press_twice(held, apart)
+      at = Time.now.to_f
+      press_key("F9", held, at:)
+      press_key("F9", held, at: at + held + apart)
+    end
+
+    def with_fit(**more)
+      worker
+      take_in(40, SORTS, hand: Tuning::Stories::SLOW, **more)
+      open_step("tune")
+      fitted
+    end
+
+    def other_ways
+      find("summary", text: "ther ways").click
+    end
+
+    def test_the_filter_found_by_hand
+      with_keys
+      other_ways
+      click_button "Find the filter by hand"
+      assert_text "With a bounce guard of 100 ms: press once."
+      pick("when I say so", from: "Goes on")
+      ["100 ms: counted 2 times", "150 ms: counted once"].each do |said|
+        press_twice(0.06, 0.07)
+        prompts { assert_text "2 presses" }
+        prompts { click_button "Next" }
+        assert_text said
+      end
+      assert_text "150 ms: one press counts once."
+    end
+
+    def test_hand_or_switch
+      with_keys
+      other_ways
+      click_button "Hand or switch? Press it yourself"
+      assert_text "say something"
+      pick("when I say so", from: "Goes on")
+      6.times do
+        number = asked
+        if prompt == "Press once"
+          press_twice(0.05, 0.009)
+          prompts { assert_text "2 presses" }
+        end
+        prompts { click_button "Next" }
+        prompts { assert_text "Next press #{number + 1}" }
+      end
+      assert_text "came twice with another finger too: the switch is worn."
+    end
+
+    def test_presses_from_a_file_and_as_one
+      worker
+      take_in(12, SORTS, hand: Tuning::Stories::SLOW)
+      open_step("tune")
+      file = page.evaluate_async_script("const done = arguments[0]; fetch(document.querySelector('a[download]').href).then((one) => one.text()).then(done)")
+      assert_equal(["trials/1", 12], JSON.parse(file).then { |one| [one["kippen"], one["trials"].size] })
+      other_ways
+      Dir.mktmpdir do |folder|
+        good = File.join(folder, "trials.json")
+        bad = File.join(folder, "bad.json")
+        File.write(good, file)
+        File.write(bad, JSON.generate(JSON.parse(file).merge("trials" => [{ "intended" => "wave" }])))
+        find("input[type=file]", visible: :all).attach_file(bad)
+        assert_text "must be one of tap, long_press, rest, carry"
+        find("input[type=file]", visible: :all).attach_file(good)
+        assert_text "12 presses were taken in."
+      end
+      assert_equal([12, 12], DATABASE[:trials].group_and_count(:sitting_id).all.map { |row| row[:count] })
+    end
+
+    def test_a_boundary_is_moved_by_keys_a_value_held_and_the_price_set
+      with_fit
+      tab_to("Long-press time of")
+      3.times { press(:arrow_left) }
+      assert_text "no press comes out otherwise"
+      assert_selector "tr", text: "moved to"
+      tab_to("Long-press time of")
+      7.times { press(:page_down) }
+      assert_text(/0 put right, [1-9]\d* put wrong/)
+      click_button "Back to what was fitted"
+      assert_no_selector "tr", text: "moved to"
+      pick("Long-press time", from: "Values")
+      find("label", text: "Hold it at").click
+      fitted
+      assert_equal 1, DATABASE[:fits].exclude(fixed: Sequel.pg_jsonb({})).count
+      find(".ant-slider-handle").send_keys(:arrow_right)
+      sleep 1
+      assert_includes DATABASE[:fits].select_map(:price), 0.1
+    end
+
+    def test_a_mark_tells_its_story_by_keys_and_in_the_table
+      with_fit
+      find("button[aria-label^='once, ']", match: :first).send_keys(:enter)
+      assert_selector "h3", text: "Why it came out so"
+      assert_text "today's: something else came of it"
+      assert_text "fitted: as meant"
+      assert_accessible
+      click_button "Back to the values"
+      find("summary", text: "All presses as a table").click
+      click_button "Why it came out so: 1"
+      assert_selector "h3", text: "Why it came out so"
+    end
+
+    def test_the_clients_own_device_shows_the_prompt_and_nothing_else
+      open_step("tune")
+      click_button "Their own device"
+      click_button "Make a code"
+      code = find(CODE).text
+      there do
+        resize(390, 760)
+        visit "/join?code=#{code.downcase}"
+        fill_in "What this device is called there", with: "His phone"
+        click_button "Join"
+        assert_selector "h1", text: "Listening for Phone"
+      end
+      click_button "Close"
+      bind_there(EDGE => "F9")
+      ask_for("once", "keep down")
+      first = prompt
+      there do
+        assert_selector "main strong", text: first
+        assert_accessible
+        assert_no_text(/%|\bms\b|wrong|of about/)
+        press_key("F9", first == "Press once" ? 0.2 : 1.1)
+      end
+      prompts { assert_text "Next press 2" }
+      there { assert_selector "main strong", text: prompt_of_desk }
+      assert_equal ["His phone"], DATABASE[:trials].select_map(:heard_by)
+    end
+
+    def prompt_of_desk = DATABASE[:sittings].get(:prompt).to_hash["intended"].then { |intended| Words.say(:"prompt_#{intended}") }
+
+    def bind_there(buttons)
+      listener = DATABASE[:listeners].where(name: "His phone").get(:id)
+      buttons.each { |button, code| DATABASE[:bindings].insert(listener_id: listener, heard: "key:#{code}", button:) }
+    end
+
+    def there(&) = Capybara.using_session(:joined, &)
+
+    def test_a_press_of_the_bench_is_kept
+      with_keys
+      open_step("assign")
+      listen
+      open_bench
+      press_key("F9", 0.2)
+      pick("press once", from: "It was meant as")
+      bench { click_button "Keep it for Tune" }
+      assert_text "Kept for Tune."
+      assert_equal [["tap", "This browser"]], DATABASE[:trials].select_map(%i[intended heard_by])
+    end
+
+    def test_another_day_against_these
+      worker
+      take_in(24, SORTS, hand: Tuning::Stories::SLOW)
+      take_in(24, SORTS, hand: Tuning::Stories::SLOW, slower: 1.6)
+      open_step("tune")
+      fitted
+      find("summary", text: "Against another day").click
+      assert_text(/How long presses last: [\d.]+ ms then, [\d.]+ ms now: it has changed/)
+      assert_text "its first half against its second"
+      assert_accessible
+    end
+
+    def test_two_people_at_once_step_once
+      open_step("tune")
+      ask_for("once")
+      there do
+        sign_in_as("lead")
+        visit "/clients/#{@client}/tune"
+        prompts { assert_text "Next press 1" }
+      end
+      prompts { click_button "Skip" }
+      there { prompts { click_button "Skip" } }
+      sleep 1
+      assert_operator DATABASE[:sittings].get(:prompt).to_hash["number"], :<=, 2
+      there { prompts { click_button "Enough for today" } }
+      assert_button "Ask for presses"
+    end
+
+    def test_who_may_only_look_sees_the_result
+      with_fit
+      viewer = DATABASE[:accounts].where(service_id: @service, role: "viewer").get(:id)
+      DATABASE[:viewings].insert(account_id: viewer, client_id: @client)
+      there do
+        sign_in_as("viewer")
+        visit "/clients/#{@client}/tune"
+        assert_text "come out as meant"
+        assert_no_button "Apply: This button"
+        assert_no_button "Ask anew"
+        assert_accessible
+      end
+    end
+
+    def test_on_a_phone_and_at_night
+      with_fit
+      resize(360, 740)
+      browser.execute_cdp("Emulation.setEmulatedMedia",
+                          features: [{ name: "prefers-color-scheme", value: "dark" }, { name: "prefers-reduced-motion", value: "reduce" }])
+      page.refresh
+      fitted
+      assert_operator page.evaluate_script("document.documentElement.scrollWidth"), :<=, 360
+      assert_accessible
+    end
+  end
+end
