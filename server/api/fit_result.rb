@@ -20,6 +20,7 @@ module Kippen
         answer = Tuning::Answer.new(series, price: row[:price], fixed: row[:fixed].to_hash, watch:)
         told = answer.to_h
         prompts = Tuning::Prompts.new(series, told["timing"], 0)
+        told["expected"].merge!(Tuning::Judged.whole(told["expected"]["by_gesture"], row[:file]["uses"]))
         told.merge("kippen" => FORMAT, "more" => prompts.worth&.then { |gesture, count| { "gesture" => gesture, "count" => count } })
       end
     end

@@ -60,10 +60,18 @@ module Kippen
       def self.wanted(app, fitting)
         sent = app.sent
         file, sittings = file(app, fitting, sent["button"], sent["sittings"])
+        file = used(app, fitting, file)
         series = Formats::TrialsJson.read(JSON.generate(file))
         raise Invalid.at("/sittings", Words.say(:no_trials_yet)) if series.trials.empty?
 
         { button: sent["button"], sittings:, file:, price: sent.fetch("price", Tuning::Fit::PRICE), fixed: fixed(sent, series) }
+      end
+
+      # With what the wants say of each gesture: how often it is used, and what a wrong one costs.
+      def self.used(app, fitting, file)
+        uses = Tuning::Uses.new(fitting, KNOWLEDGE, fitting.button(app.sent["button"]), file["offered"])
+        trials = file["trials"].map { |one| one.merge("weight" => one["weight"] * uses.weight(one["intended"])) }
+        file.merge("trials" => trials, "uses" => uses.times)
       end
 
       # The trials/1 document of some sittings of a client as trials of one button, and those sittings' ids.
@@ -96,7 +104,7 @@ module Kippen
           [name, Kinds::Settable.nearest(series.settable[name], value)]
         end
       end
-      private_class_method :fixed, :offered, :wanted
+      private_class_method :used, :fixed, :offered, :wanted
     end
   end
 end

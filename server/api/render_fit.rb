@@ -21,7 +21,7 @@ module Kippen
       def judged(name, timing)
         scores = series.trials.zip(replays.scores(series.trials, timing))
         told = Tuning::Judged.of(scores)
-        { "name" => name, "timing" => timing, "right" => told["right"], "low" => told["low"], "high" => told["high"], "n" => told["n"],
+        { "name" => name, "timing" => timing, **Tuning::Judged.whole(told["by_gesture"], @row[:file]["uses"]), "n" => told["n"],
           "by_gesture" => gestures(told["by_gesture"]), "total_ms" => totals(told["total_ms"]), "waits" => waits(timing),
           "state" => Tuning::Along.state(replays, series, timing) }
       end

@@ -1,12 +1,15 @@
 # frozen_string_literal: true
 
 require_relative "helper"
+require_relative "tuning"
 require_relative "../../server/demo"
 
 module Kippen
   # The pictures in docs/screenshots, from the demo as it ships. Taken when asked for with
   # KIPPEN_PICTURES=1; the way to each is walked every time.
   class PicturesTest < SystemTest
+    include Tuning::Stories
+
     PICTURES = File.join(Server::ROOT, "docs", "screenshots")
 
     def setup
@@ -64,7 +67,6 @@ module Kippen
       click_button "Their own device"
       click_button "Make a code"
       assert_selector "canvas"
-      picture "joining"
       code = find("[aria-label^='Code ']").text
       Capybara.using_session(:joined) do
         resize(390, 760)
@@ -118,7 +120,6 @@ module Kippen
       picture "arrangement"
       click_button "Put it on Mouse"
       assert_selector "h2", text: "to keep the change"
-      picture "confirming"
       click_button "Take it back now"
       assert_no_selector "h2", text: "to keep the change"
     end
@@ -181,6 +182,24 @@ module Kippen
       click_button "Close"
       assert_selector "ol[aria-label='Shortlist Log']"
       picture "their-screen"
+    end
+
+    def test_tuning
+      worker
+      sign_in_as("specialist")
+      open_client("Bram Oduya-Lisle", "Tune")
+      fitted
+      assert_selector "tr", text: "fitted"
+      picture "tune"
+      click_button "Ask anew"
+      prompts { assert_text "Next press 1" }
+      answered_by("Left thumb, lets go slowly")
+      prompts { assert_text "Next press 12", wait: 60 }
+      fitted
+      pick("nobody, only real presses", from: "A stand-in hand")
+      picture "tune-prompt"
+    ensure
+      stop_worker
     end
   end
 end

@@ -13,7 +13,8 @@ module Kippen
                "apart_ms" => SPREAD[150, 0.15], "restrike" => { "chance" => 0.5, "after_ms" => SPREAD[14, 0.25], "length_ms" => SPREAD[10, 0.3] } }.freeze
       WEAK = { "id" => "weak", "name" => "A weak hand", "press_ms" => SPREAD[180, 0.2], "long_ms" => SPREAD[1600, 0.2], "apart_ms" => SPREAD[220, 0.15],
                "drop_out" => { "per_second" => 2.5, "gap_ms" => SPREAD[25, 0.3] } }.freeze
-      TREMOR = { "id" => "tremor", "name" => "A hand that trembles", "press_ms" => SPREAD[150, 0.4], "long_ms" => SPREAD[950, 0.2], "apart_ms" => SPREAD[170, 0.5],
+      TREMOR = { "id" => "tremor", "name" => "A hand that trembles", "press_ms" => SPREAD[150, 0.4], "long_ms" => SPREAD[950, 0.2],
+                 "apart_ms" => SPREAD[170, 0.5],
                  "restrike" => { "chance" => 0.85, "after_ms" => SPREAD[170, 0.5], "length_ms" => SPREAD[150, 0.4] } }.freeze
       SLOW = { "id" => "slow", "name" => "A slow hand", "press_ms" => SPREAD[620, 0.1], "long_ms" => SPREAD[1500, 0.1], "apart_ms" => SPREAD[260, 0.2] }.freeze
 

@@ -17,6 +17,7 @@ require_relative "tuning/by_hand"
 require_relative "tuning/along"
 require_relative "tuning/pays"
 require_relative "tuning/explained"
+require_relative "tuning/uses"
 
 module Kippen
   # The timing that fits a person, from a few prompted presses: see docs/tuning.md.

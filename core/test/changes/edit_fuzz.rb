@@ -164,7 +164,18 @@ module Kippen
       change
     end
 
+    # Several values at once, as a fit has them.
+    def fitted
+      scope = pick(%w[button device worked_with])
+      of = { "button" => button, "device" => device, "worked_with" => pick(["left thumb", "right hand", "head"]) }.fetch(scope)
+      { "kind" => "fitted", "scope" => scope, "of" => of, "timing" => TIMING.to_a.sample(1 + @random.rand(3), random: @random).to_h do |name, values|
+        [name, pick(values)]
+      end }
+    end
+
     def timing_change
+      return fitted if chance(4)
+
       setting, values = TIMING.to_a[@random.rand(TIMING.size)]
       value = chance(6) ? nil : pick(values)
       return { "kind" => "device_timing", "device" => device, "setting" => setting, "value" => value, "nearest" => chance(2) } if chance(3)

@@ -103,7 +103,8 @@ module Kippen
                  ["button", { button: BACK, set: { "name" => "Rear", "print" => nil } }],
                  ["setting", { of: "device", id: "mouse-with-five-buttons", setting: "wheel_lines", value: 2 }],
                  ["ready", { device: "mouse-with-five-buttons", step: "first-press", done: true }],
-                 ["device_timing", { device: "mouse-with-five-buttons", setting: "long_press_ms", value: 700 }]]
+                 ["device_timing", { device: "mouse-with-five-buttons", setting: "long_press_ms", value: 700 }],
+                 ["fitted", { scope: "device", of: "mouse-with-five-buttons", timing: { "tap_gap_ms" => 400 } }]]
       after = changes.reduce(marked) { |fitting, (kind, given)| made(fitting, kind, **given) }
       assert_equal [true, true, { "name" => "B", "age" => nil }],
                    [after.document.key?("shelf"), after.list("devices").first.key?("shelf"), after.document["client"]]

@@ -110,6 +110,27 @@ module Kippen
       assert_equal({ "kind" => "click", "button" => "left", "times" => 2 }, told[0].remedies.first.change["action"])
     end
 
+    # 9 of 10 and 10 of 10: the mean is .95 of what says as much as 20; R: prop.test(19, 20, correct = FALSE) .764 to .991.
+    def test_the_whole_is_the_mean_of_the_gestures_weighed_by_use
+      by = { "tap" => { "right" => 0.9, "n" => 10 }, "double_tap" => { "right" => 1.0, "n" => 10 }, "rest" => { "right" => 0.0, "n" => 5 } }
+      assert_equal({ "right" => 0.95, "low" => 0.7639, "high" => 0.9911 }, Tuning::Judged.whole(by, nil))
+      assert_in_delta 0.91, Tuning::Judged.whole(by, { "tap" => 90, "double_tap" => 10 })["right"]
+      assert_nil Tuning::Judged.whole({}, nil)["right"]
+    end
+
+    def test_wants_say_how_often_a_gesture_is_used_and_what_a_wrong_one_costs
+      wants = [["read", HELP, 40, "nuisance"], ["call", { "kind" => "help", "to" => "all" }, 2, "dangerous"]].map do |id, action, times, wrong|
+        { "id" => id, "what" => id, "action" => action, "times_a_day" => times, "wrong" => wrong }
+      end
+      jobs = [JOBS[0], JOBS[1].merge("action" => wants[1]["action"])]
+      fitting = fitted(jobs, "wants" => wants)
+      uses = ->(of, offered) { Tuning::Uses.new(of, KNOWN, of.button("mouse/left"), offered) }
+      assert_equal({ "tap" => 40, "double_tap" => 2 }, uses[fitting, %w[tap double_tap]].times)
+      assert_equal([1, 4, 4], %w[tap double_tap rest].map { |sort| uses[fitting, %w[tap double_tap]].weight(sort) })
+      assert_nil uses[fitting, %w[tap long_press]].times
+      assert_equal 1, uses[fitted(JOBS), %w[tap]].weight("tap")
+    end
+
     def test_a_value_is_explained_by_what_was_seen
       series = file(%w[tap long_press], [press("tap", 0, 610), press("tap", 0, 400), press("long_press", 0, 1400)])
       explained = Tuning::Explained.new(series, usual.merge("long_press_ms" => 900),

@@ -10,7 +10,7 @@ module Kippen
         raise Invalid.at("/change/timing", Words.say(:must_be_an_object)) if timing.empty?
 
         case scope
-        when "button" then on_button(draft, draft.own_button(of))
+        when "button" then on_button(draft, draft.button(of))
         when "device" then on_device(draft, draft.device(of))
         else worked_alike(draft)
         end

@@ -14,6 +14,27 @@ module Kippen
                             "total_ms" => groups.sort.to_h { |intended, list| [intended, total(list)] }.compact)
       end
 
+      # The whole of what was asked as one went: the mean of the gestures, weighed by how often each is used. by_gesture – as
+      # .of has it; uses – { gesture => times }, nil: equally. { "right", "low", "high" }, the interval Wilson's for as many
+      # trials as say as much without weights.
+      def whole(by_gesture, uses)
+        asked = by_gesture.reject { |intended, judged| STILL.include?(intended) || judged["n"].zero? }
+        return { "right" => nil, "low" => 0.0, "high" => 1.0 } if asked.empty?
+
+        shares = shares(asked.keys, uses)
+        right = asked.sum { |intended, judged| judged["right"] * shares[intended] }
+        trials = 1 / asked.sum { |intended, judged| (shares[intended]**2) / judged["n"] }
+        low, high = Statistics.wilson(right * trials, trials)
+        { "right" => rounded(right), "low" => rounded(low), "high" => rounded(high) }
+      end
+
+      # { gesture => its part of all }
+      def shares(gestures, uses)
+        weights = gestures.to_h { |gesture| [gesture, uses ? uses.fetch(gesture, 0).to_f : 1.0] }
+        all = weights.values.sum
+        weights.transform_values { |weight| weight / all }
+      end
+
       # { intended => { what came of it => count } }
       def confusion(scores)
         scores.group_by { |trial, _| trial.intended }.sort.to_h { |intended, list| [intended, list.map { |_, score| score.got }.tally.sort.to_h] }
@@ -27,7 +48,7 @@ module Kippen
 
       def total(scores) = Statistics.quantile(scores.filter_map { |_, score| score.total_us }, 0.5)&.then { |us| (us / 1000.0).round(1) }
       def rounded(share) = share&.round(4)
-      private_class_method :share, :total, :rounded
+      private_class_method :shares, :share, :total, :rounded
     end
   end
 end

@@ -47,6 +47,7 @@ export function HistorySheet(props: {
               </span>
             </Button>
             {saved.note && <p>{saved.note}</p>}
+            {saved.evidence && <p className={styles.glance}>{say.restsOn(String(saved.evidence.trials))}</p>}
             {index < GLANCED && open !== saved.number && <Glance client={desk.id} saved={saved} />}
             {open === saved.number && <Details desk={desk} saved={saved} />}
           </li>

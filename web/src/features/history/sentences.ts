@@ -1,5 +1,6 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  restsOn: (count: string) => `Rests on ${count} presses that are kept in Tune.`,
   revision: (number: string) => `Revision ${number}`,
   compareTwo: 'Compare two',
   from: 'From',

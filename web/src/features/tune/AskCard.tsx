@@ -33,7 +33,8 @@ export function AskCard({ desk, button, offered, last, first }: Props) {
   const mayChange = useMayChange()
   const taken = useSittingTaken(desk.id)
   const [chosen, setChosen] = useState<Offered[]>()
-  const asked = chosen ?? offered
+  // As it was asked last.
+  const asked = chosen ?? (last && last.whose === 'client' ? last.offered : offered)
   const sort = asked.some((one) => CLICKS.includes(one)) ? CLICKS : GESTURES
   const begin = useTask(
     useCallback(

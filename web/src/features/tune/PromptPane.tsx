@@ -48,12 +48,14 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
       [sitting.id, taken],
     ),
   )
+  const [tried, setTried] = useState(0)
   const step = (body: Step) => void task.run(body)
   const done = (number: number, seen: number) => {
     // What had no answer is not asked again by itself while it is on its way.
     if (sent.current === number) return
     sent.current = number
-    step({ do: 'done', prompt: number, seen })
+    // A server that is away for a while is asked again; nothing of the answer is lost meanwhile.
+    void task.run({ do: 'done', prompt: number, seen }).then((ok) => ok || setTried((count) => count + 1))
   }
   const asked = prompt && {
     number: prompt.number,
@@ -63,7 +65,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
     paused: sitting.paused,
     rows: sitting.rows,
   }
-  useGoesOn(asked ?? undefined, pace, done)
+  useGoesOn(asked ?? undefined, pace, done, tried)
   useHandAnswers(desk.id, sitting, hand, done, () => setHand(undefined))
   useListensToo(button)
   const { pane, free } = useFree()
@@ -92,11 +94,12 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
               <Button onClick={() => step({ do: sitting.paused ? 'go_on' : 'pause' })}>
                 {sitting.paused ? say.goOn : say.pause}
               </Button>
-              {pace === 'never' && (
-                <Button type="primary" onClick={() => done(prompt.number, sitting.rows)}>
-                  {say.next}
-                </Button>
-              )}
+              <Button
+                type={pace === 'never' ? 'primary' : 'default'}
+                onClick={() => done(prompt.number, sitting.rows)}
+              >
+                {say.next}
+              </Button>
             </>
           )}
           <Button

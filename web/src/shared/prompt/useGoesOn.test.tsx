@@ -50,6 +50,19 @@ describe('useGoesOn', () => {
     expect(rest.done).toHaveBeenCalledOnce()
   })
 
+  it('tries again what failed', () => {
+    const done = vi.fn()
+    const now = asked({ presses: 1, rows: 2 })
+    const hook = renderHook(({ tried }) => useGoesOn(now, 'soon', done, tried), {
+      initialProps: { tried: 0 },
+    })
+    vi.advanceTimersByTime(10_000)
+    expect(done).toHaveBeenCalledOnce()
+    hook.rerender({ tried: 1 })
+    vi.advanceTimersByTime(1_600)
+    expect(done).toHaveBeenCalledTimes(2)
+  })
+
   it('rests while it rests, and never goes on where somebody else says so', () => {
     const paused = told(asked({ presses: 1, rows: 2, paused: true }))
     const by = told(asked({ presses: 1, rows: 2 }), 'never')

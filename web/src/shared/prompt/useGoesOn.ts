@@ -19,11 +19,15 @@ export interface Asked {
   rows: number
 }
 
-/** Goes on once the client has answered and nothing more comes. seen – how much of the answer was seen */
+/**
+ * Goes on once the client has answered and nothing more comes. onDone – seen: how much of the answer was seen; tried –
+ * how often that failed already: then it is tried again
+ */
 export function useGoesOn(
   asked: Asked | undefined,
   pace: Pace,
   onDone: (prompt: number, seen: number) => void,
+  tried = 0,
 ): void {
   const done = useRef(onDone)
   useEffect(() => {
@@ -36,7 +40,7 @@ export function useGoesOn(
     if (wait === undefined || number === undefined) return
     const timer = window.setTimeout(() => done.current(number, rows), wait)
     return () => window.clearTimeout(timer)
-  }, [wait, number, rows])
+  }, [wait, number, rows, tried])
 }
 
 function waitOf({ wants, presses }: Asked, pace: number | undefined): number | undefined {
