@@ -27,12 +27,12 @@ module Kippen
       end
 
       def self.along(app, fit)
-        along = Tuning::Along.of(fit.series, app.sent["timing"], app.sent["setting"], deadline: Deadline.new(ALONG_S))
+        along = Tuning::Along.of(fit.series, fit.whole(app.sent["timing"]), app.sent["setting"], deadline: Deadline.new(ALONG_S))
         { "values" => along.settable, "states" => along.states, "at" => along.at }
       end
 
       def self.judged(app, fit)
-        { "judged" => fit.judged(Words.say(:timing_moved), app.sent["timing"]), "pays" => fit.pays(app.sent["timing"]) }
+        { "judged" => fit.judged(Words.say(:timing_moved), fit.whole(app.sent["timing"])), "pays" => fit.pays(app.sent["timing"]) }
       end
 
       def self.trial(app, row)
@@ -53,7 +53,11 @@ module Kippen
         end
         raise Invalid, faults if faults.any?
 
-        RenderFit.new(fitting, row)
+        RenderFit.new(fitting, row).tap do |fit|
+          unless Fitting::Timing.from(fit.whole(app.sent["timing"])).levels_ok?
+            raise Invalid.at("/timing/release_at", Words.say(:press_release_must_obey_release))
+          end
+        end
       end
 
       # What is sent, as Store::Fits#want takes it. Raises Invalid, Store::Missing.

@@ -37,6 +37,9 @@ module Kippen
         end
       end
 
+      # A timing with what it doesn't say as it was when it was fitted.
+      def whole(timing) = usual.merge(timing)
+
       # In one sentence, for the revision that rests on it.
       def self.note(result)
         expected = result["expected"]

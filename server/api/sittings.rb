@@ -76,10 +76,17 @@ module Kippen
       # { "number", "intended", "why" } or nil where its button is gone. number – of the prompt
       def next(number: 0, asked: [])
         return unless @series
-        return { "number" => number, "intended" => @series.pass_through? ? "click" : "tap", "why" => "mixed" } if @row[:way] == "by_hand"
+        return by_hand(number) if @row[:way] == "by_hand"
 
         found = Tuning::Prompts.new(@series, @series.given, @row[:seed]).at(number, before: asked)
         { "number" => number, "intended" => found.intended, "why" => found.why }
+      end
+
+      private
+
+      # Once it is found nothing more is asked.
+      def by_hand(number)
+        { "number" => number, "intended" => @series.pass_through? ? "click" : "tap", "why" => "mixed" } unless Tuning::ByHand.of(@series).found
       end
     end
 
@@ -94,7 +101,8 @@ module Kippen
 
       def step
         case @sent["do"]
-        when "count", "discount", "note", "meant" then of_trial
+        when "count", "discount", "meant" then of_trial
+        when "note" then @sent["trial"] ? of_trial : @store.update(@row, note: @sent["note"])
         when "end" then @store.close(@row)
         when "open" then open
         else while_open

@@ -106,6 +106,8 @@ module Kippen
       assert_equal "rest", step("meant", trial:, intended: "rest")["trials"].first["intended"]
       step("meant", trial:, intended: "double_tap")
       assert_problem 422
+      assert_equal "coughed", step("note", trial:, note: "coughed")["trials"].first["note"]
+      assert_equal "after lunch", step("note", note: "after lunch")["note"]
       step("count", trial: "0" * 36)
       assert_problem 404
     end
@@ -129,8 +131,8 @@ module Kippen
     def test_the_prompts_of_a_seed_are_the_same_and_mixed
       begin_sitting
       asked = Array.new(12) { now["prompt"]["intended"].tap { press(80, apart: 200) && done } }
-      assert_equal %w[long_press rest tap], asked.first(3).sort
-      assert_equal %w[long_press rest tap], asked[3, 3].sort
+      assert_equal %w[long_press long_press rest tap tap], asked.first(5).sort
+      assert_equal %w[long_press long_press rest tap tap], asked[5, 5].sort
       refute(asked.each_cons(3).any? { |three| three.uniq.one? })
     end
 
@@ -150,6 +152,7 @@ module Kippen
       press(60, 60, apart: 70)
       state = done["by_hand"]
       assert_equal [150, true], state.values_at("guard_ms", "found")
+      assert_nil now["prompt"]
       assert_equal [[100, 2], [150, 1]], state["tried"].map(&:values)
     end
 

@@ -34,7 +34,8 @@ module Kippen
 
       # { name => timing } that are compared, fitted last.
       def timings
-        { timing_today: usual.merge(@series.given), timing_usual: usual, timing_by_hand: by_hand, timing_fitted: usual.merge(timing) }
+        { timing_today: usual.merge(@series.given), timing_usual: usual, **Unfitted.of(@series, usual), timing_by_hand: by_hand,
+          timing_fitted: usual.merge(timing) }
       end
 
       # What each trial came to under a timing, in their order: [Replays::Score].

@@ -4,7 +4,7 @@ module Kippen
   module Tuning
     # Who pays for a timing: what becomes late or impossible with it, what no timing saves, and what would help.
     class Pays
-      # kind – "later", "sooner", "impossible", "hardly", "unsaved", "double_click", "host", "drag" or "tremor"; gesture – or nil;
+      # kind – "later", "sooner", "impossible", "hardly", "unsaved", "double_click", "host", "drag", "tremor" or "slowed"; gesture – or nil;
       # remedies – [Remedy]
       Cost = Struct.new(:kind, :gesture, :words, :remedies, keyword_init: true)
       # change – as Changes.read takes it
@@ -31,7 +31,9 @@ module Kippen
       end
 
       # [Cost], what weighs most first.
-      def list = [*unsaved, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *waits].then { |all| once(all) }
+      def list
+        [*unsaved, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *slowed, *waits].then { |all| once(all) }
+      end
 
       private
 
@@ -122,6 +124,14 @@ module Kippen
       end
 
       def share(trials, series) = Replays.new(series).scores(trials, @after.settings).count { |score| score.verdict == "right" }.fdiv(trials.size)
+
+      # What comes sooner on purpose is lost too.
+      def slowed
+        guard = @after.bounce_guard_us
+        return [] if guard - @before.bounce_guard_us < NOTICED_US
+
+        [cost("slowed", nil, Words.say(:pays_slowed, guard: Words.ms(guard), from: Words.say(:"counted_from_#{@after.bounce_guard_from}")))]
+      end
 
       # Counted from the release, each strike begins the guard anew: a tremor that goes on keeps it shut.
       def tremor

@@ -47,7 +47,8 @@ module Kippen
       private
 
       MOST_MORE = 40
-      private_constant :MOST_MORE
+      SHUFFLES = 30
+      private_constant :MOST_MORE, :SHUFFLES
 
       def usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }
 
@@ -62,9 +63,11 @@ module Kippen
         Next.new(deck(round)[place], "mixed").freeze
       end
 
-      # Nobody begins with not pressing.
+      # Nobody begins with not pressing; the same comes twice in a row only where nothing else can.
       def deck(round)
-        deck = [*(@series.offered * often), *still].shuffle(random: Random.new((@seed * 1000) + round))
+        random = Random.new((@seed * 1000) + round)
+        decks = Array.new(SHUFFLES) { [*(@series.offered * often), *still].shuffle(random:) }
+        deck = decks.find { |one| one.each_cons(2).none? { |before, after| before == after } } || decks.first
         round.zero? && STILL.include?(deck.first) ? deck.rotate : deck
       end
 

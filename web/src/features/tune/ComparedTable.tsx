@@ -48,6 +48,7 @@ export function ComparedTable({ rows, offered, names, fitted }: Props) {
                     percent(row.by_gesture.find(({ intended }) => intended === one)?.right ?? null),
                   )}
                   <small>{row.waits.find(({ gesture }) => gesture === one)?.words}</small>
+                  <Total row={row} of={one} />
                 </td>
               ))}
             </tr>
@@ -64,6 +65,12 @@ function valuesOf(row: Compared, names: string[]): string {
     .filter((name) => NAMES[name] && row.timing[name])
     .map((name) => `${NAMES[name] ?? name} ${valueWords(name, row.timing[name] ?? 0)}`)
     .join(', ')
+}
+
+/** From the beginning of the press until it acts: half of those that came out as meant took less. */
+function Total({ row, of }: { row: Compared; of: Offered }) {
+  const total = row.total_ms.find(({ intended }) => intended === of)
+  return total ? <small>{say.actsAfter(String(Math.round(total.ms)))}</small> : null
 }
 
 /** The share as a line in its interval. */

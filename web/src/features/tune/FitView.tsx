@@ -17,7 +17,7 @@ import { Confusion } from './Confusion'
 import { Levels } from './Levels'
 import { PaysList } from './PaysList'
 import { PressTable } from './PressTable'
-import { isGoing, useJudged } from './queries'
+import { useJudged } from './queries'
 import { percent, say } from './sentences'
 import { TrialLanes } from './TrialLanes'
 import { TrialStory } from './TrialStory'
@@ -26,27 +26,28 @@ import styles from './tune.module.css'
 
 interface Props {
   desk: Desk
-  fit: Fit
+  /** The one that is asked for. */
+  fit: Fit | undefined
+  /** The last that has a result. */
+  shown: Fit | undefined
   /** It is the one before, until what was asked for is there. */
   stale: boolean
   fixed: TimingValues
   onFixed: (fixed: TimingValues) => void
-  onAnew: () => void
 }
 
 /** What was found: what it comes to, beside what it is compared with, and what it costs; to be moved, held, applied. */
-export function FitView({ desk, fit, stale, fixed, onFixed }: Props) {
-  const { result } = fit
+export function FitView({ desk, fit, shown, stale, fixed, onFixed }: Props) {
   return (
     <>
-      {(isGoing(fit) || fit.state !== 'done') && <Going fit={fit} />}
-      {result && (
+      {fit && fit.state !== 'done' && <Going fit={fit} />}
+      {shown?.result && (
         // What was moved belongs to this result: another begins anew.
         <Found
-          key={fit.id}
+          key={shown.id}
           desk={desk}
-          fit={fit}
-          result={result}
+          fit={shown}
+          result={shown.result}
           stale={stale}
           fixed={fixed}
           onFixed={onFixed}

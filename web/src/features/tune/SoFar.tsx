@@ -1,7 +1,7 @@
-import { Button } from 'antd'
+import { Button, Select } from 'antd'
 import type { Sitting } from '../../shared/api'
 import type { Step } from './queries'
-import { say } from './sentences'
+import { INTENDED, say } from './sentences'
 import styles from './tune.module.css'
 import { TouchBars } from './TouchBars'
 
@@ -22,7 +22,16 @@ export function SoFar({ sitting, onStep }: Props) {
       <ol reversed>
         {last.map((one) => (
           <li key={one.id} data-counted={one.counted}>
-            <span>{one.words}</span>
+            <Select
+              aria-label={say.itWasMeantAs(String(one.number + 1))}
+              value={one.intended}
+              onChange={(intended) => onStep({ do: 'meant', trial: one.id, intended })}
+              popupMatchSelectWidth={false}
+              options={[...sitting.offered, 'rest' as const].map((sort) => ({
+                value: sort,
+                label: INTENDED[sort],
+              }))}
+            />
             <TouchBars held={one.held} apart={one.apart} />
             <Button
               aria-label={`${one.counted ? say.didNotCount : say.countsAgain}: ${one.words} ${String(one.number + 1)}`}

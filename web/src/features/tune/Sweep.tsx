@@ -25,6 +25,8 @@ export function Sweep({ setting, value, count }: { setting: FitSetting; value: n
           : `H${String(x(one.value))}V${String(y(one[of]))}`,
       )
       .join('')
+  const slowest = Math.max(1, ...sweep.map((one) => one.total_ms ?? 0))
+  const totals = sweep.filter((one) => one.total_ms !== null)
   const name = NAMES[setting.name] ?? setting.name
   return (
     <figure className={styles.sweep}>
@@ -39,6 +41,12 @@ export function Sweep({ setting, value, count }: { setting: FitSetting; value: n
           />
         )}
         <path d={`M6 ${String(GROUND)}H${String(WIDTH - 6)}`} className={styles.ground} />
+        <polyline
+          className={styles.total}
+          points={totals
+            .map((one) => `${String(x(one.value))},${String(y((most * (one.total_ms ?? 0)) / slowest))}`)
+            .join(' ')}
+        />
         <path d={steps('ghosts')} className={styles.ghosts} />
         <path d={steps('lost')} className={styles.lost} />
         <path d={`M${String(x(value))} 4V${String(GROUND)}`} className={styles.here} />
@@ -49,7 +57,8 @@ export function Sweep({ setting, value, count }: { setting: FitSetting; value: n
         ))}
       </svg>
       <figcaption>
-        <span data-line="ghosts">{say.ghosts}</span> <span data-line="lost">{say.lost}</span>
+        <span data-line="ghosts">{say.ghosts}</span> <span data-line="lost">{say.lost}</span>{' '}
+        <span data-line="total">{say.totalUpTo(String(Math.round(slowest)))}</span>
       </figcaption>
       <div className="seen-by-readers-only">
         <table>

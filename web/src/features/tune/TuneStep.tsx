@@ -7,10 +7,19 @@ import { AskCard } from './AskCard'
 import { FitView } from './FitView'
 import { FollowUp } from './FollowUp'
 import { HandWay } from './HandWay'
-import { PressesField } from './PressesField'
+import { PressesField, whenOf } from './PressesField'
 import { PriceSlider, USUAL_PRICE } from './PriceSlider'
+import { SittingNote } from './SittingNote'
 import { SoFar } from './SoFar'
-import { stepSitting, useFit, useSittingTaken, useTuning, type Step, type Wanted } from './queries'
+import {
+  stepSitting,
+  useFit,
+  useSitting,
+  useSittingTaken,
+  useTuning,
+  type Step,
+  type Wanted,
+} from './queries'
 import { say } from './sentences'
 import styles from './tune.module.css'
 
@@ -72,7 +81,11 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
   const wanted: Wanted | undefined =
     upTo > 0 ? { button: button.ref, sittings, price, fixed, counted: upTo } : undefined
   const known = tuning.fits.find((one) => one.button === button.ref && one.state === 'done')?.id
-  const { fit, own: isOwn, error } = useFit(desk.id, wanted, mayChange, known)
+  const { fit, shown, own: isOwn, error } = useFit(desk.id, wanted, mayChange, known)
+  const only = sittings.length === 1 ? own.find((one) => one.id === sittings[0]) : undefined
+  const finger = tuning.sittings.find(
+    (one) => one.button === button.ref && one.whose === 'specialist' && one.counted > 0,
+  )
   const offered = tuning.buttons.find((one) => one.ref === button.ref)?.offered ?? ['tap']
   const card = (
     <AskCard
@@ -95,26 +108,52 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
             onChoose={setChosen}
           />
         )}
+        {mayChange && !open && sittings.length === 1 && (
+          <NoteOf client={desk.id} sitting={own.find((one) => one.id === sittings[0])} />
+        )}
         {counted > 0 && <PriceSlider price={price} onPrice={setPrice} />}
       </div>
       {!open && own.length === 0 && card}
       {open?.way === 'by_hand' && <HandWay sitting={open} />}
       {open?.worn && <p className={styles.told}>{open.worn.words}</p>}
+      {!open && finger && <Over sitting={finger.id} />}
+      {!open && only?.way === 'by_hand' && <Over sitting={only.id} />}
       {own.length > 0 && error && <p role="alert">{error.message}</p>}
-      {fit && (wanted || !mayChange) && (
-        <FitView
-          key={fit.button}
-          desk={desk}
-          fit={fit}
-          stale={!isOwn}
-          fixed={fixed}
-          onFixed={setFixed}
-          onAnew={() => setPrice((now) => now)}
-        />
+      {(wanted ?? known) && (
+        <FitView desk={desk} fit={fit} shown={shown} stale={!isOwn} fixed={fixed} onFixed={setFixed} />
       )}
       {!open && own.length > 0 && card}
       {open && <OpenSitting client={desk.id} sitting={open} />}
       {own.length > 1 && !open && <FollowUp client={desk.id} button={button.ref} sittings={own} />}
+    </>
+  )
+}
+
+/** What a sitting said that is over. */
+function Over({ sitting }: { sitting: string }) {
+  const { data } = useSitting(sitting)
+  if (!data) return null
+  return (
+    <>
+      {data.worn && (
+        <p className={styles.told}>
+          {whenOf(data.began_at)}: {data.worn.words}
+        </p>
+      )}
+      <HandWay sitting={data} />
+    </>
+  )
+}
+
+function NoteOf({ client, sitting }: { client: string; sitting: SittingSummary | undefined }) {
+  const taken = useSittingTaken(client)
+  const id = sitting?.id ?? ''
+  const task = useTask(useCallback(async (step: Step) => taken(await stepSitting(id, step)), [id, taken]))
+  if (!sitting) return null
+  return (
+    <>
+      <SittingNote key={id} note={sitting.note} onStep={(step) => void task.run(step)} />
+      <Faults refused={task.refused} />
     </>
   )
 }

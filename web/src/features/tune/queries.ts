@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { api, must, type Fit, type Sitting, type TimingValues, type Tuning } from '../../shared/api'
 
 /** Sittings, the one that is open, and what would be asked of each button. */
@@ -31,7 +31,7 @@ export type Step =
   | { do: 'done' | 'skip'; prompt: number; seen?: number }
   | { do: 'again' | 'pause' | 'go_on' | 'end' | 'open' }
   | { do: 'count' | 'discount'; trial: string }
-  | { do: 'note'; trial: string; note: string }
+  | { do: 'note'; trial?: string; note: string }
   | { do: 'meant'; trial: string; intended: Sitting['trials'][number]['intended'] }
 
 export const stepSitting = (sitting: string, body: Step) =>
@@ -86,7 +86,11 @@ export function useFit(
   useEffect(() => {
     if (asked.data) void queries.invalidateQueries({ queryKey: ['fit', asked.data] })
   }, [asked.data, queries])
-  return { fit: fit.data, own: fit.data?.id === id, error: asked.error ?? fit.error }
+  // What was found last stays until there is something newer.
+  const [last, setLast] = useState<Fit>()
+  if (fit.data?.result && fit.data !== last) setLast(fit.data)
+  const shown = fit.data?.result ? fit.data : last
+  return { fit: fit.data, shown, own: shown?.id === id, error: asked.error ?? fit.error }
 }
 
 export const isGoing = (fit: Fit) => fit.state === 'waiting' || fit.state === 'working'

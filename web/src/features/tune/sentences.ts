@@ -120,6 +120,11 @@ export const say = {
   allPresses: 'All presses as a table',
   outOf: 'came out',
   counts: 'counts',
+  note: 'Note',
+  noteHint: 'tired, another chair, new switch …',
+  itWasMeantAs: (which: string) => `${which} was meant as`,
+  actsAfter: (ms: string) => `in ${ms} ms`,
+  totalUpTo: (ms: string) => `until it acts, up to ${ms} ms`,
   meant: 'meant',
   // Found by hand, another finger
   handTitle: 'Finding the filter by hand',

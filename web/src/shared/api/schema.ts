@@ -2711,7 +2711,7 @@ export interface components {
         };
         Pays: {
             /** @enum {unknown} */
-            kind: "later" | "sooner" | "impossible" | "hardly" | "unsaved" | "double_click" | "host" | "drag" | "tremor";
+            kind: "later" | "sooner" | "impossible" | "hardly" | "unsaved" | "double_click" | "host" | "drag" | "tremor" | "slowed";
             gesture: string | null;
             words: string;
             remedies: {
@@ -4837,7 +4837,7 @@ export interface operations {
                 } | {
                     /** @constant */
                     do: "note";
-                    trial: string;
+                    trial?: string;
                     note: string;
                 } | {
                     /** @constant */
