@@ -46,18 +46,22 @@ module Kippen
         fitting, = app.revisions.fitting(row[:client_id])
         raise Store::Missing, "this fit has no result" unless FitResult.readable?(row) && fitting.button(row[:button])
 
-        faults = app.sent["timing"].filter_map do |name, value|
-          setting = Fitting::Timing::SETTINGS[name]
-          fault = setting ? Fitting::Timing.fault(setting, value) : Words.say(:unknown_setting, setting: Faults.show(name))
-          Fault.new("/timing/#{name}", fault) if fault
-        end
-        raise Invalid, faults if faults.any?
+        RenderFit.new(fitting, row).tap { |fit| allowed(app.sent["timing"], fit) }
+      end
 
-        RenderFit.new(fitting, row).tap do |fit|
-          unless Fitting::Timing.from(fit.whole(app.sent["timing"])).levels_ok?
-            raise Invalid.at("/timing/release_at", Words.say(:press_release_must_obey_release))
-          end
-        end
+      # Raises Invalid where a timing can't be.
+      def self.allowed(timing, fit)
+        faults = timing.filter_map { |name, value| fault(name, value) }
+        raise Invalid, faults if faults.any?
+        return if Fitting::Timing.from(fit.whole(timing)).levels_ok?
+
+        raise Invalid.at("/timing/release_at", Words.say(:press_release_must_obey_release))
+      end
+
+      def self.fault(name, value)
+        setting = Fitting::Timing::SETTINGS[name]
+        words = setting ? Fitting::Timing.fault(setting, value) : Words.say(:unknown_setting, setting: Faults.show(name))
+        words && Fault.new("/timing/#{name}", words)
       end
 
       # What is sent, as Store::Fits#want takes it. Raises Invalid, Store::Missing.
@@ -108,7 +112,7 @@ module Kippen
           [name, Kinds::Settable.nearest(series.settable[name], value)]
         end
       end
-      private_class_method :used, :fixed, :offered, :wanted
+      private_class_method :allowed, :fault, :used, :fixed, :offered, :wanted
     end
   end
 end
