@@ -11,7 +11,6 @@ module Kippen
         MOST_TRIALS = 2_000
         MOST_ROWS = Formats::TrialsJson::MOST_ROWS
         EDGES = %w[down up level].freeze
-        WHYS = %w[mixed interval boundary].freeze
 
         # One that can't go on so.
         class Closed < Kippen::Error; end
@@ -28,38 +27,13 @@ module Kippen
         def initialize(database) = @database = database
 
         # A sitting's row. Raises Missing.
-        def find(id) = Sittings.readable(@database[:sittings].first(id: Store.uuid(id, "sitting"))) || raise(Missing, "no sitting #{id}")
+        def find(id) = SittingRow.readable(@database[:sittings].first(id: Store.uuid(id, "sitting"))) || raise(Missing, "no sitting #{id}")
 
         # The open one of a client, or nil.
-        def open(client) = Sittings.readable(@database[:sittings].first(client_id: client, ended_at: nil))
+        def open(client) = SittingRow.readable(@database[:sittings].first(client_id: client, ended_at: nil))
 
         # All of a client, the newest first.
-        def all(client) = @database[:sittings].where(client_id: client).reverse(:began_at).map { |row| Sittings.readable(row) }
-
-        # A row with what nobody can read in it left out.
-        def self.readable(row)
-          return unless row
-
-          plain = %i[offered prompt trace asked].to_h { |name| [name, JSON.parse(JSON.generate(row[name]))] }
-          row.merge(offered: offered(plain[:offered]), prompt: prompt(plain[:prompt]), asked: texts(plain[:asked]),
-                    trace: plain[:trace].then { |trace| Formats::TrialsJson::EVENTS.keys.any? { |kind| Formats::TrialsJson.trace?(trace, kind) } ? trace : [] },
-                    way: WAYS.include?(row[:way]) ? row[:way] : "prompts", whose: row[:whose] == "specialist" ? "specialist" : "client")
-        end
-
-        def self.texts(list) = list.is_a?(Array) ? list.grep(String) : []
-
-        # Gestures or clicks, and something at least.
-        def self.offered(list)
-          sorts = [Tuning::GESTURES, Tuning::PASS_THROUGH].map { |sort| sort & texts(list) }
-          sorts.find(&:any?) || %w[tap]
-        end
-
-        def self.prompt(prompt)
-          return unless prompt.is_a?(Hash) && prompt["number"].is_a?(Integer) && Tuning::PRESSES.key?(prompt["intended"])
-
-          prompt.merge("why" => WHYS.include?(prompt["why"]) ? prompt["why"] : "mixed")
-        end
-        private_class_method :texts, :offered, :prompt
+        def all(client) = @database[:sittings].where(client_id: client).reverse(:began_at).map { |row| SittingRow.readable(row) }
 
         # Begins one; another that is open ends. The block takes its row and gives the first prompt. Returns the row.
         def start(client, **row)
@@ -99,7 +73,7 @@ module Kippen
         # Yields a sitting's row, held meanwhile. Returns what the block does; what is read then is new.
         def held(id)
           Store.transaction(@database) do
-            row = Sittings.readable(@database[:sittings].where(id: Store.uuid(id, "sitting")).for_update.first) || raise(Missing, "no sitting #{id}")
+            row = SittingRow.readable(@database[:sittings].where(id: Store.uuid(id, "sitting")).for_update.first) || raise(Missing, "no sitting #{id}")
             yield(row).tap { tell(row[:client_id]) }
           end
         end
@@ -153,7 +127,7 @@ module Kippen
 
         # The open sitting that asks for a press of one of these buttons and has heard no other stream, held; or nil.
         def listening(stream, buttons)
-          row = Sittings.readable(@database[:sittings].where(client_id: stream[:client_id], ended_at: nil, paused: false, button: buttons).for_update.first)
+          row = SittingRow.readable(@database[:sittings].where(client_id: stream[:client_id], ended_at: nil, paused: false, button: buttons).for_update.first)
           row if row && row[:prompt] && [nil, stream[:id]].include?(row[:stream_id])
         end
 

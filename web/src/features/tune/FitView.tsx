@@ -1,19 +1,9 @@
-import { Button, Progress } from 'antd'
-import { useCallback, useState } from 'react'
-import {
-  api,
-  must,
-  type Desk,
-  type Fit,
-  type FitResult,
-  type SettingName,
-  type TimingValues,
-} from '../../shared/api'
-import { useMayChange } from '../../shared/session'
-import { Faults, useTask } from '../../shared/ui'
+import { useState } from 'react'
+import { type Desk, type Fit, type FitResult, type SettingName, type TimingValues } from '../../shared/api'
 import { ApplyBar } from './ApplyBar'
 import { ComparedTable } from './ComparedTable'
 import { Confusion } from './Confusion'
+import { Going } from './Going'
 import { Levels } from './Levels'
 import { PaysList } from './PaysList'
 import { PressTable } from './PressTable'
@@ -54,30 +44,6 @@ export function FitView({ desk, fit, shown, stale, fixed, onFixed }: Props) {
         />
       )}
     </>
-  )
-}
-
-function Going({ fit }: { fit: Fit }) {
-  const mayChange = useMayChange()
-  const end = useTask(
-    useCallback(() => must(api.POST('/api/fits/{fit}/end', { params: { path: { fit: fit.id } } })), [fit.id]),
-  )
-  if (fit.state === 'done') return null
-  if (fit.state === 'failed') return <p role="alert">{fit.error}</p>
-  if (fit.state === 'given_up') return <p>{say.wasGivenUp}</p>
-  const share = Math.floor((100 * fit.done) / Math.max(1, fit.of))
-  const words = fit.state === 'waiting' ? say.waitingForWorker : say.working(String(share))
-  return (
-    <div className={styles.going}>
-      <p role="status">{words}</p>
-      <Progress percent={share} showInfo={false} aria-label={words} />
-      {mayChange && (
-        <Button loading={end.busy} onClick={() => void end.run()}>
-          {say.giveUp}
-        </Button>
-      )}
-      <Faults refused={end.refused} />
-    </div>
   )
 }
 

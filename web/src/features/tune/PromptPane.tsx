@@ -4,6 +4,7 @@ import type { Button as ButtonData, Desk, Sitting } from '../../shared/api'
 import { BigPrompt, useGoesOn, type Pace } from '../../shared/prompt'
 import { Faults, useAnnounce, useTask } from '../../shared/ui'
 import { useBench, useDown } from '../bench'
+import { HeardBy, useListensToo } from './HeardBy'
 import { LastTrial } from './LastTrial'
 import { stepSitting, useHands, useSittingTaken, type Step } from './queries'
 import { say } from './sentences'
@@ -141,7 +142,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
               options={PACE_NAMES}
             />
           </label>
-          <Heard
+          <HeardBy
             button={button}
             bound={[...bench.bindings.values()].includes(button?.ref ?? '')}
             onJoin={onJoin}
@@ -171,39 +172,3 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
 
 const moreOf = (sitting: Sitting) =>
   sitting.trials.find((one) => one.intended === sitting.more?.gesture)?.words ?? sitting.more?.gesture ?? ''
-
-/** Who hears the presses: this browser, once it knows the button; or another device that joined. */
-function Heard({
-  button,
-  bound,
-  onJoin,
-}: {
-  button: ButtonData | undefined
-  bound: boolean
-  onJoin: () => void
-}) {
-  const { mode, start, bind, bindings } = useBench()
-  if (!button) return null
-  return (
-    <p className={styles.row}>
-      {say.heardBy}
-      {mode.kind === 'on' && bound && <strong>{say.thisBrowserListens}</strong>}
-      {mode.kind === 'binding' && <strong>{say.pressedHere}</strong>}
-      {mode.kind !== 'binding' && !bound && <Button onClick={() => bind([button])}>{say.teachIt}</Button>}
-      {mode.kind === 'off' && bound && bindings.size > 0 && <Button onClick={start}>{say.listenHere}</Button>}
-      <Button onClick={onJoin}>{say.theirDevice}</Button>
-    </p>
-  )
-}
-
-/** Who asks for presses listens: once the button is known, and again after it was taught. */
-function useListensToo(button: ButtonData | undefined) {
-  const { mode, start, bindings, loading } = useBench()
-  const bound = button !== undefined && [...bindings.values()].includes(button.ref)
-  const begun = useRef(false)
-  useEffect(() => {
-    if (!bound || loading || mode.kind !== 'off' || begun.current) return
-    begun.current = true
-    start()
-  }, [bound, loading, mode.kind, start])
-}

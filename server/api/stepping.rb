@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # What a sitting asks next.
+    class Asking
+      # row – of the sitting; trials – its rows
+      def initialize(fitting, row, trials)
+        @row = row
+        @series = RenderTuning.series(fitting, row, trials)
+      end
+
+      # { "number", "intended", "why" } or nil where its button is gone. number – of the prompt
+      def next(number: 0, asked: [])
+        return unless @series
+        return by_hand(number) if @row[:way] == "by_hand"
+
+        found = Tuning::Prompts.new(@series, @series.given, @row[:seed]).at(number, before: asked)
+        { "number" => number, "intended" => found.intended, "why" => found.why }
+      end
+
+      private
+
+      # Once it is found nothing more is asked.
+      def by_hand(number)
+        { "number" => number, "intended" => @series.pass_through? ? "click" : "tap", "why" => "mixed" } unless Tuning::ByHand.of(@series).found
+      end
+    end
+
+    # One step of a sitting that is held meanwhile.
+    class Stepping
+      def initialize(app, row, sent)
+        @app = app
+        @row = row
+        @sent = sent
+        @store = app.sittings
+      end
+
+      def step
+        case @sent["do"]
+        when "count", "discount", "meant" then of_trial
+        when "note" then @sent["trial"] ? of_trial : @store.update(@row, note: @sent["note"])
+        when "end" then @store.close(@row)
+        when "open" then open
+        else while_open
+        end
+      end
+
+      private
+
+      def while_open
+        raise Store::Sittings::Closed, "this sitting has ended; take it up again first" if @row[:ended_at]
+
+        case @sent["do"]
+        when "pause" then @store.update(@row, paused: true)
+        when "go_on" then @store.update(@row, paused: false)
+        when "again" then @store.ask(@row, @row[:prompt]&.to_hash)
+        when "skip" then answered { nil }
+        when "done" then answered { keep }
+        end
+      end
+
+      # Twice the same answer is one; and what came meanwhile is looked at first.
+      def answered
+        return unless @row[:prompt] && @row[:prompt]["number"] == @sent["prompt"]
+        return if @sent["seen"] && @row[:trace].to_a.size > @sent["seen"]
+
+        yield
+        ask
+      end
+
+      def keep
+        button = fitting.button(@row[:button])
+        @store.keep(@row, worked_with: button && (button.worked_with || fitting.device(button.device).worked_with))
+      end
+
+      def ask
+        row = @store.find(@row[:id])
+        asked = row[:asked].to_a
+        # What was skipped counts as asked, so that it isn't asked again at once.
+        asked += [@row[:prompt]["intended"]] if @sent["do"] == "skip"
+        @store.ask(row, Asking.new(fitting, row, @app.trials.of([row[:id]])).next(number: @row[:prompt]["number"] + 1, asked:))
+      end
+
+      def open
+        @store.open_again(@row)
+        return if @row[:prompt] || !%w[prompts by_hand].include?(@row[:way])
+
+        @store.ask(@row, Asking.new(fitting, @row, @app.trials.of([@row[:id]])).next(number: (@app.trials.of([@row[:id]]).map do |one|
+          one[:number]
+        end.max || -1) + 1, asked: @row[:asked].to_a))
+      end
+
+      def of_trial
+        trial = @app.trials.of([@row[:id]]).find do |one|
+          one[:id] == @sent["trial"]
+        end || raise(Store::Missing, "no trial #{Faults.show(@sent["trial"])} in this sitting")
+        if @sent["do"] == "meant" && !asked.include?(@sent["intended"])
+          raise Invalid.at("/intended",
+                           Words.say(:must_be_one_of, value: Faults.show(@sent["intended"]),
+                                                      values: asked.join(", ")))
+        end
+
+        @app.trials.change(trial[:id], @sent)
+      end
+
+      def asked = [*@row[:offered].to_a, *Tuning::STILL]
+      def fitting = @fitting ||= @app.revisions.fitting(@row[:client_id]).first
+    end
+  end
+end

@@ -1,0 +1,32 @@
+import { Button, Progress } from 'antd'
+import { useCallback } from 'react'
+import { api, must, type Fit } from '../../shared/api'
+import { useMayChange } from '../../shared/session'
+import { Faults, useTask } from '../../shared/ui'
+import { say } from './sentences'
+import styles from './tune.module.css'
+
+/** How far a fit has come, or why it came to nothing. */
+export function Going({ fit }: { fit: Fit }) {
+  const mayChange = useMayChange()
+  const end = useTask(
+    useCallback(() => must(api.POST('/api/fits/{fit}/end', { params: { path: { fit: fit.id } } })), [fit.id]),
+  )
+  if (fit.state === 'done') return null
+  if (fit.state === 'failed') return <p role="alert">{fit.error}</p>
+  if (fit.state === 'given_up') return <p>{say.wasGivenUp}</p>
+  const share = Math.floor((100 * fit.done) / Math.max(1, fit.of))
+  const words = fit.state === 'waiting' ? say.waitingForWorker : say.working(String(share))
+  return (
+    <div className={styles.going}>
+      <p role="status">{words}</p>
+      <Progress percent={share} showInfo={false} aria-label={words} />
+      {mayChange && (
+        <Button loading={end.busy} onClick={() => void end.run()}>
+          {say.giveUp}
+        </Button>
+      )}
+      <Faults refused={end.refused} />
+    </div>
+  )
+}
