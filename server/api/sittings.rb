@@ -30,8 +30,9 @@ module Kippen
 
       def self.summaries(app, fitting)
         counts = app.trials.counts(app.params["client"])
+        stamps = app.trials.stamps(app.params["client"])
         render = RenderTuning.new(fitting)
-        app.sittings.all(app.params["client"]).first(SITTINGS_SHOWN).map { |row| render.summary(row, counts.fetch(row[:id], {})) }
+        app.sittings.all(app.params["client"]).first(SITTINGS_SHOWN).map { |row| render.summary(row, counts.fetch(row[:id], {})).merge("stamp" => stamps[row[:id]]) }
       end
 
       def self.fit(row) = { "id" => row[:id], "button" => row[:button], "sittings" => row[:sittings].to_a.grep(String), "state" => row[:state] }

@@ -25,6 +25,13 @@ module Kippen
             .transform_values { |list| list.to_h { |row| row.values_at(:intended, :count) } }
         end
 
+        # { sitting id => what is another once any of its trials counts otherwise or was meant otherwise }
+        def stamps(client)
+          said = Sequel.function(:concat, Sequel[:trials][:id], :counted, :intended)
+          whole = Sequel.function(:md5, Sequel.function(:string_agg, said, ",").order(Sequel[:trials][:id]))
+          @database[:trials].join(:sittings, id: :sitting_id).where(client_id: client).group(:sitting_id).select_hash(:sitting_id, whole.as(:stamp))
+        end
+
         # What somebody says of one: does it count, what was meant, a note. asked – as in the contract
         def change(id, asked)
           row = @database[:trials].where(id:)

@@ -101,9 +101,14 @@ module Kippen
       kept = done
       assert_equal([1], kept["trials"].map { |one| one["number"] })
       trial = kept["trials"].first["id"]
+      stamp = -> { ask("/api/clients/#{@client}/tuning")["sittings"].first["stamp"] }
+      before = stamp.call
       assert_equal 0, step("discount", trial:)["counted"]
+      refute_equal before, stamp.call
       assert_equal 1, step("count", trial:)["counted"]
+      assert_equal before, stamp.call
       assert_equal "rest", step("meant", trial:, intended: "rest")["trials"].first["intended"]
+      refute_equal before, stamp.call
       step("meant", trial:, intended: "double_tap")
       assert_problem 422
       assert_equal "coughed", step("note", trial:, note: "coughed")["trials"].first["note"]

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query'
 import { Button, Progress } from 'antd'
 import { useCallback } from 'react'
 import { api, must, type Fit } from '../../shared/api'
@@ -9,12 +10,25 @@ import styles from './tune.module.css'
 /** How far a fit has come, or why it came to nothing. */
 export function Going({ fit }: { fit: Fit }) {
   const mayChange = useMayChange()
+  const queries = useQueryClient()
   const end = useTask(
-    useCallback(() => must(api.POST('/api/fits/{fit}/end', { params: { path: { fit: fit.id } } })), [fit.id]),
+    useCallback(async () => {
+      await must(api.POST('/api/fits/{fit}/end', { params: { path: { fit: fit.id } } }))
+      void queries.invalidateQueries({ queryKey: ['fit', fit.id] })
+    }, [fit.id, queries]),
   )
   if (fit.state === 'done') return null
-  if (fit.state === 'failed') return <p role="alert">{fit.error}</p>
-  if (fit.state === 'given_up') return <p>{say.wasGivenUp}</p>
+  if (fit.state === 'failed' || fit.state === 'given_up')
+    return (
+      <div className={styles.going}>
+        <p role="alert">{fit.error ?? say.wasGivenUp}</p>
+        {mayChange && (
+          <Button onClick={() => void queries.invalidateQueries({ queryKey: ['fit-wanted'] })}>
+            {say.askAnew}
+          </Button>
+        )}
+      </div>
+    )
   const share = Math.floor((100 * fit.done) / Math.max(1, fit.of))
   const words = fit.state === 'waiting' ? say.waitingForWorker : say.working(String(share))
   return (

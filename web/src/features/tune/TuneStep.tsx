@@ -76,10 +76,14 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
     own.some((one) => one.id === id),
   )
   const counted = own.filter((one) => sittings.includes(one.id)).reduce((sum, one) => sum + one.counted, 0)
+  const stamps = own
+    .filter((one) => sittings.includes(one.id))
+    .map((one) => one.stamp)
+    .join(' ')
   // While it is asked, after every ten; then of all.
   const upTo = open ? Math.floor(counted / 10) * 10 : counted
   const wanted: Wanted | undefined =
-    upTo > 0 ? { button: button.ref, sittings, price, fixed, counted: upTo } : undefined
+    upTo > 0 ? { button: button.ref, sittings, price, fixed, of: open ? String(upTo) : stamps } : undefined
   const known = tuning.fits.find((one) => one.button === button.ref && one.state === 'done')?.id
   const { fit, shown, own: isOwn, error } = useFit(desk.id, wanted, mayChange, known)
   const only = sittings.length === 1 ? own.find((one) => one.id === sittings[0]) : undefined

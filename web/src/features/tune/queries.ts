@@ -51,8 +51,8 @@ export interface Wanted {
   sittings: string[]
   price: number
   fixed: TimingValues
-  /** How many trials count: with more of them it is another. */
-  counted: number
+  /** Of which trials: of others it is another fit. */
+  of: string
 }
 
 /** The fit of some sittings; the same of the same is made once, whoever asks. */

@@ -2628,6 +2628,8 @@ export interface components {
             counted: number;
         };
         SittingSummary: components["schemas"]["SittingAbout"] & {
+            /** @description Another once any of its trials counts otherwise */
+            stamp: string | null;
             counts: {
                 intended: components["schemas"]["Intended"];
                 count: number;
