@@ -92,6 +92,41 @@ describe('StreamSender', () => {
     expect(troubles[0]).toBe('Kippen’s server does not answer. Presses are kept and sent again.')
   })
 
+  it('stays with its stream where one message fails while the first is still on its way', async () => {
+    let answer: (one: BenchView) => void = () => undefined
+    const first = new Promise<BenchView>((resolve) => (answer = resolve))
+    const { sender, sent, begun } = bench(first, refused(0))
+    sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
+    await settle()
+    sender.hear('phone/edge', { edge: 'up', timeMs: 2 })
+    await settle()
+    answer(view(1, { heard_through: 1 }))
+    await settle(2000)
+    expect(begun()).toBe(1)
+    expect(sent.at(-1)?.map((message) => message.number)).toEqual([2])
+  })
+
+  it('begins anew where it could not begin', async () => {
+    const begin = vi
+      .fn()
+      .mockRejectedValueOnce(refused(0))
+      .mockRejectedValueOnce(refused(0))
+      .mockResolvedValue('s2')
+    const troubles: (string | undefined)[] = []
+    const sender = new StreamSender({
+      begin,
+      send: () => Promise.resolve({ ...view(1), stream: 's2' }),
+      onView: () => undefined,
+      onTrouble: (words) => troubles.push(words),
+      onEnd: () => undefined,
+      nowMs: () => Date.now(),
+    })
+    sender.hear('phone/edge', { edge: 'down', timeMs: 1 })
+    await settle(2000)
+    expect(begin).toHaveBeenCalledTimes(3)
+    expect(troubles.at(-1)).toBeUndefined()
+  })
+
   it('sends again what the server is missing', async () => {
     const { sender, sent } = bench({ heard_through: 0 })
     sender.hear('phone/edge', { edge: 'down', timeMs: 1 })

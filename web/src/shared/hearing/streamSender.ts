@@ -101,8 +101,7 @@ export class StreamSender<Answer extends Ack = BenchView> {
     this.onItsWay += 1
     let view: Answer
     try {
-      this.stream ??= this.ports.begin()
-      this.id = await this.stream
+      this.id = await this.begun()
       this.sentThrough = messages.at(-1)?.number ?? this.sentThrough
       view = await this.ports.send(this.id, messages)
     } catch (error) {
@@ -114,6 +113,17 @@ export class StreamSender<Answer extends Ack = BenchView> {
     if (view.stream !== this.id || this.closed) return
     this.ports.onTrouble(undefined)
     this.take(view)
+  }
+
+  /** The stream’s id. One that could not be begun is begun anew the next time; one that was stays, whatever fails later. */
+  private async begun(): Promise<string> {
+    const mine = (this.stream ??= this.ports.begin())
+    try {
+      return await mine
+    } catch (error) {
+      if (this.stream === mine) this.stream = undefined
+      throw error
+    }
   }
 
   private take(view: Answer): void {
@@ -140,7 +150,6 @@ export class StreamSender<Answer extends Ack = BenchView> {
     // The stream is no more (nothing is kept for ever): what is kept goes into a new one, once.
     if (status === 404 && this.received >= 0) return this.beginAnew()
     if (status === 0 || status >= 500) {
-      this.stream = this.received < 0 ? undefined : this.stream
       this.ports.onTrouble(say.keptAndSentAgain)
       return this.retryLater()
     }
