@@ -16,7 +16,7 @@ module Kippen
         end
 
         app.post("/api/sittings/:sitting/steps") do
-          sittings.held(params["sitting"]) { |row| Stepping.new(self, row, sent).step }
+          sittings.held(params["sitting"], others: sent["do"] == "open") { |row| Stepping.new(self, row, sent).step }
           json(SittingRoutes.view(self, sittings.find(params["sitting"])))
         end
       end
@@ -32,7 +32,9 @@ module Kippen
         counts = app.trials.counts(app.params["client"])
         stamps = app.trials.stamps(app.params["client"])
         render = RenderTuning.new(fitting)
-        app.sittings.all(app.params["client"]).first(SITTINGS_SHOWN).map { |row| render.summary(row, counts.fetch(row[:id], {})).merge("stamp" => stamps[row[:id]]) }
+        app.sittings.all(app.params["client"]).first(SITTINGS_SHOWN).map do |row|
+          render.summary(row, counts.fetch(row[:id], {})).merge("stamp" => stamps[row[:id]])
+        end
       end
 
       def self.fit(row) = { "id" => row[:id], "button" => row[:button], "sittings" => row[:sittings].to_a.grep(String), "state" => row[:state] }

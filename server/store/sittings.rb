@@ -70,9 +70,11 @@ module Kippen
           end
         end
 
-        # Yields a sitting's row, held meanwhile. Returns what the block does; what is read then is new.
-        def held(id)
+        # Yields a sitting's row, held meanwhile. Returns what the block does; what is read then is new. others – with
+        # the client, so that which of its sittings is open stays as it is
+        def held(id, others: false)
           Store.transaction(@database) do
+            Save.lock(@database, find(id)[:client_id]) if others
             row = SittingRow.readable(@database[:sittings].where(id: Store.uuid(id, "sitting")).for_update.first) || raise(Missing, "no sitting #{id}")
             yield(row).tap { tell(row[:client_id]) }
           end

@@ -170,5 +170,57 @@ module Kippen
       wait_until { (again = listen(live, @client)) && sleep(0.3) && again.include?("event: here") }
       assert_includes again, "event: here"
     end
+
+    def begin_sitting(database)
+      row = { button: "mouse/left", way: "prompts", whose: "client", offered: %w[click], seed: 1, author: "A" }
+      Server::Store::Sittings.new(database).start(@client, **row) { { "number" => 0, "intended" => "click", "why" => "mixed" } }
+    end
+
+    # Each ends that of the others; whoever comes last has theirs.
+    def test_sittings_begun_and_taken_up_at_once_leave_one_open
+      ids = Array.new(4) { begin_sitting(DATABASE)[:id] }
+      work = [->(db) { begin_sitting(db) }, *ids.map do |id|
+        lambda { |db|
+          Server::Store::Sittings.new(db).then do |all|
+            all.held(id, others: true) do |row|
+              all.open_again(row)
+            end
+          end
+        }
+      end]
+      threads = work.map { |one| Thread.new(other) { |database| 5.times { one.call(database) } } }
+      threads.each(&:join)
+      assert_equal 1, DATABASE[:sittings].where(client_id: @client, ended_at: nil).count
+      assert_equal 9, DATABASE[:sittings].where(client_id: @client).count
+    end
+
+    # What is heard and what is stepped hold each other up; nothing is heard twice, nothing twice kept.
+    def test_presses_and_steps_at_once_lose_nothing
+      sitting = begin_sitting(DATABASE)
+      listener = Server::Store::Listeners.new(DATABASE).add(@client, "Desk")[:id]
+      stream = Server::Store::Streams.new(DATABASE).then { |all| all.find(all.add(listener)) }
+      press = lambda { |db|
+        40.times do |index|
+          Server::Store.transaction(db) do
+            edges = %w[down up].each_with_index.map { |kind, edge| Press::Bench::Message.new(number: index, time_us: (index * 1000) + edge, source: "mouse/left", kind:) }
+            Server::Store::Sittings.new(db).hear(stream, edges)
+          end
+        end
+      }
+      step = lambda { |db|
+        store = Server::Store::Sittings.new(db)
+        40.times do
+          store.held(sitting[:id]) do |row|
+            store.keep(row, worked_with: nil)
+            store.ask(row, { "number" => row[:prompt]["number"] + 1, "intended" => "click", "why" => "mixed" })
+          end
+        end
+      }
+      [press, step].map { |one| Thread.new(other) { |database| one.call(database) } }.each(&:join)
+      traces = DATABASE[:trials].where(sitting_id: sitting[:id]).order(:number).select_map(:trace).map(&:to_a)
+      left = DATABASE[:sittings].where(id: sitting[:id]).get(:trace).to_a
+      assert_equal 40, traces.size
+      assert_equal 80, traces.sum(&:size) + left.size
+    end
   end
 end
