@@ -1,6 +1,6 @@
 import { Button, Select } from 'antd'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { Button as ButtonData, Desk, Sitting } from '../../shared/api'
+import type { Button as ButtonData, Desk, Refused, Sitting } from '../../shared/api'
 import { BigPrompt, useGoesOn, type Pace } from '../../shared/prompt'
 import { Faults, useAnnounce, useTask } from '../../shared/ui'
 import { useBench, useDown } from '../bench'
@@ -32,6 +32,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   const taken = useSittingTaken(desk.id)
   const [pace, setPace] = useState<Pace>('soon')
   const [hand, setHand] = useState<string>()
+  const [handRefused, setHandRefused] = useState<Refused>()
   const hands = useHands(desk.id)
   const bench = useBench()
   const down = useDown(button ? [button.ref] : []).length > 0
@@ -67,7 +68,10 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
     rows: sitting.rows,
   }
   useGoesOn(asked ?? undefined, pace, done, tried)
-  useHandAnswers(desk.id, sitting, hand, done, () => setHand(undefined))
+  useHandAnswers(desk.id, sitting, hand, done, (refused) => {
+    setHand(undefined)
+    setHandRefused(refused)
+  })
   useListensToo(button)
   const { pane, free } = useFree()
   const numberNow = prompt?.number
@@ -113,7 +117,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
           </Button>
         </div>
         <LastTrial trial={sitting.trials.at(-1)} onStep={step} />
-        <Faults refused={task.refused} />
+        <Faults refused={task.refused ?? handRefused} />
       </div>
       <div className={styles.front}>
         {prompt && (

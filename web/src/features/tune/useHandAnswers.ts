@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { api, must, type Intended, type Sitting } from '../../shared/api'
+import { api, must, Refused, type Intended, type Sitting } from '../../shared/api'
 
 /** What a stand-in hand does where this is asked. */
 const SCRIPT: Record<Intended, 'tap' | 'double_tap' | 'triple_tap' | 'long_press' | 'rest' | 'carry'> = {
@@ -23,7 +23,7 @@ export function useHandAnswers(
   sitting: Sitting,
   hand: string | undefined,
   onDone: (prompt: number, seen: number) => void,
-  onTired: () => void,
+  onTired: (refused?: Refused) => void,
 ): void {
   const done = useRef(onDone)
   const tired = useRef(onTired)
@@ -45,7 +45,7 @@ export function useHandAnswers(
     if (!hand || paused || number === undefined || !intended || answered.current === key) return
     const timer = window.setTimeout(() => {
       answered.current = key
-      void press().catch(() => undefined)
+      void press().catch((error: unknown) => tired.current(error instanceof Refused ? error : undefined))
     }, BETWEEN_MS)
     const press = async () => {
       await must(
