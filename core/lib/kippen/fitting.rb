@@ -49,6 +49,7 @@ module Kippen
       lists = { host: hosts, device: devices, mode: modes, place: places, shortlist: shortlists }
       @by_id = lists.transform_values { |list| list.to_h { |one| [one.id, one] }.freeze }.freeze
       @worked_out = {}
+      @lock = Mutex.new
       freeze
     end
 
@@ -113,9 +114,18 @@ module Kippen
 
     def self.modes_of(item) = [item["mode"], (item["action"]["mode"] if item["action"]["kind"] == "mode")].compact.uniq - [BASE]
 
-    # What the block makes of this fitting, worked out once for everybody who asks by this name.
+    NOT_YET = Object.new.freeze
+    private_constant :NOT_YET
+
+    # What the block makes of this fitting, worked out once for everybody who asks by this name. Many threads may ask:
+    # a hash that grows while another thread looks into it can bring Ruby 3.1 down, for the hash of an array lets threads
+    # change. Who is slower takes what was there first.
     def recall(name)
-      @worked_out.fetch(name) { @worked_out[name] = yield }
+      known = @lock.synchronize { @worked_out.fetch(name, NOT_YET) }
+      return known unless NOT_YET.equal?(known)
+
+      made = yield
+      @lock.synchronize { @worked_out.fetch(name) { @worked_out[name] = made } }
     end
   end
 end
