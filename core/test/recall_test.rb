@@ -10,7 +10,7 @@ module Kippen
   class RecallTest < CoreTest
     RACE = <<~'RUBY'
       document = { "kippen" => "fitting/1" }
-      100.times do
+      200.times do
         fitting = Kippen::Fitting.read(document)
         threads = Array.new(8) do
           Thread.new do
