@@ -63,7 +63,7 @@ module Kippen
       connection = database
       connection.exec("ALTER TABLE accounts DROP CONSTRAINT accounts_email_in_service, ADD CONSTRAINT accounts_email_key UNIQUE (email)")
       connection.exec("ALTER TABLE services DROP COLUMN waiting")
-      connection.exec("DROP TABLE screens")
+      connection.exec("DROP TABLE screens, evidence, fits, trials, sittings")
       connection.exec("UPDATE schema_info SET version = 11")
       id = connection.exec("UPDATE clients SET created_at = created_at - interval '1 year' WHERE name LIKE 'Bram%' RETURNING id").getvalue(0, 0)
       connection.close

@@ -69,8 +69,9 @@ function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
   const rows = moved && judged ? [...result.compared, judged.judged] : result.compared
   const chosen = result.settings.find((one) => one.name === setting)
   return (
-    <div className={styles.found} data-stale={stale}>
+    <div className={styles.found}>
       <div className={styles.left}>
+        {stale && <p className={styles.quiet}>{say.ofBefore}</p>}
         <p className={styles.large}>
           <strong>{percent(result.expected.right)} %</strong> {say.comeOut}
         </p>

@@ -63,6 +63,7 @@ export const say = {
   soon10: 'After ten presses the first result stands here.',
   enoughSaid: 'All of it is kept.',
   // The fit
+  ofBefore: 'This is what was found before.',
   working: (percent: string) => `The times that fit are being found: ${percent} %`,
   waitingForWorker: 'The times that fit will be found in a moment.',
   giveUp: 'Give it up',
