@@ -1,5 +1,5 @@
 import { Spin } from 'antd'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { Button as ButtonData, Desk, Sitting, SittingSummary, Tuning } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { ButtonField, Faults, Nothing, useTask } from '../../shared/ui'
@@ -90,6 +90,11 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
   const finger = tuning.sittings.find(
     (one) => one.button === button.ref && one.whose === 'specialist' && one.counted > 0,
   )
+  const openNow = open?.id
+  // What is found stands at the top; one may have gone down to what is asked.
+  useEffect(() => {
+    if (openNow) document.getElementById('tune-title')?.scrollIntoView({ block: 'nearest' })
+  }, [openNow])
   const offered = tuning.buttons.find((one) => one.ref === button.ref)?.offered ?? ['tap']
   const card = (
     <AskCard
