@@ -33,7 +33,7 @@ module Kippen
     end
 
     def apply(revision = 2)
-      click_button "Apply: This button"
+      click_button "Apply: This button", wait: 90
       saved revision
     end
 
@@ -92,7 +92,7 @@ module Kippen
       click_button "Enough for today"
       fitted
       assert_accessible
-      click_button "Apply: This button"
+      click_button "Apply: This button", wait: 90
       saved 4
       assert_operator page.evaluate_script("window.clicks"), :<=, 12
       assert_operator Float(find("p", text: "come out as meant").find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=, 40

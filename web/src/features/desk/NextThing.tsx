@@ -18,7 +18,7 @@ function nextThing(desk: Desk, step: Step): { words: string; to: string } | unde
       ? { words: say.nextDevicesTheyCan, to: to('devices?sheet=new-device') }
       : { words: say.nextWhatEachButton, to: to('assign') }
   if (step === 'devices') return { words: say.nextWhatEachButton, to: to('assign') }
-  return step === 'assign' ? { words: say.nextTimingThatFits, to: to('tune') } : undefined
+  return undefined
 }
 
 /** Leads on from here. */

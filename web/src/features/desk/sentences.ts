@@ -30,7 +30,6 @@ export const say = {
   singleKeysTooWithout: 'Single keys too, without Ctrl',
   addDevicesTheyCan: 'Add the devices they can work',
   nextDevicesTheyCan: 'Next: the devices they can work',
-  nextTimingThatFits: 'Next: the timing that fits',
   nextWhatEachButton: 'Next: what each button does',
   switchedOff: 'switched off',
   oneStepGo: 'one step to go',
