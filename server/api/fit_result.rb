@@ -2,7 +2,8 @@
 
 module Kippen
   module Server
-    # What a fit comes to, as it is kept: the command's answer, and what each trial came to under each timing.
+    # What a fit comes to, as it is kept: the command's answer, the whole of it by how often each gesture is used, and
+    # what more of which would tell.
     module FitResult
       FORMAT = "fit/1"
 

@@ -85,7 +85,7 @@ module Kippen
       # The trials/1 document of some sittings of a client as trials of one button, and those sittings' ids.
       # Raises Invalid, Store::Missing.
       def self.file(app, fitting, ref, ids)
-        button = fitting.button(ref) || raise(Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))))
+        button = SittingRoutes.button(fitting, ref)
         chosen = app.sittings.all(app.params["client"]).select { |row| ids.include?(row[:id]) && row[:whose] == "client" }
         raise Store::Missing, "none of these sittings is this client's" if chosen.empty?
 

@@ -68,7 +68,7 @@ module Kippen
           "in_force" => in_force?(told["timing"]), "note" => RenderFit.note(told) }
       end
 
-      def usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }.merge(series.given)
+      def usual = Fitting::Timing::USUAL.merge(series.given)
 
       def expected(told)
         told.slice("right", "low", "high", "n").merge("by_gesture" => gestures(told["by_gesture"]), "total_ms" => totals(told["total_ms"]))
@@ -78,7 +78,7 @@ module Kippen
       def totals(by) = by.map { |intended, ms| { "intended" => intended, "ms" => ms } }
       def confusion(by) = by.map { |intended, got| { "intended" => intended, "got" => got.map { |what, count| { "what" => what, "count" => count } } } }
 
-      # The lane's own waits where something is on it, else those of what was asked.
+      # Of what was asked, whether it is on the button or not.
       def waits(timing)
         given = Fitting::Timing.from(timing)
         Press::Waits.of(replays.choice, given).map { |gesture, wait| { "gesture" => gesture, "words" => Words.wait(wait, given) } }
@@ -127,7 +127,7 @@ module Kippen
       # To what it can be applied.
       def applies
         device = @fitting.device(@button.device)
-        with = @button.worked_with || device.worked_with
+        with = @fitting.worked_with(@button)
         [{ "scope" => "button", "of" => @button.ref, "words" => Words.say(:applies_button) },
          { "scope" => "device", "of" => device.id, "words" => Words.say(:applies_device, device: device.name || device.id) },
          ({ "scope" => "worked_with", "of" => with, "words" => Words.say(:applies_worked_with, with:) } if with)].compact

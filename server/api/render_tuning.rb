@@ -61,7 +61,7 @@ module Kippen
                     "wants" => Tuning::PRESSES.fetch(prompt["intended"]), "why" => Words.say(:"asked_#{prompt["why"]}") }
       end
 
-      # What this prompt gave so far. wanted – have as many presses come as were asked for
+      # What this prompt gave so far.
       def heard(row, button)
         timing = button && @fitting.timing(button)
         trial = Tuning::Trial.new(intended: "tap", rows: row[:trace].to_a)

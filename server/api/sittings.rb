@@ -25,7 +25,7 @@ module Kippen
         client = app.params["client"]
         fitting, revision = app.revisions.fitting(client)
         { "revision" => revision[:number], "open" => app.sittings.open(client)&.then { |row| view(app, row, fitting) }, "sittings" => summaries(app, fitting),
-          "buttons" => buttons(fitting), "fits" => app.fits.latest(client).map { |row| fit(row) } }
+          "buttons" => buttons(fitting), "prices" => Tuning::Fit::PRICES, "price" => Tuning::Fit::PRICE, "fits" => app.fits.latest(client).map { |row| fit(row) } }
       end
 
       def self.summaries(app, fitting)
@@ -50,9 +50,12 @@ module Kippen
 
       # A button that can be pressed. Raises Invalid.
       def self.pressed(fitting, ref)
-        button = fitting.button(ref) || raise(Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))))
+        button = button(fitting, ref)
         button.kind == "notch" ? raise(Invalid.at("/button", Words.say(:no_trials_of_wheel))) : button
       end
+
+      # Raises Invalid.
+      def self.button(fitting, ref) = fitting.button(ref) || raise(Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))))
 
       def self.view(app, row, fitting = app.revisions.fitting(row[:client_id]).first)
         RenderTuning.new(fitting).sitting(row, app.trials.of([row[:id]]))
@@ -61,8 +64,7 @@ module Kippen
       # Which can be tuned, and what would be asked of each.
       def self.buttons(fitting)
         fitting.buttons.reject { |button| button.kind == "notch" }.map do |button|
-          device = fitting.device(button.device)
-          { "ref" => button.ref, "kind" => button.kind, "worked_with" => button.worked_with || device.worked_with, "offered" => Tuning::Offer.of(fitting, button, KINDS) }
+          { "ref" => button.ref, "kind" => button.kind, "worked_with" => fitting.worked_with(button), "offered" => Tuning::Offer.of(fitting, button, KINDS) }
         end
       end
       private_class_method :summaries, :fit, :buttons, :pressed

@@ -15,7 +15,7 @@ module Kippen
 
         app.post("/api/clients/:client/hands/presses") do
           # All of it or, where a press can't be, nothing.
-          database.transaction do
+          Store.transaction(database) do
             stream = streams.find(streams.going_on(listeners.standing_in(params["client"], LISTENER)))
             clients.seen(params["client"])
             status 201

@@ -71,40 +71,38 @@ module Kippen
 
       def keep
         button = fitting.button(@row[:button])
-        @store.keep(@row, worked_with: button && (button.worked_with || fitting.device(button.device).worked_with))
+        @store.keep(@row, worked_with: button && fitting.worked_with(button))
       end
 
       def ask
         row = @store.find(@row[:id])
-        asked = row[:asked].to_a
         # What was skipped counts as asked, so that it isn't asked again at once.
-        asked += [@row[:prompt]["intended"]] if @sent["do"] == "skip"
-        @store.ask(row, Asking.new(fitting, row, @app.trials.of([row[:id]])).next(number: @row[:prompt]["number"] + 1, asked:))
+        skipped = @sent["do"] == "skip" ? [@row[:prompt]["intended"]] : []
+        @store.ask(row, Asking.new(fitting, row, trials).next(number: @row[:prompt]["number"] + 1, asked: row[:asked] + skipped))
       end
 
       def open
         @store.open_again(@row)
         return if @row[:prompt] || !%w[prompts by_hand].include?(@row[:way])
 
-        @store.ask(@row, Asking.new(fitting, @row, @app.trials.of([@row[:id]])).next(number: (@app.trials.of([@row[:id]]).map do |one|
-          one[:number]
-        end.max || -1) + 1, asked: @row[:asked].to_a))
+        last = trials.map { |one| one[:number] }.max || -1
+        @store.ask(@row, Asking.new(fitting, @row, trials).next(number: last + 1, asked: @row[:asked]))
       end
 
       def of_trial
-        trial = @app.trials.of([@row[:id]]).find do |one|
-          one[:id] == @sent["trial"]
-        end || raise(Store::Missing, "no trial #{Faults.show(@sent["trial"])} in this sitting")
-        if @sent["do"] == "meant" && !asked.include?(@sent["intended"])
-          raise Invalid.at("/intended",
-                           Words.say(:must_be_one_of, value: Faults.show(@sent["intended"]),
-                                                      values: asked.join(", ")))
-        end
-
+        trial = trials.find { |one| one[:id] == @sent["trial"] } || raise(Store::Missing, "no trial #{Faults.show(@sent["trial"])} in this sitting")
+        may_be_meant if @sent["do"] == "meant"
         @app.trials.change(trial[:id], @sent)
       end
 
-      def asked = [*@row[:offered].to_a, *Tuning::STILL]
+      # Raises Invalid for what was not asked in this sitting.
+      def may_be_meant
+        asked = [*@row[:offered], *Tuning::STILL]
+        intended = @sent["intended"]
+        raise Invalid.at("/intended", Words.say(:must_be_one_of, value: Faults.show(intended), values: asked.join(", "))) unless asked.include?(intended)
+      end
+
+      def trials = @app.trials.of([@row[:id]])
       def fitting = @fitting ||= @app.revisions.fitting(@row[:client_id]).first
     end
   end

@@ -28,7 +28,7 @@ module Kippen
 
       # A file's trials as a sitting of their own, of the button that is named, whatever the file calls it. Returns its row.
       def self.read(app, fitting)
-        button = button(fitting, app.sent["button"])
+        button = SittingRoutes.button(fitting, app.sent["button"])
         series = Formats::TrialsJson.read(JSON.generate(app.sent["file"]))
         raise Invalid.at("/file/button/kind", Words.say(:must_be, value: button.kind)) unless series.kind == button.kind
 
@@ -44,14 +44,21 @@ module Kippen
 
       # A press of the bench as a trial: what a button gave between two moments of a stream. Returns the sitting's row.
       def self.keep(app, fitting)
-        button = button(fitting, app.sent["button"])
+        button = SittingRoutes.button(fitting, app.sent["button"])
         stream, trace = heard(app, fitting, button)
         intended = app.sent["intended"]
-        with = button.worked_with || fitting.device(button.device).worked_with
-        offered = Tuning::Offer.of(fitting, button, KINDS) | ([intended] - Tuning::STILL)
+        with = fitting.worked_with(button)
+        offered = offered(fitting, button, intended)
         app.sittings.kept(app.params["client"], button: button.ref, offered:, author: app.author) do |row, number|
           app.sittings.add_trial(row, number:, intended:, trace:, heard_by: stream[:name], worked_with: with)
         end
+      end
+
+      # Of the sort that was meant; what is on the button where nothing was.
+      def self.offered(fitting, button, intended)
+        usual = Tuning::Offer.of(fitting, button, KINDS)
+        sort = [Tuning::GESTURES, Tuning::PASS_THROUGH].find { |one| one.include?(intended) }
+        sort ? sort & [*usual, intended] : usual
       end
 
       def self.heard(app, fitting, button)
@@ -64,8 +71,7 @@ module Kippen
         [stream, trace]
       end
 
-      def self.button(fitting, ref) = fitting.button(ref) || raise(Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))))
-      private_class_method :button, :from_file, :heard
+      private_class_method :from_file, :offered, :heard
     end
 
     # Trials of another day against these, in words.

@@ -57,12 +57,13 @@ module Kippen
           end
         end
 
-        # The presses of today that were kept by themselves: yields that sitting's row and the next number. Returns the row.
+        # The presses of today that were kept by themselves, gestures and clicks apart, for they are not fitted together:
+        # yields that sitting's row and the next number. Returns the row.
         def kept(client, button:, offered:, author:)
           Store.transaction(@database) do
             Save.lock(@database, client)
-            today = @database[:sittings].where(client_id: client, button:, way: "kept").where { began_at >= Sequel.function(:date_trunc, "day", Sequel::CURRENT_TIMESTAMP) }
-            row = today.first || begin_ended(client, button:, way: "kept", whose: "client", offered:, author:) { nil }
+            row = of_today(client, button).find { |one| one[:offered].intersect?(Tuning::PASS_THROUGH) == offered.intersect?(Tuning::PASS_THROUGH) }
+            row ||= begin_ended(client, button:, way: "kept", whose: "client", offered:, author:) { nil }
             update(row, offered: Sequel.pg_jsonb(row[:offered].to_a | offered))
             yield row, (@database[:trials].where(sitting_id: row[:id]).max(:number) || -1) + 1
             tell(client)
@@ -126,6 +127,11 @@ module Kippen
         def tell(client) = News.tell(@database, client, "sitting")
 
         private
+
+        def of_today(client, button)
+          today = Sequel.function(:date_trunc, "day", Sequel::CURRENT_TIMESTAMP)
+          @database[:sittings].where(client_id: client, button:, way: "kept").where { began_at >= today }.map { |row| SittingRow.readable(row) }
+        end
 
         # The open sitting that asks for a press of one of these buttons and has heard no other stream, held; or nil.
         def listening(stream, buttons)

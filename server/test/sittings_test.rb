@@ -184,6 +184,20 @@ module Kippen
       assert_problem 422
     end
 
+    # They are not fitted together; whatever somebody says it was, it is not lost.
+    def test_gestures_and_clicks_are_kept_apart
+      press(80, 90, 100, apart: 200)
+      keep = lambda { |from, intended|
+        send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => from, "to_us" => from + 120_000,
+                                                         "intended" => intended)
+      }
+      sittings = [[0, "tap"], [280_000, "click"], [570_000, "long_press"]].map { |from, intended| keep[from, intended] }
+      assert_equal([%w[tap], %w[click], %w[tap long_press]], sittings.map { |one| one["offered"] })
+      assert_equal([1, 1, 2], sittings.map { |one| one["counted"] })
+      file = ask("/api/clients/#{@client}/trials", "button" => EDGE, "sittings" => sittings[1]["id"])
+      assert_equal(%w[click], file["trials"].map { |one| one["intended"] })
+    end
+
     def test_a_file_goes_out_and_comes_in
       begin_sitting
       press(80)

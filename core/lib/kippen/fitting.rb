@@ -65,6 +65,9 @@ module Kippen
     # Takes a Button; returns its Timing, defaults filled in.
     def timing(button) = @timings.fetch(button.ref)
 
+    # What a Button is worked with: its own word for it, or its device's.
+    def worked_with(button) = button.worked_with || device(button.device).worked_with
+
     # The settings that a Button has of its own, { setting => value }.
     def own_timing(button) = @document.dig("button_timing", button.ref) || {}
 

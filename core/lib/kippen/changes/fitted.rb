@@ -42,7 +42,7 @@ module Kippen
       def worked_alike(draft)
         devices = draft.before.devices.to_h do |device|
           [device, device.buttons.select do |button|
-            (button.worked_with || device.worked_with) == of && button.kind != "notch"
+            draft.before.worked_with(button) == of && button.kind != "notch"
           end]
         end
         devices = devices.reject { |_, buttons| buttons.empty? }

@@ -33,6 +33,9 @@ module Kippen
         Setting.new(name: "release_at", default: 0.45, range: 0..1)
       ].to_h { |setting| [setting.name, setting.freeze] }.freeze
 
+      # { setting => the value that holds where nothing is said }
+      USUAL = SETTINGS.transform_values(&:default).freeze
+
       # Takes a Hash of given settings (already checked one by one); returns a Timing.
       def self.from(given)
         new(**SETTINGS.values.to_h do |setting|

@@ -38,9 +38,6 @@ module Kippen
           timing_fitted: usual.merge(timing) }
       end
 
-      # What each trial came to under a timing, in their order: [Replays::Score].
-      def scores_of(timing) = @replays.scores(@series.trials, timing)
-
       private
 
       def fit(series) = Fit.new(series, price: @price, fixed: @fixed, watch: @watch)
@@ -76,7 +73,7 @@ module Kippen
         timings.map { |name, one| { "name" => Words.say(name), "timing" => one }.merge(Judged.of(scores(one)).slice("right", "low", "high", "total_ms")) }
       end
 
-      def usual = @usual ||= Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }
+      def usual = @usual ||= Fitting::Timing::USUAL
 
       # From 100 ms up by 50 until one press counts once: common practice, no source.
       def by_hand

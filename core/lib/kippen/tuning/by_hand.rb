@@ -17,7 +17,7 @@ module Kippen
       # series – with the presses in the order they were made. Returns a State.
       def of(series)
         replays = Replays.new(series)
-        usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }.merge(series.given)
+        usual = Fitting::Timing::USUAL.merge(series.given)
         tried = []
         guard = FROM
         series.trials.each do |trial|

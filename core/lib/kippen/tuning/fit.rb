@@ -7,6 +7,8 @@ module Kippen
     # on for nothing.
     class Fit
       PRICE = 0.05
+      # Between never wrong and quick.
+      PRICES = [0.01, 0.02, PRICE, 0.1, 0.2, 0.5].freeze
       ROUNDS = 2
       # Less than a trial's share of this is no gain.
       GAIN = 0.3
@@ -56,7 +58,7 @@ module Kippen
 
       # Unfitted, as far as it can be set.
       def start
-        usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }.merge(@series.given.slice("tap_gap_from"))
+        usual = Fitting::Timing::USUAL.merge(@series.given.slice("tap_gap_from"))
         usual.to_h { |name, value| [name, @series.settable[name] && value.is_a?(Numeric) ? @space.nearest(name, value) : value] }.merge(@fixed)
       end
 

@@ -50,7 +50,7 @@ module Kippen
       SHUFFLES = 30
       private_constant :MOST_MORE, :SHUFFLES
 
-      def usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }
+      def usual = Fitting::Timing::USUAL
 
       # What is asked at all; of resting less is wanted than of pressing.
       def sorts = @sorts ||= [*@series.offered, *still]

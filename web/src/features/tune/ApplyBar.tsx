@@ -1,6 +1,6 @@
 import { Button, Select } from 'antd'
 import { useState } from 'react'
-import type { Desk, Fit, FitResult, TimingValues } from '../../shared/api'
+import type { Fit, FitResult, TimingValues } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { Faults } from '../../shared/ui'
@@ -8,7 +8,6 @@ import { say } from './sentences'
 import styles from './tune.module.css'
 
 interface Props {
-  desk: Desk
   fit: Fit
   result: FitResult
   /** Where it was moved from what was fitted. */

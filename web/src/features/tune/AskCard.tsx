@@ -10,7 +10,7 @@ import {
 } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { Faults, useTask } from '../../shared/ui'
-import { stepSitting, useSittingTaken } from './queries'
+import { useSittingTaken, useStepping } from './queries'
 import { whenOf } from './PressesField'
 import { INTENDED, say } from './sentences'
 import { TakeInFile } from './TakeInFile'
@@ -50,9 +50,7 @@ export function AskCard({ desk, button, offered, last, first }: Props) {
       [button.ref, asked, desk.id, taken],
     ),
   )
-  const goOn = useTask(
-    useCallback(async (id: string) => taken(await stepSitting(id, { do: 'open' })), [taken]),
-  )
+  const goOn = useStepping(desk.id, last?.id ?? '')
   if (!mayChange)
     return <p className={styles.quiet}>{first ? `${say.noPressesYet} ${say.viewerOnly}` : say.viewerOnly}</p>
   const toggle = (one: Offered) => {
@@ -82,7 +80,7 @@ export function AskCard({ desk, button, offered, last, first }: Props) {
           {first ? say.askForPresses : say.askAnother}
         </Button>
         {last?.way === 'prompts' && last.whose === 'client' && (
-          <Button loading={goOn.busy} onClick={() => void goOn.run(last.id)}>
+          <Button loading={goOn.busy} onClick={() => void goOn.step({ do: 'open' })}>
             {say.goOnWith(whenOf(last.began_at), String(last.counted))}
           </Button>
         )}

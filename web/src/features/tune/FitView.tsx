@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { type Desk, type Fit, type FitResult, type SettingName, type TimingValues } from '../../shared/api'
+import type { Fit, FitResult, SettingName, TimingValues } from '../../shared/api'
 import { ApplyBar } from './ApplyBar'
 import { ComparedTable } from './ComparedTable'
 import { Confusion } from './Confusion'
@@ -15,7 +15,6 @@ import { ValuePanel } from './ValuePanel'
 import styles from './tune.module.css'
 
 interface Props {
-  desk: Desk
   /** The one that is asked for. */
   fit: Fit | undefined
   /** The last that has a result. */
@@ -27,7 +26,7 @@ interface Props {
 }
 
 /** What was found: what it comes to, beside what it is compared with, and what it costs; to be moved, held, applied. */
-export function FitView({ desk, fit, shown, stale, fixed, onFixed }: Props) {
+export function FitView({ fit, shown, stale, fixed, onFixed }: Props) {
   return (
     <>
       {fit && fit.state !== 'done' && <Going fit={fit} />}
@@ -35,7 +34,6 @@ export function FitView({ desk, fit, shown, stale, fixed, onFixed }: Props) {
         // What was moved belongs to this result: another begins anew.
         <Found
           key={shown.id}
-          desk={desk}
           fit={shown}
           result={shown.result}
           stale={stale}
@@ -48,7 +46,6 @@ export function FitView({ desk, fit, shown, stale, fixed, onFixed }: Props) {
 }
 
 interface FoundProps {
-  desk: Desk
   fit: Fit
   result: FitResult
   stale: boolean
@@ -56,7 +53,7 @@ interface FoundProps {
   onFixed: (fixed: TimingValues) => void
 }
 
-function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
+function Found({ fit, result, stale, fixed, onFixed }: FoundProps) {
   const fitted = result.compared.at(-1)
   const today = result.compared[0]
   const [moved, setMoved] = useState<TimingValues>()
@@ -98,7 +95,9 @@ function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
           trial={trial}
           onTrial={setTrial}
         />
-        {result.trials.some((one) => one.levels.length > 0) && <Levels result={result} timing={timing} />}
+        {result.trials.some((one) => one.levels.length > 0) && (
+          <Levels result={result} timing={timing} state={shown.state} />
+        )}
         <ComparedTable
           rows={rows}
           offered={fit.offered}
@@ -106,7 +105,7 @@ function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
           fitted={fitted.name}
         />
         {result.notes.length > 0 && (
-          <ul className={styles.notes}>
+          <ul>
             {result.notes.map((note) => (
               <li key={note}>{note}</li>
             ))}
@@ -117,7 +116,6 @@ function Found({ desk, fit, result, stale, fixed, onFixed }: FoundProps) {
       </div>
       <div className={styles.right}>
         <ApplyBar
-          desk={desk}
           fit={fit}
           result={result}
           moved={moved}

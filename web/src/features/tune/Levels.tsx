@@ -1,18 +1,26 @@
-import type { FitResult, TimingValues } from '../../shared/api'
+import type { FitResult, Intended, TimingValues } from '../../shared/api'
 import { INTENDED, say } from './sentences'
 import styles from './tune.module.css'
 
 const WIDTH = 640
 const HEIGHT = 150
 const LEAST_MS = 800
+const STILL: Intended[] = ['rest', 'carry']
+
+interface Props {
+  result: FitResult
+  /** That is shown, and what each press comes to under it, a letter each. */
+  timing: TimingValues
+  state: string
+}
 
 /** Force buttons: every press as its level over time, with the lines at which it is pressed and let go. */
-export function Levels({ result, timing }: { result: FitResult; timing: TimingValues }) {
-  const press = Number(timing['press_at'] ?? 0.6)
-  const release = Number(timing['release_at'] ?? 0.45)
+export function Levels({ result, timing, state }: Props) {
+  const press = Number(timing['press_at'])
+  const release = Number(timing['release_at'])
   const end = Math.max(LEAST_MS, ...result.trials.map((one) => one.levels.at(-1)?.at_ms ?? 0))
-  const still = result.trials.filter((one) => one.intended === 'rest' || one.intended === 'carry')
-  const carried = still.filter((one) => one.levels.some(({ level }) => level >= press)).length
+  const still = result.trials.filter((one) => STILL.includes(one.intended))
+  const carried = [...state].filter((letter) => letter === 'u').length
   const y = (level: number) => HEIGHT - 4 - level * (HEIGHT - 10)
   return (
     <figure className={styles.levels}>
@@ -31,7 +39,7 @@ export function Levels({ result, timing }: { result: FitResult; timing: TimingVa
           <polyline
             key={one.id || index}
             className={styles.level}
-            data-still={one.intended === 'rest' || one.intended === 'carry'}
+            data-still={STILL.includes(one.intended)}
             points={one.levels
               .map(({ at_ms, level }) => `${String((at_ms / end) * WIDTH)},${String(y(level))}`)
               .join(' ')}

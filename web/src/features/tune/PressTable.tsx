@@ -1,8 +1,7 @@
 import { Button } from 'antd'
 import type { FitResult } from '../../shared/api'
+import { FoldedTable } from './FoldedTable'
 import { INTENDED, say, VERDICTS } from './sentences'
-import { Scrolls } from './Scrolls'
-import styles from './tune.module.css'
 
 interface Props {
   result: FitResult
@@ -14,38 +13,33 @@ interface Props {
 export function PressTable({ result, state, onTrial }: Props) {
   const list = (values: number[]) => values.map(Math.round).join(', ')
   return (
-    <details className={styles.more}>
-      <summary>{say.allPresses}</summary>
-      <Scrolls label={say.allPresses}>
-        <table className={styles.compared}>
-          <thead>
-            <tr>
-              <th scope="col">{say.asked}</th>
-              <th scope="col">{say.heldFor}</th>
-              <th scope="col">{say.apartFor}</th>
-              <th scope="col">{say.outOf}</th>
-              <th scope="col">
-                <span className="seen-by-readers-only">{say.why}</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {result.trials.map((one, number) => (
-              <tr key={one.id || number}>
-                <th scope="row">{INTENDED[one.intended]}</th>
-                <td>{list(one.held)}</td>
-                <td>{list(one.apart)}</td>
-                <td>{VERDICTS[state[number] ?? '']}</td>
-                <td>
-                  <Button aria-label={`${say.why}: ${String(number + 1)}`} onClick={() => onTrial(number)}>
-                    {say.why}
-                  </Button>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </Scrolls>
-    </details>
+    <FoldedTable title={say.allPresses}>
+      <thead>
+        <tr>
+          <th scope="col">{say.asked}</th>
+          <th scope="col">{say.heldFor}</th>
+          <th scope="col">{say.apartFor}</th>
+          <th scope="col">{say.outOf}</th>
+          <th scope="col">
+            <span className="seen-by-readers-only">{say.why}</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {result.trials.map((one, number) => (
+          <tr key={one.id || number}>
+            <th scope="row">{INTENDED[one.intended]}</th>
+            <td>{list(one.held)}</td>
+            <td>{list(one.apart)}</td>
+            <td>{VERDICTS[state[number] ?? '']}</td>
+            <td>
+              <Button aria-label={`${say.why}: ${String(number + 1)}`} onClick={() => onTrial(number)}>
+                {say.why}
+              </Button>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </FoldedTable>
   )
 }

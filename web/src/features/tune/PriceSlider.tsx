@@ -3,12 +3,15 @@ import { useId, useState } from 'react'
 import { say } from './sentences'
 import styles from './tune.module.css'
 
-/** What a second of waiting costs in wrong presses, from never wrong to quick. */
-const PRICES = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5]
-export const USUAL_PRICE = 0.05
+interface Props {
+  /** What a second of waiting may cost in wrong presses, from never wrong to quick. */
+  prices: number[]
+  price: number
+  onPrice: (price: number) => void
+}
 
 /** Between never wrong and quick: the other way round costs waiting, or presses. */
-export function PriceSlider({ price, onPrice }: { price: number; onPrice: (price: number) => void }) {
+export function PriceSlider({ prices, price, onPrice }: Props) {
   const id = useId()
   const [moving, setMoving] = useState<number>()
   return (
@@ -20,16 +23,16 @@ export function PriceSlider({ price, onPrice }: { price: number; onPrice: (price
       <Slider
         className={styles.slider ?? ''}
         min={0}
-        max={PRICES.length - 1}
-        value={moving ?? PRICES.indexOf(price)}
+        max={prices.length - 1}
+        value={moving ?? prices.indexOf(price)}
         onChange={setMoving}
         onChangeComplete={(index: number) => {
           setMoving(undefined)
-          onPrice(PRICES[index] ?? USUAL_PRICE)
+          onPrice(prices[index] ?? price)
         }}
-        tooltip={{ formatter: (index) => say.priceStep(String(PRICES[index ?? 0])) }}
+        tooltip={{ formatter: (index) => say.priceStep(String(prices[index ?? 0])) }}
         ariaLabelledByForHandle={id}
-        ariaValueTextFormatterForHandle={(index) => say.priceStep(String(PRICES[index]))}
+        ariaValueTextFormatterForHandle={(index) => say.priceStep(String(prices[index]))}
       />
       <span aria-hidden="true">{say.quick}</span>
     </div>

@@ -1,12 +1,12 @@
 import { Button, Select } from 'antd'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Button as ButtonData, Desk, Refused, Sitting } from '../../shared/api'
 import { BigPrompt, useGoesOn, type Pace } from '../../shared/prompt'
-import { Faults, useAnnounce, useTask } from '../../shared/ui'
+import { Faults, useAnnounce } from '../../shared/ui'
 import { useBench, useDown } from '../bench'
 import { HeardBy, useListensToo } from './HeardBy'
 import { LastTrial } from './LastTrial'
-import { stepSitting, useHands, useSittingTaken, type Step } from './queries'
+import { useHands, useStepping, type Step } from './queries'
 import { say } from './sentences'
 import { TouchBars } from './TouchBars'
 import { useFree } from './useFree'
@@ -29,7 +29,6 @@ interface Props {
 /** What the client is asked just now, large and calm; beside it what the one who sits with them can do. */
 export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   const announce = useAnnounce()
-  const taken = useSittingTaken(desk.id)
   const [pace, setPace] = useState<Pace>('soon')
   const [hand, setHand] = useState<string>()
   const [handRefused, setHandRefused] = useState<Refused>()
@@ -38,26 +37,18 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   const down = useDown(button ? [button.ref] : []).length > 0
   const { prompt, heard } = sitting
   const sent = useRef(-1)
-  const task = useTask(
-    useCallback(
-      async (body: Step) => {
-        try {
-          taken(await stepSitting(sitting.id, body))
-        } finally {
-          sent.current = -1
-        }
-      },
-      [sitting.id, taken],
-    ),
-  )
+  const { step: take, refused } = useStepping(desk.id, sitting.id)
   const [tried, setTried] = useState(0)
-  const step = (body: Step) => void task.run(body)
+  const step = (body: Step) => void take(body)
   const done = (number: number, seen: number) => {
     // What had no answer is not asked again by itself while it is on its way.
     if (sent.current === number) return
     sent.current = number
     // A server that is away for a while is asked again; nothing of the answer is lost meanwhile.
-    void task.run({ do: 'done', prompt: number, seen }).then((ok) => ok || setTried((count) => count + 1))
+    void take({ do: 'done', prompt: number, seen }).then((ok) => {
+      sent.current = -1
+      if (!ok) setTried((count) => count + 1)
+    })
   }
   const asked = prompt && {
     number: prompt.number,
@@ -117,7 +108,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
           </Button>
         </div>
         <LastTrial trial={sitting.trials.at(-1)} onStep={step} />
-        <Faults refused={task.refused ?? handRefused} />
+        <Faults refused={refused ?? handRefused} />
       </div>
       <div className={styles.front}>
         {prompt && (

@@ -1,25 +1,17 @@
 import { Spin } from 'antd'
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import type { Button as ButtonData, Desk, Sitting, SittingSummary, Tuning } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
-import { ButtonField, Faults, Nothing, useTask } from '../../shared/ui'
+import { ButtonField, Faults, Nothing } from '../../shared/ui'
 import { AskCard } from './AskCard'
 import { FitView } from './FitView'
 import { FollowUp } from './FollowUp'
 import { HandWay } from './HandWay'
 import { PressesField, whenOf } from './PressesField'
-import { PriceSlider, USUAL_PRICE } from './PriceSlider'
+import { PriceSlider } from './PriceSlider'
 import { SittingNote } from './SittingNote'
 import { SoFar } from './SoFar'
-import {
-  stepSitting,
-  useFit,
-  useSitting,
-  useSittingTaken,
-  useTuning,
-  type Step,
-  type Wanted,
-} from './queries'
+import { useFit, useSitting, useStepping, useTuning, type Wanted } from './queries'
 import { say } from './sentences'
 import styles from './tune.module.css'
 
@@ -69,7 +61,7 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
   const own = useOwn(tuning, button.ref)
   const open = tuning.open?.button === button.ref ? tuning.open : undefined
   const [chosen, setChosen] = useState<string[]>()
-  const [price, setPrice] = useState(USUAL_PRICE)
+  const [price, setPrice] = useState(tuning.price)
   const [fixed, setFixed] = useState<Wanted['fixed']>({})
   // What was chosen may have gone; while somebody is asked, it is what they press now.
   const sittings = (open ? [open.id] : (chosen ?? own.slice(0, 1).map((one) => one.id))).filter((id) =>
@@ -117,10 +109,8 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
             onChoose={setChosen}
           />
         )}
-        {mayChange && !open && sittings.length === 1 && (
-          <NoteOf client={desk.id} sitting={own.find((one) => one.id === sittings[0])} />
-        )}
-        {counted > 0 && <PriceSlider price={price} onPrice={setPrice} />}
+        {mayChange && !open && only && <NoteOf client={desk.id} sitting={only} />}
+        {counted > 0 && <PriceSlider prices={tuning.prices} price={price} onPrice={setPrice} />}
       </div>
       {!open && own.length === 0 && card}
       {open?.way === 'by_hand' && <HandWay sitting={open} />}
@@ -129,7 +119,7 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
       {!open && only?.way === 'by_hand' && <Over sitting={only.id} />}
       {own.length > 0 && error && <p role="alert">{error.message}</p>}
       {(wanted ?? known) && (
-        <FitView desk={desk} fit={fit} shown={shown} stale={!isOwn} fixed={fixed} onFixed={setFixed} />
+        <FitView fit={fit} shown={shown} stale={!isOwn} fixed={fixed} onFixed={setFixed} />
       )}
       {!open && own.length > 0 && card}
       {open && <OpenSitting client={desk.id} sitting={open} />}
@@ -154,28 +144,22 @@ function Over({ sitting }: { sitting: string }) {
   )
 }
 
-function NoteOf({ client, sitting }: { client: string; sitting: SittingSummary | undefined }) {
-  const taken = useSittingTaken(client)
-  const id = sitting?.id ?? ''
-  const task = useTask(useCallback(async (step: Step) => taken(await stepSitting(id, step)), [id, taken]))
-  if (!sitting) return null
+function NoteOf({ client, sitting }: { client: string; sitting: SittingSummary }) {
+  const { step, refused } = useStepping(client, sitting.id)
   return (
     <>
-      <SittingNote key={id} note={sitting.note} onStep={(step) => void task.run(step)} />
-      <Faults refused={task.refused} />
+      <SittingNote key={sitting.id} note={sitting.note} onStep={(made) => void step(made)} />
+      <Faults refused={refused} />
     </>
   )
 }
 
 function OpenSitting({ client, sitting }: { client: string; sitting: Sitting }) {
-  const taken = useSittingTaken(client)
-  const task = useTask(
-    useCallback(async (step: Step) => taken(await stepSitting(sitting.id, step)), [sitting.id, taken]),
-  )
+  const { step, refused } = useStepping(client, sitting.id)
   return (
     <>
-      <SoFar sitting={sitting} onStep={(step) => void task.run(step)} />
-      <Faults refused={task.refused} />
+      <SoFar sitting={sitting} onStep={(made) => void step(made)} />
+      <Faults refused={refused} />
     </>
   )
 }

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useState } from 'react'
+import { useTask } from '../../shared/ui'
 import { api, must, type Fit, type Sitting, type TimingValues, type Tuning } from '../../shared/api'
 
 /** Sittings, the one that is open, and what would be asked of each button. */
@@ -34,8 +35,17 @@ export type Step =
   | { do: 'note'; trial?: string; note: string }
   | { do: 'meant'; trial: string; intended: Sitting['trials'][number]['intended'] }
 
-export const stepSitting = (sitting: string, body: Step) =>
+const stepSitting = (sitting: string, body: Step) =>
   must(api.POST('/api/sittings/{sitting}/steps', { params: { path: { sitting } }, body }))
+
+/** Goes on with a sitting, or says something of it: what it has become is shown at once. */
+export function useStepping(client: string, sitting: string) {
+  const taken = useSittingTaken(client)
+  const task = useTask(
+    useCallback(async (step: Step) => taken(await stepSitting(sitting, step)), [sitting, taken]),
+  )
+  return { step: task.run, busy: task.busy, refused: task.refused }
+}
 
 /** A sitting that is over, with its trials; nothing is asked while none is chosen. */
 export function useSitting(sitting: string | undefined) {

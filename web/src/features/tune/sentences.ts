@@ -3,7 +3,6 @@ export const say = {
   title: (name: string) => `Timing that fits ${name}`,
   whichButton: 'Button',
   whichPresses: 'Presses',
-  canBeSet: 'What can be set here',
   askForPresses: 'Ask for presses',
   askAnother: 'Ask anew',
   goOnWith: (when: string, count: string) => `Go on where it was: ${when}, ${count} presses`,
@@ -83,8 +82,6 @@ export const say = {
   percent: (value: string) => `${value} %`,
   confusion: 'What became of what was asked',
   asked: 'asked',
-  missed: 'nothing',
-  extra: 'too much',
   lanesTitle: 'Presses on the lanes',
   heldFor: 'held for, ms',
   apartFor: 'then let go for, ms',
@@ -120,13 +117,11 @@ export const say = {
   under: (name: string, verdict: string) => `${name}: ${verdict}`,
   allPresses: 'All presses as a table',
   outOf: 'came out',
-  counts: 'counts',
   note: 'Note',
   noteHint: 'tired, another chair, new switch …',
   itWasMeantAs: (which: string) => `${which} was meant as`,
   actsAfter: (ms: string) => `in ${ms} ms`,
   totalUpTo: (ms: string) => `until it acts, up to ${ms} ms`,
-  meant: 'meant',
   // Found by hand, another finger
   handTitle: 'Finding the filter by hand',
   handTry: (ms: string) => `With a bounce guard of ${ms} ms: press once.`,
@@ -136,9 +131,6 @@ export const say = {
   times: (count: string) => `${count} times`,
   notAtAll: 'not at all',
   handMeasured: 'What the measured way says of the same presses stands beside it, under “found by hand”.',
-  fingerTitle: 'Hand or switch?',
-  fingerAbout:
-    'Press it yourself, as you are asked: what comes twice with your finger too comes from the switch.',
   // Follow-up
   followUp: 'Against another day',
   before: 'Then',
@@ -146,7 +138,6 @@ export const say = {
   rightThen: (before: string, after: string) =>
     `With today’s timing ${before} % of those came out as meant, and ${after} % of these.`,
   tiring: 'Within the later sitting, its first half against its second',
-  difficulty: 'Nothing of this is said before there are presses of two days.',
   viewerOnly: 'You may look. Presses are asked for by specialists.',
 }
 

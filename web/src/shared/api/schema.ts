@@ -4728,6 +4728,10 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
+                        /** @description What a second of waiting may cost in wrong presses, from never wrong to quick */
+                        prices: number[];
+                        /** @description What it costs where nobody says */
+                        price: number;
                         /** @description The newest first */
                         fits: {
                             id: string;
