@@ -75,22 +75,6 @@ module Kippen
       assert_text "came twice with another finger too: the switch is worn."
     end
 
-    def test_a_squeeze_with_both_its_levels
-      demo("sunniva")
-      worker
-      open_step("tune")
-      pick("Grip left", from: "Button")
-      click_button "Ask for presses"
-      answered_by("Fist, weak, drops out")
-      wait_for_hand
-      prompts { click_button "Enough for today" }
-      assert_selector "figure", text: /Level over time pressed from 0\.[3-6]/, wait: 90
-      assert_text(/would have been pressed 0 times in [1-9]/)
-      pick("Press level", from: "Values")
-      assert_text(/Resting and carrying reached 0\.\d+, the weakest press 0\.\d+/)
-      assert_includes DATABASE[:trials].select_map(:intended), "carry"
-    end
-
     def test_presses_from_a_file_and_as_one
       worker
       take_in(12, SORTS, hand: Tuning::Stories::SLOW)

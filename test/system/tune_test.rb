@@ -185,5 +185,21 @@ module Kippen
       assert_equal [["done", 2]], DATABASE[:fits].where(client_id: @client).select_map(%i[state attempts])
       assert_equal [sitting], fit.find(DATABASE[:fits].where(client_id: @client).get(:id))[:sittings].to_a
     end
+
+    def test_a_squeeze_with_both_its_levels
+      demo("sunniva")
+      worker
+      open_step("tune")
+      pick("Grip left", from: "Button")
+      click_button "Ask for presses"
+      answered_by("Fist, weak, drops out")
+      wait_for_hand
+      prompts { click_button "Enough for today" }
+      assert_selector "figure", text: /Level over time pressed from 0\.[3-6]/, wait: 90
+      assert_text(/would have been pressed 0 times in [1-9]/)
+      pick("Press level", from: "Values")
+      assert_text(/Resting and carrying reached 0\.\d+, the weakest press 0\.\d+/)
+      assert_includes DATABASE[:trials].select_map(:intended), "carry"
+    end
   end
 end
