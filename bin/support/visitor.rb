@@ -5,6 +5,9 @@ require "net/http"
 
 # A visitor to a running Kippen, signed in to its demo by one press. For bin/bench and tests.
 class Visitor
+  # "name=value" of the session, once there is one.
+  attr_reader :cookie
+
   def initialize(url)
     @url = url
     @cookie = nil

@@ -6,7 +6,7 @@ module Kippen
   # The way to the database breaks in the middle of saving: what was not saved leaves no trace, what was is
   # whole, and an answer says no more than is known.
   class BrokenSavesTest < CommittedCase
-    ROUNDS = Integer(ENV.fetch("KIPPEN_ROUNDS", "200"), 10)
+    ROUNDS = Integer(ENV.fetch("KIPPEN_ROUNDS", "60"), 10)
     # More statements than any save takes: beyond them nothing is broken.
     MOST_STATEMENTS = 40
 

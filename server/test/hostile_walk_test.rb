@@ -8,7 +8,7 @@ module Kippen
   # from the contract: what is added to it is walked. Of all that can be sent, a part by chance; all with
   # bin/siege hostile.
   class HostileWalkTest < CommittedCase
-    SHARE = Float(ENV.fetch("KIPPEN_SHARE", "0.015"))
+    SHARE = Float(ENV.fetch("KIPPEN_SHARE", "0.005"))
     SEED = Integer(ENV.fetch("KIPPEN_SEED", "1"), 10)
     CONTRACT = YAML.safe_load_file(Server::CONTRACT)
     METHODS = %w[get post put patch delete].freeze

@@ -41,6 +41,8 @@ module Kippen
     def test_a_message_costs_the_same_at_the_10th_and_the_1000th
       costs = Hash.new { |hash, index| hash[index] = [] }
       500.times do |index|
+        next press(index).each { |one| take(one) } unless [5, 498].include?(index)
+
         press(index).each do |one|
           statements = 0
           count = Object.new.tap { |logger| logger.define_singleton_method(:info) { |_| statements += 1 } }

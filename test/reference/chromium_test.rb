@@ -27,7 +27,7 @@ module Kippen
       JS
       system(environment, "xdotool", "mousemove", "400", "450")
       GAPS_MS.each do |gap|
-        system(environment, "xdotool", "click", "1", "sleep", (gap / 1000.0).to_s, "click", "1", "sleep", "1.2")
+        system(environment, "xdotool", "click", "1", "sleep", (gap / 1000.0).to_s, "click", "1", "sleep", "0.8")
       end
       browser.execute_script("return heard")
     end

@@ -30,6 +30,7 @@ module Kippen
       fitting = JSON.parse(File.read(File.join(ROOT, "test", "fixtures", "phone.fitting.json")))
       assert_equal "201", lead.post("/api/clients", fitting).code
       stop(process)
+      assert_what_is_no_backup_changes_nothing
       assert_equal [1, "restore: there are 4 clients in #{@data}; --overwrite puts the back-up in their place\n"], run_script("restore", file)
       status, said = run_script("restore", file, "--overwrite")
       assert_equal [0, "Restored: 3 clients, 3 revisions, 3 accounts. 1 that had been erased since were erased again.\n"], [status, said]
@@ -38,18 +39,13 @@ module Kippen
       assert_equal changed["name"], clients.find { |one| one["id"] == changed["id"] }["name"]
     end
 
-    def test_what_is_no_backup_changes_nothing
-      process, = start
-      run_script("backup", file)
-      stop(process)
+    def assert_what_is_no_backup_changes_nothing
       File.write(half = File.join(@data, "half.dump"), File.binread(file, File.size(file) / 2))
       File.write(none = File.join(@data, "none.dump"), "nothing")
       assert_equal [1, "restore: #{none} is no back-up of Kippen\n"], run_script("restore", none, "--overwrite")
       status, said = run_script("restore", half, "--overwrite")
       assert_equal 1, status
       assert_match(/could not be read whole; nothing was changed/, said)
-      start
-      assert_equal 4, clients.size
     end
 
     def database

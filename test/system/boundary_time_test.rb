@@ -44,8 +44,7 @@ module Kippen
         play_tricks(trick)
         listen
         press_key("F8", 0.499)
-        sleep 0.6
-        press_key("F8", 0.501)
+        press_key("F8", 0.501, at: moment(after: 0.6))
 
         assert_tiles "▬ long-press → Answer the call", "• tap → Wake the screen"
         bench { assert_text "Closed for 501 ms. Still down at 500 ms: a long-press." }
@@ -59,7 +58,7 @@ module Kippen
       open_desk
       bind_edge_to
       listen
-      began = Time.now.to_f
+      began = moment
       key("keyDown", "F8", began)
       assert_text "long-press → Answer the call"
       key("keyUp", "F8", began + 0.4993)

@@ -5,25 +5,49 @@ module Kippen
   module ByKeyboard
     def focused = browser.switch_to.active_element
 
-    # What has the focus may be drawn anew between looking for it and pressing.
+    # To whatever has the focus; keys given together are held together.
     def press(*keys)
-      tries = 0
-      begin
-        focused.send_keys(*keys)
-      rescue Selenium::WebDriver::Error::StaleElementReferenceError
-        (tries += 1) < 5 ? retry : raise
-      end
+      keys.each_with_object(browser.action(duration: 0)) do |key, actions|
+        # Not the one of the number pad.
+        key = :return if key == :enter
+        next actions.send_keys(key) unless key.is_a?(Array)
+
+        key[0..-2].each { |held| actions.key_down(held) }
+        actions.send_keys(key.last)
+        key[0..-2].reverse_each { |held| actions.key_up(held) }
+      end.perform
     end
 
-    # Tab until the focus is on something with this name.
+    # Tab until the focus is on something with this name, and no further: what lies well before it is passed in one go.
     def tab_to(name, back: false)
-      120.times do
+      60.times do
         return if focused_name.start_with?(name)
 
-        back ? press(%i[shift tab]) : press(:tab)
+        press(*Array.new([steps_to(name, back:) - 1, 1].max, back ? %i[shift tab] : :tab))
       end
       flunk "no way by Tab to #{name.inspect}; the focus is on #{focused_name.inspect}"
     end
+
+    # How many stops for Tab it is to the next one with this name, as the page is now; 0 where there is none.
+    def steps_to(name, back: false)
+      on, behind = page.evaluate_script("#{STEPS}(arguments[0])", name)
+      back ? behind : on
+    end
+
+    STEPS = <<~JS.strip
+      (function (name) {
+        const stops = [...document.querySelectorAll('a[href], button, input, select, textarea, summary, [tabindex]')].filter((e) =>
+          e.tabIndex >= 0 && !e.disabled && !e.closest('[inert]') && e.checkVisibility({ visibilityProperty: true }))
+        // Of radio buttons that belong together one is a stop.
+        const radios = (e) => stops.filter((one) => one.type === 'radio' && one.name === e.name)
+        const all = stops.filter((e) => e.type !== 'radio' || e === (radios(e).find((one) => one.checked) ?? radios(e)[0]) || e === document.activeElement)
+        const at = all.indexOf(document.activeElement)
+        const words = (e) => e.getAttribute('aria-label') || e.labels?.[0]?.textContent || e.innerText || ''
+        const to = all.flatMap((e, i) => (i !== at && words(e).startsWith(name) ? [i] : []))
+        const nearest = (way) => Math.min(...to.map((i) => (way * (i - at) + all.length) % all.length || all.length))
+        return to.length === 0 ? [0, 0] : [nearest(1), nearest(-1)]
+      })
+    JS
 
     # The lanes are one stop for Tab; from there arrows lead from row to row and along them. row – a button's, or a device's head
     def to_stop(name, row:)
@@ -47,8 +71,7 @@ module Kippen
 
     # The focus comes to what has this name; it may follow what is seen by a moment.
     def assert_focused(name, message = nil)
-      patience = Time.now + Capybara.default_max_wait_time
-      sleep 0.05 until name === focused_name || Time.now > patience # rubocop:disable Style/CaseEquality -- a name or a pattern
+      eventually { name === focused_name } # rubocop:disable Style/CaseEquality -- a name or a pattern
       assert_operator name, :===, focused_name, message
     end
 

@@ -199,23 +199,9 @@ module Kippen
     # The one of two ways round that is shorter.
     def reach(name, key)
       page.has_selector?(:link_or_button, name, wait: 5)
-      way = page.evaluate_script(NEARER, name)
-      tab_to(name, back: way == "back")
+      tab_to(name, back: steps_to(name, back: true) < steps_to(name))
       press(key)
     end
-
-    NEARER = <<~JS
-      (() => {
-        const all = [...document.querySelectorAll('a[href], button, input, select, textarea, summary, [tabindex="0"]')].filter((e) => e.tabIndex >= 0 && !e.disabled && e.checkVisibility())
-        const at = all.indexOf(document.activeElement)
-        const named = (e) => (e.getAttribute('aria-label') || e.labels?.[0]?.textContent || e.innerText || '').trim().startsWith(arguments[0])
-        const to = all.map((e, i) => [named(e), i]).filter(([is]) => is).map(([, i]) => i)
-        if (to.length === 0) return 'on'
-        const on = Math.min(...to.map((i) => (i - at + all.length) % all.length))
-        const back = Math.min(...to.map((i) => (at - i + all.length) % all.length))
-        return back < on ? 'back' : 'on'
-      })()
-    JS
 
     def choose(words)
       tab_to(words)

@@ -216,6 +216,7 @@ module Kippen
       assert_text "Mouse, Back side button"
       bench { assert_text "Back side button" }
       press(:escape, :escape)
+      page.refresh
       open_step("devices")
       card("Mouse") { assert_button "Getting ready: all done, Mouse" }
     end

@@ -19,6 +19,7 @@ module Kippen
     def join
       click_button "Their own device"
       click_button "Make a code"
+      assert_selector "canvas"
       code = find(CODE).text
       there do
         resize(390, 760)
@@ -47,11 +48,11 @@ module Kippen
       join
       assert_text "Her tablet listens for Computer"
       there do
-        key("keyDown", "F2", Time.now.to_f)
+        key("keyDown", "F2", moment)
         assert_selector "main strong", text: "key F2"
         assert_selector "main span", text: "down"
         assert_accessible
-        key("keyUp", "F2", Time.now.to_f)
+        key("keyUp", "F2", moment)
       end
       bench { assert_text "Elbow switch, on Her tablet" }
       find("label", text: "Find a button").click
@@ -110,8 +111,7 @@ module Kippen
       there do
         connected(false)
         2.times do
-          press_key("F2", 0.05)
-          sleep 0.4
+          press_key("F2", 0.05, at: moment(after: 0.4))
         end
         assert_text "Presses are kept and sent again."
         connected(true)

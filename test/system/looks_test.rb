@@ -79,17 +79,20 @@ module Kippen
       WIDTHS.each do |width, height|
         resize(width, height)
         assert_selector "[data-button='mouse/back']", text: "Page before"
-        sleep 0.2
-        assert_empty covered, "at #{width}"
-        assert_empty run_together, "at #{width}"
+        nothing_lost("at #{width}")
         assert_fits
       end
       resize(1280, 800)
       within("[data-button='mouse/back']") { first("button[data-spot]").click }
       assert_selector "aside"
-      sleep 0.2
-      assert_empty covered, "with the sheet open"
-      assert_empty run_together, "with the sheet open"
+      nothing_lost("with the sheet open")
+    end
+
+    # What is drawn to scale follows a new width a moment later.
+    def nothing_lost(where)
+      eventually { covered.empty? && run_together.empty? }
+      assert_empty covered, where
+      assert_empty run_together, where
     end
 
     def test_the_first_lane_stands_on_the_first_screen
@@ -143,10 +146,8 @@ module Kippen
         resize(1280, 800)
         open_step(step)
         resize(width, height)
-        # What is drawn to scale follows the new width a moment later.
-        patience = Time.now + 5
-        sleep 0.1 until (wide = page.evaluate_script(BEYOND)).empty? || Time.now > patience
-        assert_empty wide, "#{step} at #{width}"
+        eventually { page.evaluate_script(BEYOND).empty? }
+        assert_empty page.evaluate_script(BEYOND), "#{step} at #{width}"
         assert_fits
       end
     end
@@ -205,8 +206,7 @@ module Kippen
     end
 
     def kept(words)
-      patience = Time.now + 3
-      sleep 0.1 while page.evaluate_script("document.activeElement === document.body") && Time.now < patience
+      eventually { !page.evaluate_script("document.activeElement === document.body") }
       refute_equal "BODY", page.evaluate_script("document.activeElement.tagName"), words
     end
 

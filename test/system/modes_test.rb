@@ -23,9 +23,9 @@ module Kippen
       assert_no_selector "[data-said]", text: "Shift is down."
       save("assign", button:, gesture: "hold", action: { "kind" => "modifier", "key" => "Control", "how" => "held" })
       assert_text "Revision 4, saved"
-      key("keyDown", "F8", Time.now.to_f)
+      key("keyDown", "F8", moment)
       said("Control is down.")
-      key("keyUp", "F8", Time.now.to_f)
+      key("keyUp", "F8", moment)
       assert_no_selector "[data-said]", text: "Control is down."
     end
 
@@ -50,8 +50,7 @@ module Kippen
 
     def test_a_shortlist_stepped_with_one_button_and_reordered
       demo("sunniva")
-      open_step("assign")
-      visit "/clients/#{@client}/assign?view=shortlists"
+      open_step("assign", view: "shortlists")
       click_button "Ask for help: one up"
       saved(2)
       assert_equal ["New log line", "Take it back", "Ask for help", "Next page"], all("main ol li > span").map(&:text).first(4)
@@ -75,8 +74,7 @@ module Kippen
       host = "phone"
       lines = (1..6).map { |number| { "action" => { "kind" => "text", "text" => "Packet #{number}" } } }
       save("shortlist", shortlist: { "name" => "Often", "host" => host, "items" => lines })
-      open_step("assign")
-      visit "/clients/#{@client}/assign?view=shortlists"
+      open_step("assign", view: "shortlists")
       assert_text "6 of 6 lines"
       click_button "Change Often"
       click_button "Add a line"
@@ -88,8 +86,7 @@ module Kippen
 
     def test_hold_one_and_press_the_other_once_to_four_times
       demo("sunniva")
-      open_step("assign")
-      visit "/clients/#{@client}/assign?view=modes"
+      open_step("assign", view: "modes")
       click_button "Hold one, count the other"
       seek("Elbow switch", from: "Held")
       seek("Foot switch", from: "Counted")
@@ -103,21 +100,9 @@ module Kippen
       bind("elbow-switch/press" => "F8", "foot-switch/press" => "F9")
       { 1 => "The sound is one step louder.", 2 => "The sound is one step quieter.", 3 => "Rookery has turned to the next page.", 4 => "Next page: 2." }
         .each do |count, words|
-        counted(count)
+        hold_and_press("F8", "F9", count)
         said(words)
       end
-    end
-
-    def counted(count)
-      at = Time.now.to_f
-      key("keyDown", "F8", at)
-      count.times do |index|
-        key("keyDown", "F9", at + 0.15 + (index * 0.2))
-        key("keyUp", "F9", at + 0.22 + (index * 0.2))
-      end
-      key("keyUp", "F8", at + 0.3 + (count * 0.2))
-      # What comes next is stamped after it.
-      pause(at + 0.6 + (count * 0.2))
     end
   end
 end

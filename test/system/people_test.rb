@@ -118,8 +118,7 @@ module Kippen
       pick "Bram Oduya-Lisle", from: "Clients they may look at"
       press(:escape)
       assert_accessible
-      patience = Time.now + 5
-      sleep 0.05 until DATABASE[:viewings].any? || Time.now > patience
+      eventually { DATABASE[:viewings].any? }
       assert_equal [@client], DATABASE[:viewings].select_map(:client_id)
     end
 

@@ -48,7 +48,9 @@ module Kippen
       click_button "Put it on the tap"
       saved(3)
       show_screen
+      screens = DATABASE[:screens].all
       point_at("Rookery: The margin")
+      assert(eventually { DATABASE[:screens].all != screens })
       bind("elbow-switch/press" => "F8")
       press_key("F8", 0.05)
       said("Rookery has turned to the next page.")
@@ -67,7 +69,7 @@ module Kippen
       saved(2)
       save("place", place: { "app" => "packetry" })
       save("assign", button: "#{pen}/side-lower", gesture: "tap", action: { "kind" => "app", "app" => "packetry", "command" => "mark" }, place: "packetry")
-      visit "/clients/#{@client}/assign?sheet=answers&place=packetry"
+      open_step("assign", sheet: "answers", place: "packetry")
       seek("Lower side button", from: "Button")
       assert_text "tap → Mark the packet"
       pick("every app", from: "Where")
@@ -90,22 +92,20 @@ module Kippen
       before = pointer
       bind("elbow-switch/press" => "F8")
       press_key("F8", 0.9)
-      patience = Time.now + Capybara.default_max_wait_time
-      sleep 0.1 until pointer > before + 5 || Time.now > patience
+      eventually { pointer > before + 5 }
       assert_operator pointer, :>, before + 5, "held, it goes on"
     end
 
     def test_by_keys_alone
       demo("sunniva")
-      open_step("assign")
-      visit "/clients/#{@client}/assign?view=places"
+      open_step("assign", view: "places")
       go "Add a place"
       assert_focused "A new place"
       type "Which app", "Wrenbox"
       press(:escape) if page.has_selector?(".ant-select-dropdown", visible: true, wait: 0.2)
       go "Add it"
       saved(2)
-      visit "/clients/#{@client}/assign?view=modes"
+      open_step("assign", view: "modes")
       go "Add a mode"
       type "What it is called", "Evening"
       press(:enter)
@@ -114,14 +114,14 @@ module Kippen
       type "What it is called", " radio"
       press(:enter)
       saved(4)
-      visit "/clients/#{@client}/assign?view=shortlists"
+      open_step("assign", view: "shortlists")
       go "Next page: one up"
       saved(5)
       go "Open it with a button: Log"
       pick_by_keys "Button", "Foot switch"
       go "Put it there"
       saved(6)
-      visit "/clients/#{@client}/assign?view=cues"
+      open_step("assign", view: "cues")
       tab_to "a press did not count: hear"
       press(:space)
       saved(7)
@@ -129,15 +129,15 @@ module Kippen
     end
 
     def counted_and_pointed_by_keys
-      visit "/clients/#{@client}/assign?sheet=count"
+      open_step("assign", sheet: "count")
       { "Held" => "Elbow switch", "Counted" => "Grip right", "Once" => "Louder" }.each { |field, words| found_by_keys(field, words) }
       go "Put it there"
       saved(8)
-      visit "/clients/#{@client}/assign?sheet=pointer"
+      open_step("assign", sheet: "pointer")
       assert_text "Across the screen"
       go "Let them move the pointer"
       saved(9)
-      visit "/clients/#{@client}/assign?sheet=answers"
+      open_step("assign", sheet: "answers")
       found_by_keys "Button", "Grip right"
       assert_text "by itself"
     end
@@ -154,12 +154,12 @@ module Kippen
       demo("sunniva")
       open_step("assign")
       %w[places modes shortlists cues].each do |view|
-        visit "/clients/#{@client}/assign?view=#{view}"
+        open_step("assign", view: view)
         assert_selector "h2", text: "Where and when"
         assert_no_selector ".ant-spin-spinning"
         assert_accessible
       end
-      visit "/clients/#{@client}/assign?sheet=answers"
+      open_step("assign", sheet: "answers")
       show_screen
       assert_accessible
       resize(360, 800)
@@ -167,14 +167,15 @@ module Kippen
     end
 
     def pressed_in(element, words)
+      screens = DATABASE[:screens].all
       if element == "Packetry"
         click_button "Open an app"
         find(".ant-dropdown-menu-item", text: "Open Packetry").click
       else
         point_at(element)
       end
-      sleep 0.5
-      press_key("F8", 0.05)
+      assert(eventually { DATABASE[:screens].all != screens })
+      press_key("F8", 0.05, at: moment(after: 0.5))
       said(words)
     end
 

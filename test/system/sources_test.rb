@@ -121,8 +121,8 @@ module Kippen
 
       find("body").send_keys :escape
       assert_button "Start listening"
-      key("keyDown", "F8", Time.now.to_f)
-      key("keyUp", "F8", Time.now.to_f)
+      key("keyDown", "F8", moment)
+      key("keyUp", "F8", moment)
       assert_tiles "• tap → Wake the screen"
     end
 
@@ -140,10 +140,10 @@ module Kippen
       open_desk
       bind_edge_to
       listen
-      key("keyDown", "F8", Time.now.to_f)
+      key("keyDown", "F8", moment)
       lane { assert_text "down", exact: false }
       assert_text(/down; becomes long: \d+ of 5000 ms/)
-      key("keyUp", "F8", Time.now.to_f)
+      key("keyUp", "F8", moment)
       assert_text(/let go; waiting for a further press: \d+ of 3000 ms/)
       lane { assert_no_text "down" }
     end

@@ -46,15 +46,28 @@ module Kippen
       @inside = nil
       assert_equal 1, client["revision"]
       stop(process)
+      assert_a_database_that_does_not_start_is_told
     end
 
+    def assert_a_database_that_does_not_start_is_told
+      File.write(File.join(@data, "postgres", "data", "postgresql.conf"), "no_such_setting = 1\n", mode: "a")
+      status, said = refused("--port", @port.to_s)
+      assert_equal 1, status
+      assert_match(%r{\Astart: PostgreSQL could not be started; log: #{@data}/log/postgres.log\z}, said.lines.last.chomp)
+    end
+
+    # On the way PostgreSQL passes over a port that is used though nobody listens there.
     def test_without_the_demo_it_stays_away
+      socket, held = hold_a_port
       process, = start("--no-demo")
+      refute_equal held, Integer(File.readlines(File.join(@data, "postgres", "data", "postmaster.pid"))[3], 10)
       assert_equal [nil, false, true], visitor.get("/api/session").values_at("account", "demo", "first")
       assert_equal "403", visitor.post("/api/session/demo", "role" => "lead").code
       stop(process)
       start
       refute visitor.get("/api/session")["demo"]
+    ensure
+      socket&.close
     end
 
     # What a phone can be set to.
@@ -64,29 +77,31 @@ module Kippen
 
     # Something is killed hard in the middle of saving: it comes back by itself, and what was acknowledged is whole.
     def killed_while_saving(told)
-      process, = start(env: { "KIPPEN_WORKERS" => "2" })
-      acknowledged = 1
+      acknowledged = before = client["revision"]
       saving = Thread.new do
         loop { acknowledged += 1 if long_press(acknowledged, VALUES[acknowledged % VALUES.size]).code == "201" }
       rescue SystemCallError, IOError, NoMethodError
         nil
       end
-      sleep 0.05 until acknowledged > 20
+      sleep 0.05 until acknowledged > before + 20
       Process.kill("KILL", yield)
       wait_for(told) { @told.include?(told) }
       saving.kill
       wait_for("it answers again") { all_well? }
+      @inside = nil
       revision = client["revision"]
       assert_includes [acknowledged, acknowledged + 1], revision
       fitting = Fitting.read(inside.get("/api/clients/#{client["id"]}/fitting"))
       assert_equal VALUES[(revision - 1) % VALUES.size] * 1000, fitting.timing(fitting.button("pocket-phone/edge")).long_press_us
+    end
+
+    def test_a_server_and_a_database_that_are_killed_come_back
+      process, = start(env: { "KIPPEN_WORKERS" => "2" })
+      killed_while_saving("The server has ended by itself; it is started again.") { pid_of("server") }
+      killed_while_saving("The database has ended by itself; it is started again.") { pid_of_the_database }
       assert_equal 0, stop(process)
       assert_equal 0, processes_on_data
     end
-
-    def test_a_server_that_is_killed_comes_back = killed_while_saving("The server has ended by itself; it is started again.") { pid_of("server") }
-
-    def test_a_database_that_is_killed_comes_back = killed_while_saving("The database has ended by itself; it is started again.") { pid_of_the_database }
 
     # Only bin/start itself is killed: the server, the worker and the database are left behind.
     def test_what_a_start_that_was_killed_left_behind_hinders_nobody
@@ -95,10 +110,14 @@ module Kippen
       Process.kill("KILL", process)
       wait(process)
       assert all_well?, "the server was left behind"
-      _, said = start
+      process, said = start
       assert_includes said, "An earlier start was cut off; ending what is left of it."
       assert_equal 1, client["revision"]
       left.each { |pid| refute_path_exists "/proc/#{pid}" }
+      # With everything that it runs.
+      stop(process, "KILL")
+      start
+      assert_equal 1, client["revision"]
     end
 
     def test_without_room_every_answer_says_so_and_nothing_is_saved
@@ -124,22 +143,6 @@ module Kippen
       rescue Errno::EADDRINUSE
         next
       end
-    end
-
-    def test_a_port_that_is_used_though_nobody_listens_there_is_passed_over
-      socket, held = hold_a_port
-      start
-      refute_equal held, Integer(File.readlines(File.join(@data, "postgres", "data", "postmaster.pid"))[3], 10)
-      assert all_well?
-    ensure
-      socket&.close
-    end
-
-    def test_killed_hard_itself_it_starts_again
-      process, = start
-      stop(process, "KILL")
-      start
-      assert_equal 1, client["revision"]
     end
 
     def test_what_can_not_be_is_told_in_one_line
@@ -191,16 +194,6 @@ module Kippen
 
       assert_equal 1, status
       assert_match(/\Astart: packages are missing; run this once, then start again: sudo apt-get install -y ca-certificates ruby .*postgresql\n\z/, said)
-    end
-
-    def test_postgresql_that_does_not_start_is_told
-      process, = start
-      stop(process)
-      File.write(File.join(@data, "postgres", "data", "postgresql.conf"), "no_such_setting = 1\n", mode: "a")
-      status, said = refused("--port", @port.to_s)
-
-      assert_equal 1, status
-      assert_match(%r{\Astart: PostgreSQL could not be started; log: #{@data}/log/postgres.log\z}, said.lines.last.chomp)
     end
 
     def test_help

@@ -27,9 +27,11 @@ module Kippen
 
     # Not one of those that are given to connections as they are made, and so may be taken at any time.
     PORTS = 20_000..29_999
+    # Not Minitest's, whose seed is the same in both lanes: they would ask for the same ports.
+    CHANCE = Random.new
 
     def free_port
-      port = rand(PORTS)
+      port = CHANCE.rand(PORTS)
       TCPServer.open("127.0.0.1", port) { port }
     rescue Errno::EADDRINUSE
       retry
@@ -38,7 +40,8 @@ module Kippen
     # Without what bin/test has set for its own database and gems.
     # One process serves where nothing else is said: it is there sooner.
     def environment
-      { "KIPPEN_DATA" => @data, "KIPPEN_WORKERS" => "0", "DATABASE_URL" => nil, "BUNDLE_WITHOUT" => nil, "RUBYOPT" => nil, "RUBYLIB" => nil }
+      recorded = Record::RECORDED if ENV["RECORD"]
+      { "RUBYOPT" => recorded, "KIPPEN_DATA" => @data, "KIPPEN_WORKERS" => "0", "DATABASE_URL" => nil, "BUNDLE_WITHOUT" => nil, "RUBYLIB" => nil }
     end
 
     # Starts Kippen and waits until it says that it is ready.

@@ -11,24 +11,18 @@ module Kippen
     BUTTONS = [{ "id" => "left", "name" => "Left button", "builtin" => "Click" }, { "id" => "right", "name" => "Right button" }, { "id" => "forward" }].freeze
     MOUSE = { "id" => "mouse", "name" => "Mouse", "kind" => "mouse-five", "worked_with" => "right hand", "buttons" => BUTTONS }.freeze
 
-    def teardown
-      stop_worker
-      super
-    end
-
     def add_fitting(members) = @client = add_client(Formats::FittingJson.read(JSON.generate({ "kippen" => "fitting/1" }.merge(members))))
 
-    def with_mouse(hand)
+    def add_mouse(*hands)
       add_fitting("client" => { "name" => "Ottoline Fenwether" }, "hosts" => [{ "id" => "computer", "double_click_ms" => 500 }], "devices" => [MOUSE],
-                  "hands" => [hand])
+                  "hands" => hands)
+    end
+
+    def with_mouse(hand, sorts)
+      add_mouse
       worker
+      take_in(30, sorts, hand:, button: "mouse/left")
       open_step("tune")
-      assert_text "Mouse, Left button"
-      %w[click double-click].each { |one| assert_selector "label", text: one }
-      click_button "Ask for presses"
-      answered_by(hand["name"])
-      wait_for_hand
-      click_button "Enough for today"
       fitted
     end
 
@@ -53,7 +47,6 @@ module Kippen
       give_three_jobs
       open_step("tune")
       bind(EDGE => "F9")
-      open_step("tune")
       ask_for("once", "keep down")
       prompts { assert_text "this browser" }
       assert_accessible
@@ -62,7 +55,7 @@ module Kippen
       pick("when I say so", from: "Goes on")
       12.times do
         number = press_as_asked
-        sleep 0.3
+        prompts { assert_text(/Thank you|as long as this/) }
         prompts { click_button "Next" }
         prompts { assert_text "Next press #{number + 1}" }
       end
@@ -80,26 +73,27 @@ module Kippen
     end
 
     def test_a_stand_in_hand_in_at_most_twelve_clicks
-      add_fitting(DEMO.document.merge("hands" => [Tuning::Stories::SLOW]))
-      give_three_jobs
+      add_mouse(Tuning::Stories::WORN)
       worker
       open_step("assign")
       page.execute_script("window.clicks = 0; window.addEventListener('click', (event) => { if (event.isTrusted) window.clicks += 1 }, true)")
       find("nav a", text: "Tune").click
+      assert_text "Mouse, Left button"
+      %w[click double-click].each { |one| assert_selector "label", text: one }
       click_button "Ask for presses"
-      answered_by("A slow hand")
-      wait_for_hand
+      answered_by("A steady hand on a worn switch")
+      prompts { assert_text "Next press 13" }
       click_button "Enough for today"
       fitted
       assert_accessible
-      click_button "Apply: This button", wait: 90
-      saved 4
+      apply
       assert_operator page.evaluate_script("window.clicks"), :<=, 12
       assert_operator Float(find("p", text: "come out as meant").find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=, 40
+      assert_equal %w[click double_click drag rest], DATABASE[:trials].distinct.select_map(:intended).sort
     end
 
     def test_a_worn_mouse_keeps_the_hosts_double_click
-      with_mouse(Tuning::Stories::WORN)
+      with_mouse(Tuning::Stories::WORN, %w[click double_click click rest])
       assert_operator share_of("today's"), :<, 75
       assert_operator share_of("fitted"), :>=, 95
       assert_equal "100 %", row_of("fitted").find("td:nth-of-type(4)").text[/\d+ %/]
@@ -110,7 +104,7 @@ module Kippen
     end
 
     def test_dragging_is_kept_across_drop_outs
-      with_mouse(Tuning::Stories::WEAK)
+      with_mouse(Tuning::Stories::WEAK, %w[click double_click drag rest])
       assert_operator row_of("today's").find("td:nth-of-type(5)").text.to_i, :<, 60
       assert_operator row_of("fitted").find("td:nth-of-type(5)").text.to_i, :>=, 90
       apply
@@ -121,7 +115,7 @@ module Kippen
       add_fitting(DEMO.document.merge("hands" => [Tuning::Stories::TREMOR]))
       save("assign", button: EDGE, gesture: "double_tap", action: ACTIONS["double_tap"])
       worker
-      take_in(60, %w[tap tap double_tap tap rest])
+      take_in(36, %w[tap double_tap tap rest])
       open_step("tune")
       fitted
       assert_text(/No timing tells this person's double-tap well: \d+ % right/)
@@ -133,7 +127,6 @@ module Kippen
     def test_a_half_finished_sitting_is_taken_up_again
       open_step("tune")
       bind(EDGE => "F9")
-      open_step("tune")
       ask_for("once", "keep down")
       press_as_asked.then { |number| prompts { assert_text "Next press #{number + 1}" } }
       press_key("F9", 0.3)
@@ -155,13 +148,10 @@ module Kippen
     def test_only_what_can_be_set_is_found
       switch = { "id" => "bedside", "name" => "Bedside switch", "kind" => "switch", "host" => "tv", "buttons" => [{ "id" => "press" }] }
       help = { "button" => "bedside/press", "gesture" => "tap", "action" => { "kind" => "help" } }
-      add_fitting("hosts" => [{ "id" => "tv", "system" => "television" }], "devices" => [switch], "assignments" => [help], "hands" => [Tuning::Stories::WORN])
+      add_fitting("hosts" => [{ "id" => "tv", "system" => "television" }], "devices" => [switch], "assignments" => [help])
       worker
+      take_in(24, %w[tap tap rest], hand: Tuning::Stories::WORN, button: "bedside/press")
       open_step("tune")
-      click_button "Ask for presses"
-      answered_by("A steady hand on a worn switch")
-      wait_for_hand
-      prompts { click_button "Enough for today" }
       fitted
       pick("Bounce guard", from: "Values")
       assert_text "Can be set: 0, 250, 500 ms."
@@ -172,10 +162,10 @@ module Kippen
 
     # A worker that dies is no reason to wait for ever: another takes its job.
     def test_a_job_of_a_worker_that_died_is_taken_again
-      open_step("tune")
-      sitting = take_in(120, %w[tap double_tap long_press rest])
+      stop_worker("TERM")
+      sitting = take_in(48, %w[tap double_tap long_press rest], hand: Tuning::Stories::SLOW)
       fit = Server::Store::Fits.new(DATABASE)
-      page.refresh
+      open_step("tune")
       assert_text "will be found in a moment"
       worker
       assert_text "are being found", wait: 60

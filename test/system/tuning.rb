@@ -18,18 +18,43 @@ module Kippen
                  "restrike" => { "chance" => 0.85, "after_ms" => SPREAD[170, 0.5], "length_ms" => SPREAD[150, 0.4] } }.freeze
       SLOW = { "id" => "slow", "name" => "A slow hand", "press_ms" => SPREAD[620, 0.1], "long_ms" => SPREAD[1500, 0.1], "apart_ms" => SPREAD[260, 0.2] }.freeze
 
-      # The jobs are done by a process of its own, as bin/start has it.
-      def worker
-        env = { "DATABASE_URL" => ENV.fetch("DATABASE_URL"), "RUBYOPT" => "--yjit" }
-        @worker ||= Process.spawn(env, RbConfig.ruby, File.join(Server::ROOT, "server", "jobs", "worker.rb"), %i[out err] => File::NULL)
+      # A stand-in hand presses after its sitting's number: here always the same.
+      def setup
+        super
+        SystemTest::DATABASE.run(<<~SQL)
+          CREATE SEQUENCE IF NOT EXISTS told_sittings;
+          ALTER SEQUENCE told_sittings RESTART;
+          ALTER TABLE sittings ALTER id SET DEFAULT (lpad(to_hex(nextval('told_sittings')), 8, '0') || '-0000-4000-8000-000000000000')::uuid;
+        SQL
       end
 
-      def stop_worker(signal = "TERM")
-        return unless @worker
+      # The jobs are done by a process of its own, as bin/start has it; it stays from story to story.
+      def worker
+        Stories.worker
+      end
 
-        Process.kill(signal, @worker)
-        Process.wait(@worker)
-        @worker = nil
+      # Where it is written down what each story touches, it ends with it.
+      def teardown
+        stop_worker("TERM") if ENV["RECORD"] && Stories.worker?
+        super
+      end
+
+      # Ends it, as where it is killed.
+      def stop_worker(signal)
+        Process.kill(signal, Stories.worker)
+        Process.wait(Stories.worker)
+        Stories.forget_worker
+      end
+
+      class << self
+        def worker
+          Minitest.after_run { Process.kill("TERM", @worker) if @worker } unless defined?(@worker)
+          env = { "DATABASE_URL" => ENV.fetch("DATABASE_URL"), "RUBYOPT" => ["--yjit", *(Record::RECORDED if ENV["RECORD"])].join(" ") }
+          @worker ||= Process.spawn(env, RbConfig.ruby, File.join(Server::ROOT, "server", "jobs", "worker.rb"), %i[out err] => File::NULL)
+        end
+
+        def worker? = !@worker.nil?
+        def forget_worker = @worker = nil
       end
 
       def ask_for(*gestures)
@@ -54,19 +79,25 @@ module Kippen
 
       def fitted = assert_text("come out as meant", wait: 90)
 
-      # So many presses of a hand that trembles, each sort in turn.
-      def take_in(count, sorts, hand: TREMOR, slower: 1)
+      # What a stand-in hand is told to do where these are asked.
+      DONE_BY = { "click" => "tap", "double_click" => "double_tap", "drag" => "long_press" }.freeze
+
+      # So many presses of a stand-in hand, each sort in turn, always the same.
+      def take_in(count, sorts, hand: TREMOR, slower: 1, button: SystemTest::EDGE)
         standing = Standins::Hand.new(hand, 3)
         items = Array.new(count) do |index|
           intended = sorts[index % sorts.size]
-          trace = standing.play("contact", [intended]).reject { |event| event.kind == "told" }.map { |event| [(event.time_us * slower).round, event.kind] }
-          { number: index, intended:, trace: }
+          rows = standing.play("contact", [DONE_BY.fetch(intended, intended)]).reject { |event| event.kind == "told" }
+          { number: index, intended:, trace: rows.map { |event| [(event.time_us * slower).round, event.kind] } }
         end
         store = Server::Store::Sittings.new(SystemTest::DATABASE)
-        store.begin_ended(@client, button: SystemTest::EDGE, way: "file", whose: "client", offered: sorts - %w[rest], author: "File") do |row|
+        store.begin_ended(@client, button:, way: "file", whose: "client", offered: sorts.uniq - %w[rest], author: "File") do |row|
           items.each { |item| store.add_trial(row, **item) }
         end[:id]
       end
+
+      # In another browser.
+      def there(&) = Capybara.using_session(:joined, &)
 
       def row_of(name) = find("tr", text: /\A#{name}/)
       def share_of(name) = row_of(name).find("td:nth-of-type(2)").text.to_i

@@ -5,9 +5,7 @@ module Kippen
   module Where
     def bind(buttons)
       assert_button "Teach the buttons"
-      nil
-      patience = Time.now + Capybara.default_max_wait_time
-      sleep 0.1 until (listener = SystemTest::DATABASE[:listeners].where(client_id: @client).get(:id)) || Time.now > patience
+      listener = eventually { SystemTest::DATABASE[:listeners].where(client_id: @client).get(:id) }
       buttons.each { |button, code| SystemTest::DATABASE[:bindings].insert(listener_id: listener, heard: "key:#{code}", button:) }
       page.refresh
       listen
@@ -26,10 +24,7 @@ module Kippen
       find(".ant-select-item-option", text: option, match: :first).click
     end
 
-    def press_anew(code, seconds)
-      sleep 0.2
-      press_key(code, seconds)
-    end
+    def press_anew(code, seconds) = press_key(code, seconds, at: moment(after: 0.2))
 
     def said(words) = assert_selector("[data-said]", text: words)
 

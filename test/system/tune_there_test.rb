@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "tuning"
+
+module Kippen
+  # Asked for presses while somebody else is there: the client with a device of their own, another specialist.
+  class TuneThereTest < SystemTest
+    include Tuning::Stories
+
+    CODE = "[aria-label^='Code ']"
+
+    def test_the_clients_own_device_shows_the_prompt_and_nothing_else
+      open_step("tune")
+      click_button "Their own device"
+      click_button "Make a code"
+      code = find(CODE).text
+      there do
+        resize(390, 760)
+        visit "/join?code=#{code.downcase}"
+        fill_in "What this device is called there", with: "His phone"
+        click_button "Join"
+        assert_selector "h1", text: "Listening for Phone"
+      end
+      click_button "Close"
+      bind_there(EDGE => "F9")
+      ask_for("once", "keep down")
+      first = prompt
+      there do
+        assert_selector "main strong", text: first
+        assert_accessible
+        assert_no_text(/%|\bms\b|wrong|of about/)
+        press_key("F9", first == "Press once" ? 0.2 : 1.1)
+      end
+      prompts { assert_text "Next press 2" }
+      there { assert_selector "main strong", text: prompt_of_desk }
+      assert_equal ["His phone"], DATABASE[:trials].select_map(:heard_by)
+    end
+
+    def prompt_of_desk = DATABASE[:sittings].get(:prompt).to_hash["intended"].then { |intended| Words.say(:"prompt_#{intended}") }
+
+    def bind_there(buttons)
+      listener = DATABASE[:listeners].where(name: "His phone").get(:id)
+      buttons.each { |button, code| DATABASE[:bindings].insert(listener_id: listener, heard: "key:#{code}", button:) }
+    end
+
+    def test_two_people_at_once_step_once
+      open_step("tune")
+      ask_for("once")
+      there do
+        browser.execute_cdp("Network.enable")
+        browser.execute_cdp("Network.setBlockedURLs", urls: ["*/live"])
+        sign_in("lead")
+        visit "/clients/#{@client}/tune"
+        prompts { assert_text "Next press 1" }
+      end
+      number = -> { DATABASE[:sittings].get(:prompt).to_hash["number"] }
+      first = number.call
+      prompts { click_button "Skip" }
+      assert(eventually { number.call == first + 1 })
+      # There the first still stands.
+      there do
+        prompts { click_button "Skip" }
+        assert(eventually { answered("/steps") == 1 })
+        assert_equal first + 1, number.call
+        prompts { click_button "Enough for today" }
+      end
+      assert_button "Ask for presses"
+    ensure
+      there { browser.execute_cdp("Network.setBlockedURLs", urls: []) }
+    end
+  end
+end
