@@ -13,7 +13,7 @@ module Kippen
       result.each_with_object({}) do |(file, told), bits|
         next unless file.start_with?("#{ROOT}/")
 
-        mask = told.is_a?(Hash) ? once(told[:oneshot_lines]) : counted(told)
+        mask = told.key?(:lines) ? counted(told[:lines]) : once(told[:oneshot_lines])
         bits[file.delete_prefix("#{ROOT}/")] = mask if mask.positive?
       end
     end

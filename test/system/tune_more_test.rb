@@ -105,6 +105,7 @@ module Kippen
       assert_no_selector "tr", text: "moved to"
       pick("Long-press time", from: "Values")
       find("label", text: "Hold it at").click
+      assert(eventually { DATABASE[:fits].exclude(fixed: Sequel.pg_jsonb({})).any? })
       fitted
       assert_equal 1, DATABASE[:fits].exclude(fixed: Sequel.pg_jsonb({})).count
       find(".ant-slider-handle").send_keys(:arrow_right)
