@@ -82,11 +82,13 @@ module Kippen
     def lines(file)
       return unknown(file) unless known?(file)
 
-      touched = before(file, changed_lines(file)).flat_map { |range| spread(file, range) }.uniq
-      held, run_by_tests = touched.partition { |line| loading?(file, line) }
+      held, run_by_tests = touched(file, changed_lines(file)).partition { |line| loading?(file, line) }
       tests_of(file, Lines.once(run_by_tests))
       mentioned(file) if held.any?
     end
+
+    # ranges – as they stand now. Returns the lines that were run, as they stood then.
+    def touched(file, ranges) = before(file, ranges).flat_map { |range| spread(file, range) }.uniq
 
     def known?(file) = @loaded.key?(file) || @tests.each_value.any? { |bits| bits.key?(file) }
 
@@ -112,13 +114,17 @@ module Kippen
     end
 
     # A line that loading runs, and that is not where a method begins: a constant, a table, what is taken in. Whoever
-    # touches the file, or one that names what it holds.
+    # touches the file, or a line that names what it holds.
     def mentioned(file)
       tests_of(file, -1)
       name = File.basename(file, ".rb").split("_").map(&:capitalize).join
-      files = git("grep", "-lw", name, @now, "--", "core/lib", "server").lines.map { |line| line.chomp.delete_prefix("#{@now}:") }
-      files.each { |one| tests_of(one, -1) }
+      found = git("grep", "-nw", name, @now, "--", "core/lib", "server").lines.map { |line| line.delete_prefix("#{@now}:").split(":", 3) }
+      found.group_by(&:first).each do |one, rows|
+        tests_of(one, Lines.once(touched(one, rows.map { |_, line| Range.new(*[Integer(line, 10)] * 2) }))) if known?(one) && exists_then?(one)
+      end
     end
+
+    def exists_then?(file) = !git("ls-tree", "--name-only", @tree, "--", file).empty?
 
     def loading?(file, line)
       return false unless @loaded.fetch(file, 0)[line] == 1
