@@ -101,16 +101,7 @@ module Kippen
     def exists?(file) = !git("ls-tree", "--name-only", @now, "--", file).empty?
 
     def tests_of(file, mask)
-      @tests.each { |test, bits| run(area_of(test), test) if bits.fetch(file, 0).anybits?(mask) }
-    end
-
-    def area_of(test)
-      return "system" if test.include?("#")
-
-      @areas ||= Dir["{core,server}/test/**/*_test.rb", base: @root].each_with_object({}) do |file, areas|
-        File.read(File.join(@root, file)).scan(/^\s*class (\w+)/) { |(name)| areas["Kippen::#{name}"] = file[/\A\w+/] }
-      end
-      @areas.fetch(test, "core")
+      @tests.each { |test, bits| run(*test.split(" ", 2)) if bits.fetch(file, 0).anybits?(mask) }
     end
 
     # A line that loading runs, and that is not where a method begins: a constant, a table, what is taken in. Whoever
@@ -126,20 +117,22 @@ module Kippen
 
     def exists_then?(file) = !git("ls-tree", "--name-only", @tree, "--", file).empty?
 
-    def loading?(file, line)
-      return false unless @loaded.fetch(file, 0)[line] == 1
+    def loading?(file, line) = @loaded.fetch(file, 0)[line] == 1 && !method?(file, line)
 
-      !text(file)[line - 1].to_s.match?(/^\s*(?:private |public )?(?:def|define_method)\b/)
-    end
+    # Does a method begin there?
+    def method?(file, line) = text(file)[line - 1].to_s.match?(/^\s*(?:private |public )?(?:def|define_method)\b/)
 
     def text(file) = (@texts ||= {})[file] ||= git("show", "#{@tree}:#{file}").lines
 
-    # A line, and the nearest that were ever run above and below it.
+    # The lines that were ever run; where that is none, or only where a method begins, the nearest above and below too.
     def spread(file, range)
       ever = (@ever ||= {})[file] ||= @tests.each_value.reduce(@loaded.fetch(file, 0)) { |mask, bits| mask | bits.fetch(file, 0) }
-      above = range.first.downto(1).find { |line| ever[line] == 1 }
-      below = (range.last..text(file).size).find { |line| ever[line] == 1 }
-      [*range.select { |line| ever[line] == 1 }, *above, *below]
+      own = range.select { |line| ever[line] == 1 }
+      return own unless own.all? { |line| method?(file, line) }
+
+      above = (range.first - 1).downto(1).find { |line| ever[line] == 1 }
+      below = ((range.last + 1)..text(file).size).find { |line| ever[line] == 1 }
+      [*own, *above, *below]
     end
 
     # [[old range, new range]…]; where nothing stands any more, or did not yet, the lines on both sides of it

@@ -24,8 +24,9 @@ module Kippen
     RUBY
     # Loading runs 1, 2, 4 and 8.
     RECORD = { "loaded" => { FILE => [1, 2, 4, 8], "core/lib/kippen/lane.rb" => [1] },
-               "tests" => { "Kippen::OneTest" => { FILE => [5] }, "Kippen::StoryTest#test_two" => { FILE => [9] },
-                            "Kippen::OtherTest" => { "core/lib/kippen/lane.rb" => [2] }, "Kippen::ApartTest" => { "core/lib/kippen/apart.rb" => [3] } } }.freeze
+               "tests" => { "core Kippen::OneTest#test_it" => { FILE => [5] }, "system Kippen::StoryTest#test_two" => { FILE => [9] },
+                            "core Kippen::OtherTest#test_it" => { "core/lib/kippen/lane.rb" => [2] },
+                            "core Kippen::ApartTest#test_it" => { "core/lib/kippen/apart.rb" => [3] } } }.freeze
 
     def setup
       @root = Dir.mktmpdir
@@ -62,7 +63,7 @@ module Kippen
 
     def test_a_line_of_a_method_runs_who_ran_it
       change("    1\n", "    11\n")
-      assert_equal({ "core" => ["Kippen::OneTest"] }, runs)
+      assert_equal({ "core" => ["Kippen::OneTest#test_it"] }, runs)
     end
 
     def test_lines_put_in_above_move_nothing
@@ -74,12 +75,12 @@ module Kippen
 
     def test_a_line_put_in_runs_who_ran_its_neighbours
       change("    1\n", "    1\n    4\n")
-      assert_equal({ "core" => ["Kippen::OneTest"] }, runs)
+      assert_equal({ "core" => ["Kippen::OneTest#test_it"] }, runs)
     end
 
     def test_a_constant_runs_who_touches_the_file_or_one_that_names_it
       change("LONGEST = 3", "LONGEST = 4")
-      assert_equal({ "core" => %w[Kippen::OneTest Kippen::OtherTest], "system" => ["Kippen::StoryTest#test_two"] }, runs)
+      assert_equal({ "core" => %w[Kippen::OneTest#test_it Kippen::OtherTest#test_it], "system" => ["Kippen::StoryTest#test_two"] }, runs)
     end
 
     def test_a_new_file_runs_its_area_and_data_run_everything

@@ -8,12 +8,12 @@ module Kippen
 
     module_function
 
-    # What Ruby's Coverage tells → { file of the root => bits }, for files of the project alone
-    def of(result)
+    # What Ruby's Coverage tells → { file of the root => bits }, for files of the project alone; least – run so often at least
+    def of(result, least: 1)
       result.each_with_object({}) do |(file, told), bits|
         next unless file.start_with?("#{ROOT}/")
 
-        mask = told.key?(:lines) ? counted(told[:lines]) : once(told[:oneshot_lines])
+        mask = once(told[:lines].each_with_index.filter_map { |count, index| index + 1 if count.to_i >= least })
         bits[file.delete_prefix("#{ROOT}/")] = mask if mask.positive?
       end
     end
@@ -21,8 +21,6 @@ module Kippen
     def write(bits) = bits.transform_values { |mask| mask.to_s(BASE) }
     def read(text) = text.transform_values { |mask| Integer(mask, BASE) }
     def merge(one, other) = one.merge(other) { |_, a, b| a | b }
-
     def once(lines) = lines.reduce(0) { |mask, line| mask | (1 << line) }
-    def counted(counts) = counts.each_with_index.reduce(0) { |mask, (count, index)| count.to_i.positive? ? mask | (1 << (index + 1)) : mask }
   end
 end
