@@ -50,7 +50,7 @@ module Kippen
       # By the processes that have ended: what loading runs counts where it was run again.
       def started
         Dir[File.join(@started, "*.lines")].reduce({}) do |bits, file|
-          once, again = File.readlines(file, chomp: true).map { |line| line.split("\t") }.partition { |how, *| how == "once" }
+          once, again = File.readlines(file, chomp: true).reject(&:empty?).map { |line| line.split("\t") }.partition { |how, *| how == "once" }
           once = Lines.read(once.to_h { |_, *pair| pair }).to_h { |name, mask| [name, mask & ~@loaded.fetch(name, 0)] }
           File.delete(file)
           [once, Lines.read(again.to_h { |_, *pair| pair })].reduce(bits) { |all, more| Lines.merge(all, more) }
