@@ -80,7 +80,8 @@ module Kippen
     # As Ctrl+C does: the signal goes to everything in the foreground.
     def stop(process, signal = "INT")
       Process.kill(signal, -process)
-      wait(process)
+      # What it had started ends a moment later than it.
+      wait(process).tap { wait_for("nobody answers any more") { !listening? } }
     rescue Errno::ESRCH, Errno::ECHILD
       @running.delete(process)
     end
@@ -95,6 +96,13 @@ module Kippen
     def refused(*options, input: "", env: {})
       output, status = Open3.capture2e(environment.merge(env), START, *options, stdin_data: input)
       [status.exitstatus, output]
+    end
+
+    def listening?
+      TCPSocket.open("127.0.0.1", @port).close
+      true
+    rescue SystemCallError
+      false
     end
 
     # What was started, by its name.
