@@ -37,7 +37,7 @@ module Kippen
     end
 
     def self.api(database, secret, check_responses)
-      definition = OpenapiFirst.load(CONTRACT)
+      definition = Contract.read
       Rack::Builder.new do
         use OpenapiFirst::Middlewares::ResponseValidation, spec: definition if check_responses
         use Rack::Session::Cookie, **SessionCookie.options(secret)

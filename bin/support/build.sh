@@ -9,6 +9,9 @@ need_gems() {
   step "Installing Ruby gems (compiles, about two minutes the first time)" "$LOGS/gems.log" bundle install
 }
 
+# jit MEGABYTES: options for Ruby's own compiler, with so much room for what it makes; none where this Ruby has none.
+jit() { ruby --yjit -e '' 2>/dev/null && printf -- '--yjit --yjit-exec-mem-size=%s' "$1" || true; }
+
 stamp_of() { cat "$@" | sha256sum | cut -d ' ' -f 1; }
 
 need_npm_packages() {

@@ -39,13 +39,13 @@ run() {
 }
 
 start_server() {
-  RUBYOPT="--yjit --yjit-exec-mem-size=32 ${RUBYOPT:-}" run server "$LOGS/server.log" bundle exec puma -C "$ROOT/server/puma.rb"
+  RUBYOPT="$(jit 32) ${RUBYOPT:-}" run server "$LOGS/server.log" bundle exec puma -C "$ROOT/server/puma.rb"
   SERVER=$RUN_PID
 }
 
 # The worker for what nobody waits for.
 start_worker() {
-  RUBYOPT="--yjit --yjit-exec-mem-size=32 ${RUBYOPT:-}" run worker "$LOGS/worker.log" bundle exec ruby "$ROOT/server/jobs/worker.rb"
+  RUBYOPT="$(jit 32) ${RUBYOPT:-}" run worker "$LOGS/worker.log" bundle exec ruby "$ROOT/server/jobs/worker.rb"
   WORKER=$RUN_PID
 }
 

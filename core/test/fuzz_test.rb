@@ -89,6 +89,7 @@ module Kippen
       statuses = Hash.new(0)
       Dir.mktmpdir do |folder|
         ready(folder)
+        forget_peak
         TIMES.times do |number|
           kind = %i[fitting trace cases][number % 3]
           text = mutated({ fitting: FITTING, trace: TRACE, cases: CASES }.fetch(kind), random)
@@ -103,10 +104,17 @@ module Kippen
       end
       assert_operator statuses[0], :>, TIMES / 100
       assert_operator statuses[2], :>, TIMES / 2
-      assert_operator peak_kilobytes, :<, 200_000
+      assert_operator memory_kilobytes("VmHWM") - @before, :<, 200_000
     end
 
-    def peak_kilobytes = Integer(File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1], 10)
+    # What the process has held at most (VmHWM), or holds now (VmRSS); proc(5).
+    def memory_kilobytes(which) = Integer(File.read("/proc/self/status")[/#{which}:\s+(\d+)/, 1], 10)
+
+    # What other tests have held before is none of this one's: 5 begins the peak anew (proc(5), clear_refs).
+    def forget_peak
+      File.write("/proc/self/clear_refs", "5")
+      @before = memory_kilobytes("VmRSS")
+    end
 
     # What is decided on purpose: text → what is said, or nil where it is taken.
     DECIDED = {

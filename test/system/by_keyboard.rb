@@ -19,7 +19,9 @@ module Kippen
     end
 
     # Tab until the focus is on something with this name, and no further: what lies well before it is passed in one go.
+    # Begun only once it is there: whoever looks for it sooner goes round the whole page.
     def tab_to(name, back: false)
+      eventually { focused_name.start_with?(name) || steps_to(name, back:).positive? }
       60.times do
         return if focused_name.start_with?(name)
 
@@ -37,7 +39,7 @@ module Kippen
     STEPS = <<~JS.strip
       (function (name) {
         const stops = [...document.querySelectorAll('a[href], button, input, select, textarea, summary, [tabindex]')].filter((e) =>
-          e.tabIndex >= 0 && !e.disabled && !e.closest('[inert]') && e.checkVisibility({ visibilityProperty: true }))
+          (e.tabIndex >= 0 || e === document.activeElement) && !e.disabled && !e.closest('[inert]') && e.checkVisibility({ visibilityProperty: true }))
         // Of radio buttons that belong together one is a stop.
         const radios = (e) => stops.filter((one) => one.type === 'radio' && one.name === e.name)
         const all = stops.filter((e) => e.type !== 'radio' || e === (radios(e).find((one) => one.checked) ?? radios(e)[0]) || e === document.activeElement)

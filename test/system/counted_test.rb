@@ -203,7 +203,9 @@ module Kippen
       press(key)
     end
 
+    # In a sheet that has just been opened, and takes the focus when it is there.
     def choose(words)
+      assert_selector "aside :focus"
       tab_to(words)
       press(:space)
     end

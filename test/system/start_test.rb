@@ -25,7 +25,7 @@ module Kippen
       assert_match(%r{\AHTTP/1.1 413 }, raw("POST /api/clients HTTP/1.1\r\nHost: localhost\r\nContent-Length: 3000000\r\n\r\n"))
     end
 
-    def test_first_start_second_start_and_fresh
+    def test_first_start_and_fresh
       process, said = start
       assert_match(%r{Kippen is ready: http://127.0.0.1:#{@port}/}, said)
       assert_match(/<title>Kippen/, visitor.get("/"))
@@ -35,10 +35,6 @@ module Kippen
       assert_match(/start: Kippen is already running on #{@data} \(http:/, refused("--port", free_port.to_s)[1])
       assert_equal 0, stop(process)
       assert_equal 0, processes_on_data
-
-      process, = start
-      assert_equal 2, client["revision"]
-      stop(process)
 
       assert_equal [1, "This throws away every client and fitting in #{@data}. Type fresh to go on: start: nothing was thrown away\n"],
                    refused("--port", @port.to_s, "--fresh", input: "yes\n")
@@ -63,9 +59,11 @@ module Kippen
       refute_equal held, Integer(File.readlines(File.join(@data, "postgres", "data", "postmaster.pid"))[3], 10)
       assert_equal [nil, false, true], visitor.get("/api/session").values_at("account", "demo", "first")
       assert_equal "403", visitor.post("/api/session/demo", "role" => "lead").code
+      first = { "service" => "Reedbank", "name" => "Ottoline", "email" => "ottoline@reedbank.example", "password" => "quiet-estuary-morning" }
+      assert_equal "201", visitor.post("/api/services", first).code
       stop(process)
       start
-      refute visitor.get("/api/session")["demo"]
+      assert_equal [false, false], visitor.get("/api/session").values_at("demo", "first"), "who was there before is there again"
     ensure
       socket&.close
     end
@@ -106,18 +104,19 @@ module Kippen
     # Only bin/start itself is killed: the server, the worker and the database are left behind.
     def test_what_a_start_that_was_killed_left_behind_hinders_nobody
       process, = start
+      assert_equal "201", long_press(1, 700).code
       left = [pid_of("server"), pid_of("worker")]
       Process.kill("KILL", process)
       wait(process)
       assert all_well?, "the server was left behind"
       process, said = start
       assert_includes said, "An earlier start was cut off; ending what is left of it."
-      assert_equal 1, client["revision"]
+      assert_equal 2, client["revision"]
       left.each { |pid| refute_path_exists "/proc/#{pid}" }
       # With everything that it runs.
       stop(process, "KILL")
       start
-      assert_equal 1, client["revision"]
+      assert_equal 2, client["revision"]
     end
 
     def test_without_room_every_answer_says_so_and_nothing_is_saved

@@ -1,20 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button, Spin } from 'antd'
-import { lazy, Suspense, useEffect, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { leftOnPurpose, useLowRoom, whenSignedOut } from './shared/api'
 import { AccountContext, nameOfAccount, useSession, type SignedIn } from './shared/session'
-import { useFocusKept } from './shared/ui'
+import { later, useFocusKept } from './shared/ui'
 import styles from './app.module.css'
 import { say } from './sentences'
-
-// Loaded when they are needed.
-const CaseloadPage = lazy(async () => ({ default: (await import('./features/caseload')).CaseloadPage }))
-const DeskPage = lazy(async () => ({ default: (await import('./features/desk')).DeskPage }))
-const ServicePage = lazy(async () => ({ default: (await import('./features/service')).ServicePage }))
-const SignInPage = lazy(async () => ({ default: (await import('./features/signin')).SignInPage }))
-const SignInAgain = lazy(async () => ({ default: (await import('./features/signin')).SignInAgain }))
-const SessionEnds = lazy(async () => ({ default: (await import('./features/signin')).SessionEnds }))
 
 function Loading() {
   return (
@@ -24,6 +16,18 @@ function Loading() {
     </main>
   )
 }
+
+const CaseloadPage = later(async () => (await import('./features/caseload')).CaseloadPage, <Loading />)
+const DeskPage = later(async () => (await import('./features/desk')).DeskPage, <Loading />)
+const ServicePage = later(async () => (await import('./features/service')).ServicePage, <Loading />)
+const SignInPage = later(async () => (await import('./features/signin')).SignInPage, <Loading />)
+const SignInAgain = later(async () => (await import('./features/signin')).SignInAgain, null)
+const SessionEnds = later(async () => (await import('./features/signin')).SessionEnds, null)
+
+// What the address leads to comes while it is asked who is there.
+const { pathname } = window.location
+if (pathname === '/') CaseloadPage.begin()
+else if (pathname.startsWith('/clients/')) DeskPage.begin()
 
 /** Everything but joining by a code stands behind the sign-in. */
 function Gate() {
@@ -85,9 +89,7 @@ export function App() {
   return (
     <BrowserRouter>
       <NoRoom />
-      <Suspense fallback={<Loading />}>
-        <Gate />
-      </Suspense>
+      <Gate />
     </BrowserRouter>
   )
 }
