@@ -21,7 +21,7 @@ module Kippen
     # Tab until the focus is on something with this name, and no further: what lies well before it is passed in one go.
     # Begun only once it is there: whoever looks for it sooner goes round the whole page.
     def tab_to(name, back: false)
-      eventually { focused_name.start_with?(name) || steps_to(name, back:).positive? }
+      assert eventually { there?(name) }, "nothing here is called #{name.inspect}"
       60.times do
         return if focused_name.start_with?(name)
 
@@ -31,10 +31,10 @@ module Kippen
     end
 
     # How many stops for Tab it is to the next one with this name, as the page is now; 0 where there is none.
-    def steps_to(name, back: false)
-      on, behind = page.evaluate_script("#{STEPS}(arguments[0])", name)
-      back ? behind : on
-    end
+    def steps_to(name, back: false) = page.evaluate_script("#{STEPS}(arguments[0])", name)[back ? 1 : 0]
+
+    # Is there something with this name that Tab, or an arrow from there, leads to?
+    def there?(name) = page.evaluate_script("#{STEPS}(arguments[0])", name)[2]
 
     STEPS = <<~JS.strip
       (function (name) {
@@ -47,7 +47,7 @@ module Kippen
         const words = (e) => e.getAttribute('aria-label') || e.labels?.[0]?.textContent || e.innerText || ''
         const to = all.flatMap((e, i) => (i !== at && words(e).startsWith(name) ? [i] : []))
         const nearest = (way) => Math.min(...to.map((i) => (way * (i - at) + all.length) % all.length || all.length))
-        return to.length === 0 ? [0, 0] : [nearest(1), nearest(-1)]
+        return [...(to.length === 0 ? [0, 0] : [nearest(1), nearest(-1)]), stops.some((e) => words(e).startsWith(name))]
       })
     JS
 
