@@ -21,7 +21,11 @@ export function later<P extends object>(load: () => Promise<ComponentType<P>>, w
     const [Part, setPart] = useState(() => part)
     const [fault, setFault] = useState<{ of: unknown }>()
     useEffect(() => {
-      if (!Part) void fetched().then((loaded) => setPart(() => loaded), (of: unknown) => setFault({ of }))
+      if (!Part)
+        void fetched().then(
+          (loaded) => setPart(() => loaded),
+          (of: unknown) => setFault({ of }),
+        )
     }, [Part])
     if (fault) throw fault.of
     return Part ? <Part {...props} /> : waiting
