@@ -76,6 +76,6 @@ remember() {
   mkdir -p "$KEPT"
   if [ -s "$WORK/tree" ]; then cp "$WORK/tree" "$KEPT/green"; fi
   if [ "$RECORDING" = yes ]; then bundle exec ruby "$SUPPORT/record.rb" "$RECORD" "$(cat "$WORK/tree")" "$KEPT/record.json"; fi
-  if [ "$MEASURING" = yes ]; then ruby "$SUPPORT/lanes.rb" --measured "$TIMES"; fi
+  if [ "$MEASURING" = yes ]; then ruby "$SUPPORT/shared.rb" "$TIMES"; fi
   say "All of it is green."
 }

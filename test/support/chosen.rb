@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "lanes"
-
 module Kippen
   # Of all tests that were loaded, those that are to run.
   module Chosen
@@ -10,18 +8,10 @@ module Kippen
 
     module_function
 
-    # only – a file with a test, a suite or a file in each line, or nil for all; lane – "1" or "2" where stories are told
-    # in two, else nil. Returns the names to run, or nil for all.
-    def names(area, lane: nil, busy: [0, 0], only: nil)
-      named = only && of(File.readlines(only, chomp: true))
-      return named unless area == "system" && lane
-
-      Lanes.new.split(named || all, busy:)[Integer(lane, 10) - 1]
-    end
-
+    # The names of all.
     def all = tests.map(&:first)
 
-    # Those of all that are meant.
+    # The names of those that are meant. lines – a test, a suite or a file in each
     def of(lines)
       meant = lines.to_h { |line| [line, true] }
       tests.filter_map { |name, file| name if meant[name] || meant[name[/\A[^#]+/]] || meant[file] }
