@@ -21,7 +21,7 @@ module Kippen
       def to_h
         serves, loses = @consequences.wants
         { "words" => @result.words, "buttons" => @result.spots.filter_map { |spot| button(*spot.to_a) },
-          "serves" => serves, "loses" => loses, "left_out" => @result.left_out, "notes" => @result.notes, "moves" => moves,
+          "serves" => serves, "loses" => loses, "left_out" => @result.left_out, "notes" => notes, "moves" => moves,
           "traps" => traps.map { |trap| RenderWhere.trap(@after, trap) } }
       end
 
@@ -29,11 +29,14 @@ module Kippen
       # serves no longer, what did not go along, in sentences.
       def told
         displaced = @result.spots.flat_map { |spot| @deadline.check || @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:words) }
-        (displaced + @consequences.wants[1].map { |want| "No longer serves the want “#{want}”." } + @result.left_out + @result.notes +
+        (displaced + @consequences.wants[1].map { |want| "No longer serves the want “#{want}”." } + @result.left_out + notes +
           traps.map { |trap| Reach::Traps.words(@after, trap) }).uniq
       end
 
       private
+
+      # What others of the client's buttons lose by it stands with what was noted on the way.
+      def notes = @result.notes + (@deadline.check || @consequences.own_lost_elsewhere(@result.spots))
 
       # Modes that could be left before, or were not there. A change that is saved is not kept waiting for
       # it: what can't be walked through in time is not told.

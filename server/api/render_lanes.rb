@@ -52,9 +52,8 @@ module Kippen
       def timed?(button) = button.kind != "notch" && cautions_of(button).none? { |one| one.bars && one.gesture.nil? }
 
       def own(lane)
-        data = KINDS.button(@fitting.device(lane.button.device), lane.button)
-        OwnDoing.of(data, lane.choice).map do |one|
-          { "gesture" => one.gesture, "words" => one.words, "kept" => one.kept, "lost" => one.kept ? nil : one.lost_words }
+        OwnDoing.on(@fitting, KINDS, lane).map do |one|
+          { "gesture" => one.gesture, "words" => one.words, "kept" => one.kept, "lost" => one.lost, "hardly" => one.hardly, "brief" => one.brief }
         end
       end
 

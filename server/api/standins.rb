@@ -10,7 +10,14 @@ module Kippen
       def self.registered(app)
         app.get("/api/clients/:client/hands") do
           fitting, = revisions.fitting(params["client"])
-          json("hands" => fitting.hands.map { |hand| { "id" => hand["id"], "name" => hand["name"] || hand["id"], "source" => hand["source"].to_s } })
+          json("hands" => KNOWLEDGE.hands.all(fitting).map { |hand| StandinRoutes.told(hand, fitting) },
+               "dials" => Standins::Dials::ALL.map { |dial| dial.to_h.slice(:id, :unit, :from, :to, :step).transform_keys(&:to_s) })
+        end
+
+        app.post("/api/clients/:client/hands/picture") do
+          fitting, = revisions.fitting(params["client"])
+          shown = Standins::Hands.picture(KNOWLEDGE.hands.find(fitting, sent["hand"], sent.fetch("dials", {})), sent["seed"])
+          json("shown" => shown, "longest_ms" => shown.flat_map { |one| one["touches"].map(&:last) }.max || 0)
         end
 
         app.post("/api/clients/:client/hands/presses") do
@@ -31,10 +38,15 @@ module Kippen
       # after – [number, µs] of the stream's last message. Returns Press::Bench::Messages. Raises Invalid.
       def self.messages(fitting, asked, screens, after:)
         button = fitting.button(asked["button"]) || raise(Invalid.at("/button", "unknown button #{Faults.show(asked["button"])}"))
-        hand = fitting.hands.find { |one| one["id"] == asked["hand"] } || raise(Invalid.at("/hand", "unknown hand #{Faults.show(asked["hand"])}"))
+        hand = KNOWLEDGE.hands.find(fitting, asked["hand"], asked.fetch("dials", {}))
         events = Standins::Hand.new(hand, asked["seed"]).play(button.kind, asked["script"])
         pressed = events.map { |event| [event.time_us, event.kind == Press::Bench::TOLD ? "" : button.ref, event.kind, event.value] }
         numbered([*spots(screens), *pressed], after)
+      end
+
+      def self.told(hand, fitting)
+        { "id" => hand["id"], "name" => hand["name"] || hand["id"], "says" => hand["says"].to_s, "source" => hand["source"].to_s,
+          "own" => fitting.hands.include?(hand), "values" => Standins::Dials.new(hand).values }
       end
 
       # rows – [[µs, source, kind, value]…]; after – see #messages. Returns Press::Bench::Messages.

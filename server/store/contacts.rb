@@ -5,7 +5,7 @@ module Kippen
     module Store
       # From messages of streams to the contacts of each device, for what getting ready asks.
       class Contacts
-        # rows – { stream_id:, time_us:, source:, kind:, started_at: }, stream by stream, by time
+        # rows – { stream_id:, time_us:, source:, kind:, started_at:, stands_in: }, stream by stream, by time; source – a button
         def initialize(rows)
           @by_device = Hash.new { |hash, device| hash[device] = [] }
           @began = {}
@@ -31,7 +31,7 @@ module Kippen
         def add(row, held_us)
           device, button = row[:source].split("/", 2)
           at = row[:started_at] + Rational(row[:time_us] - @began[row[:stream_id]], 1_000_000)
-          @by_device[device] << Kinds::Ready::Contact.new(button:, held_us:, at: Render.time(at)) if button
+          @by_device[device] << Kinds::Ready::Contact.new(button:, held_us:, at: Render.time(at), stands_in: row[:stands_in]) if button
         end
       end
     end

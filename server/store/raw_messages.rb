@@ -25,16 +25,14 @@ module Kippen
           @buttons.fetch(source) { @buttons[source] = bound(source) || only(source) }
         end
 
-        # The button that a press can have come from itself: not one for which something else stands.
-        def pressed(source)
-          button = button(source)
-          button if button && @sources.from?(button, source)
-        end
+        # Can a press that was heard so have come from the button itself?
+        def itself?(button, source) = @sources.from?(button, source)
 
-        # Of a press that came as a button: is something bound to it that can be itself?
-        def itself?(button)
-          @bindings.any? { |heard, ref| ref == button.ref && @sources.from?(button, heard) }
-        end
+        # Is anything bound to the button?
+        def bound?(button) = @bindings.value?(button.ref)
+
+        # Of a press that came as a button: is nothing bound to it that can be itself?
+        def stands_in?(button) = @bindings.none? { |heard, ref| ref == button.ref && itself?(button, heard) }
 
         # A message as one of the button it stands for, or nil.
         def resolve(message)

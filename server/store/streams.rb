@@ -59,8 +59,7 @@ module Kippen
           all.where(Sequel[:listeners][:client_id] => client).where(heard.exists).order(Sequel.desc(:started_at)).limit(count).select(*SHOWN).all
         end
 
-        # What was pressed on each device: { device id => [Kinds::Ready::Contact] }, oldest first. Only what
-        # can have come from the device itself.
+        # What was pressed of each device, or stood for it: { device id => [Kinds::Ready::Contact] }, oldest first.
         def contacts(client, fitting)
           rows = @database[:messages].where(stream_id: recent(client).select(Sequel[:streams][:id]), kind: Press::Events::KINDS.keys)
             .join(:streams, id: :stream_id).join(:listeners, id: :listener_id).left_join(:joins, id: :join_id)
@@ -99,14 +98,16 @@ module Kippen
 
         private
 
-        # What belongs to no button, or to one of several, is kept as heard and is nobody's contact; nor is
-        # what only stands for a button, or a stand-in hand.
+        # What belongs to no button, or to one of several, is kept as heard and is nobody's contact; nor is a stand-in
+        # hand, for which nothing is bound.
         def of_buttons(rows, fitting)
           readers = Hash.new { |hash, (listener, host)| hash[[listener, host]] = reader(fitting, listener, host) }
           rows.filter_map do |row|
             reader = readers[row.values_at(:listener_id, :host)]
-            button = row[:raw] ? reader.pressed(row[:source]) : fitting.button(row[:source])
-            row.merge(source: button.ref) if button && (row[:raw] || reader.itself?(button))
+            button = row[:raw] ? reader.button(row[:source]) : fitting.button(row[:source])
+            next if button.nil? || !(row[:raw] || reader.bound?(button))
+
+            row.merge(source: button.ref, stands_in: row[:raw] ? !reader.itself?(button, row[:source]) : reader.stands_in?(button))
           end
         end
 

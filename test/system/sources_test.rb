@@ -54,12 +54,17 @@ module Kippen
       assert_tiles "• tap → Wake the screen"
     end
 
+    def patch = find("[data-hears-primary]", text: "Press", match: :first)
+
     def test_the_left_button_is_taken_only_on_the_patch
       open_desk
-      bind_by("mouse left") { browser.action.move_to(find("[data-hears-primary]").native).click.perform }
+      bind_by("mouse left") { browser.action.move_to(patch.native).click.perform }
       listen
       over_lanes
       browser.action.click.perform
+      lane { click_button "tap: Wake the screen" }
+      click_button "Close"
+      browser.action.move_to(patch.native).click.perform
       assert_tiles "• tap → Wake the screen"
 
       click_button "Stop (Esc, Esc)"
@@ -73,9 +78,10 @@ module Kippen
         browser.action(devices: [pen]).move_to(element.native, device: "pen").pointer_down(:left, device: "pen")
           .pause(duration: 0.05, device: pen).pointer_up(:left, device: "pen").perform
       end
-      bind_by("pen tip") { touch_down.call(find("[data-hears-primary]")) }
+      bind_by("pen tip") { touch_down.call(patch) }
       listen
       touch_down.call(find("h2", text: "What each button does"))
+      touch_down.call(patch)
 
       assert_tiles "• tap → Wake the screen"
     end

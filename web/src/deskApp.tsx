@@ -9,7 +9,15 @@ import { themeFor, useLight } from './shared/theme'
 import { Announcer, ErrorBoundary } from './shared/ui'
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: true, staleTime: 2000 } },
+  defaultOptions: {
+    queries: {
+      retry: 1,
+      refetchOnWindowFocus: true,
+      staleTime: 2000,
+      // Kippen may run on this very machine: it is asked whether or not there is a network.
+      networkMode: 'always',
+    },
+  },
 })
 
 function InColours({ children }: { children: ReactNode }) {

@@ -24,6 +24,16 @@ module Kippen
       [*gone, *own_lost(lanes), *print(lanes.last.button, old["tap"], new["tap"])]
     end
 
+    # The same of buttons that were not touched themselves: their host's time, or a timing they share, is another.
+    # spots – those that are told of already. Returns sentences.
+    def own_lost_elsewhere(spots)
+      told = spots.select { |spot| spot.place == Fitting::EVERYWHERE && spot.mode == Fitting::BASE }.map(&:button)
+      @after.buttons.select { |button| !told.include?(button.ref) && @before.button(button.ref) && does_more?(button) }.flat_map do |button|
+        lanes = [@before, @after].map { |fitting| Press::Lane.new(fitting, fitting.button(button.ref)) }
+        own_lost(lanes).map { |lost| Words.say(:own_of_button, button: Words.button(@after.device(button.device), button), told: lost.words) }
+      end
+    end
+
     # Names of wants: [served afterwards and not before, served before and no longer].
     def wants
       states = [@before, @after].map do |fitting|
@@ -62,13 +72,14 @@ module Kippen
       Displaced.new(gesture: old.gesture, kind: "builtin_lost", words: Words.say(:no_longer_happens_on_tap, builtin: button.builtin))
     end
 
-    # What the host made of its presses and makes no more.
+    # What the host made of its presses and makes no more, or hardly.
     def own_lost(lanes)
-      button = lanes.last.button
-      data = @knowledge.kinds.button(@after.device(button.device), button)
-      before, after = lanes.map { |lane| OwnDoing.of(data, lane.choice) }
-      before.zip(after).filter_map { |old, new| Displaced.new(gesture: new.gesture, kind: "own_lost", words: new.lost_words) if old.kept && !new.kept }
+      before, after = [@before, @after].zip(lanes).map { |fitting, lane| OwnDoing.on(fitting, @knowledge.kinds, lane) }
+      before.zip(after).filter_map { |old, new| Displaced.new(gesture: new.gesture, kind: "own_lost", words: new.told) if old && new&.worse_than?(old) }
     end
+
+    # Does the host make more of its presses than its tap?
+    def does_more?(button) = (@knowledge.kinds.button(@after.device(button.device), button) || {}).fetch("builtin", {}).keys.intersect?(OwnDoing::GESTURES)
 
     def place(chip) = Words.place(@before, chip.place)
 

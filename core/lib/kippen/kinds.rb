@@ -52,6 +52,14 @@ module Kippen
     # empty where anything may be.
     def settable(device, host) = of(device)&.carries(host.system)&.fetch("settable") || {}
 
+    # Where neither host nor device says.
+    USUAL_DOUBLE_CLICK_MS = 500
+
+    # Within so much a host takes two clicks of a device for a double-click.
+    def double_click_ms(device, host)
+      host.double_click_ms || of(device)&.carries(host.system)&.dig("double_click_ms", "usual") || USUAL_DOUBLE_CLICK_MS
+    end
+
     # What the kind says of a Fitting::Button of a device, or nil.
     def button(device, button) = of(device)&.button(button.id)
   end

@@ -2,8 +2,8 @@
 
 module Kippen
   # What is known besides the client: device kinds, the browser's codes, actions, combinations of keys,
-  # arrangements, settings. One value, so that whatever decides about a fitting is given the same.
-  Knowledge = Struct.new(:kinds, :codes, :catalogue, :combinations, :arrangements, :settings, :search, :host_kinds, keyword_init: true) do
+  # arrangements, settings, stand-in hands. One value, so that whatever decides about a fitting is given the same.
+  Knowledge = Struct.new(:kinds, :codes, :catalogue, :combinations, :arrangements, :settings, :search, :host_kinds, :hands, keyword_init: true) do
     # folder – laid out as core/data. Raises Invalid.
     def self.read(folder)
       text = ->(name) { File.read(File.join(folder, name)) }
@@ -12,7 +12,8 @@ module Kippen
       new(kinds: Kinds.read(texts["kinds/*.json"]), codes: Kinds::Codes.read(text["codes/keys.json"], text["codes/buttons.json"]),
           catalogue:, combinations: Catalogue::Combinations.read(catalogue, text["kept-combinations.json"]),
           arrangements: Arrangements.read(text["arrangements.json"]), settings: Settings.read(text["settings.json"]),
-          search: Catalogue::Search.read(text["synonyms.json"]), host_kinds: HostKinds.read(text["hosts.json"]))
+          search: Catalogue::Search.read(text["synonyms.json"]), host_kinds: HostKinds.read(text["hosts.json"]),
+          hands: Standins::Hands.read(text["hands.json"]))
     end
 
     def initialize(**)

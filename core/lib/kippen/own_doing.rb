@@ -7,30 +7,92 @@ module Kippen
     GESTURES = %w[double_tap hold].freeze
     CLICKS = %w[builtin click].freeze
 
-    # kept – does it still come about; words – what it is; remedy – how it can be had otherwise, in words
-    Doing = Struct.new(:gesture, :words, :kept, :remedy, keyword_init: true) do
-      def lost_words = Words.say(:own_lost, words:, remedy:)
+    # kept – does it still come about; words – what it is; lost – why not, and how it can be had otherwise, or nil;
+    # hardly – the same where it can only hardly come about; brief – what it is, with how far it comes about
+    Doing = Struct.new(:gesture, :words, :kept, :lost, :hardly, :brief, keyword_init: true) do
+      # Is less of it left than of another?
+      def worse_than?(other) = rank > other.rank
+
+      def told = lost || hardly
+
+      protected
+
+      def rank = [lost, hardly].index(&:itself)&.then { |index| 2 - index } || 0
     end
 
-    # data – what the kind says of the button, or nil; choice – a Press::Resolver::Choice. Returns [Doing].
-    def self.of(data, choice)
-      builtin = (data || {}).fetch("builtin", {})
-      GESTURES.filter_map do |gesture|
-        words = builtin[gesture] or next
-        Doing.new(gesture:, words:, kept: kept?(gesture, choice), remedy: Words.say(:"own_#{gesture}_remedy")).freeze
-      end
+    # lane – a Press::Lane of a fitting; choice – in place of the lane's own. Returns [Doing].
+    def self.on(fitting, kinds, lane, choice: lane.choice)
+      new(fitting, kinds, lane.button, choice, lane.timing).all
+    end
+
+    def initialize(fitting, kinds, button, choice, timing)
+      @fitting = fitting
+      @kinds = kinds
+      @button = button
+      @choice = choice
+      @timing = timing
+    end
+
+    def all
+      builtin = (@kinds.button(@fitting.device(@button.device), @button) || {}).fetch("builtin", {})
+      GESTURES.filter_map { |gesture| builtin[gesture] && doing(gesture, builtin[gesture]) }
+    end
+
+    private
+
+    def doing(gesture, words)
+      remedy = Words.say(:"own_#{gesture}_remedy")
+      return Doing.new(gesture:, words:, kept: false, lost: Words.say(:own_lost, words:, remedy:), brief: words.downcase).freeze unless comes_about?(gesture)
+
+      lost, hardly = gesture == "hold" ? held(words, remedy) : clicked(words, remedy)
+      brief = hardly ? Words.say(:"own_#{gesture}_hardly", words: words.downcase) : words.downcase
+      Doing.new(gesture:, words:, kept: lost.nil?, lost:, hardly:, brief:).freeze
     end
 
     # Passed through, all of it comes about. Counted by Kippen, two taps are two clicks, one after the
     # other, unless a second one is waited for; and nothing is down as long as it is held but a hold that clicks.
-    def self.kept?(gesture, choice)
-      return choice.kind == :builtin unless choice.kind == :assigned
-      return clicks?(choice.long) && choice.long.gesture == "hold" if gesture == "hold" || choice.lone_hold?
+    def comes_about?(gesture)
+      return @choice.kind == :builtin unless @choice.kind == :assigned
+      return clicks?(@choice.long) && @choice.long.gesture == "hold" if gesture == "hold" || @choice.lone_hold?
 
-      choice.top == 1 && clicks?(choice.tap)
+      @choice.top == 1 && clicks?(@choice.tap)
     end
 
-    def self.clicks?(assignment) = !assignment.nil? && CLICKS.include?(assignment.action["kind"]) && assignment.action.fetch("times", 1) == 1
-    private_class_method :kept?, :clicks?
+    def clicks?(assignment) = !assignment.nil? && CLICKS.include?(assignment.action["kind"]) && assignment.action.fetch("times", 1) == 1
+
+    # [lost, hardly] of two clicks under this timing.
+    def clicked(words, remedy)
+      ms = host_ms
+      room = once([:double_room, ms]) { |clicks| clicks.room_us(ms) }
+      return [nil, nil] if room >= Press::LimitsOfTiming::HARDLY_ROOM_US
+
+      host = @fitting.host(@button.host)
+      given = { words:, filter:, host: host.name || host.id, ms:, remedy: }
+      room.zero? ? [Words.say(:own_lost_to_filter, **given), nil] : [nil, Words.say(:own_hardly, room: Words.ms(room), **given)]
+    end
+
+    # [lost, hardly] of dragging: what a guard takes for a bounce after a drop-out is let go for good.
+    def held(words, remedy)
+      return [nil, nil] if @timing.bounce_guard_us.zero? || once([:held_on], &:held_on?)
+
+      [nil, Words.say(:own_hold_drops, words:, guard: Words.ms(@timing.bounce_guard_us), drop: Words.ms(OwnClicks::DROP_US), remedy:)]
+    end
+
+    # Worked out once for all buttons of a fitting that are alike in it.
+    def once(what)
+      shape = [@choice.kind, @choice.long&.gesture, @choice.top]
+      @fitting.recall([:own_clicks, what, shape, @timing]) { yield OwnClicks.new(@choice, @timing) }
+    end
+
+    def host_ms = @kinds.double_click_ms(@fitting.device(@button.device), @fitting.host(@button.host))
+
+    # What holds clicks back, with its figures.
+    def filter
+      parts = %w[gap_bridge bounce_guard brush_guard].filter_map do |name|
+        us = @timing["#{name}_us"]
+        Words.say(:with_figure, name: Words.setting(name).downcase, ms: Words.ms(us)) if us.positive?
+      end
+      parts.empty? ? Words.say(:no_filter) : parts.join(", ")
+    end
   end
 end

@@ -2,6 +2,8 @@
 
 require_relative "standins/chance"
 require_relative "standins/hand"
+require_relative "standins/dials"
+require_relative "standins/hands"
 require_relative "standins/layout"
 require_relative "standins/effects"
 require_relative "standins/facts"

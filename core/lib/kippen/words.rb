@@ -74,6 +74,17 @@ module Kippen
       tap_waits: "The tap comes %{wait}: a second press may still follow.",
       tap_at_once: "The tap comes %{wait}; it also happens before every %{counts}.",
       own_lost: "“%{words}” no longer comes about on this button: %{remedy}.",
+      own_lost_to_filter: "“%{words}” no longer comes about on this button: %{filter} and the %{ms} ms of %{host} leave no time for a second " \
+                          "click. Set the host's double-click time first, then the guard; or %{remedy}.",
+      own_hardly: "“%{words}” can hardly come about on this button: %{filter} and the %{ms} ms of %{host} leave %{room} ms for a second click. " \
+                  "Set the host's double-click time first, then the guard; or %{remedy}.",
+      own_hold_drops: "“%{words}” ends for good at a drop-out of %{drop} ms on this button: a bounce guard of %{guard} ms takes what is still held " \
+                      "for a bounce. Make the gap bridge longer than the drop-outs; or %{remedy}.",
+      own_double_tap_hardly: "%{words} (hardly)",
+      own_hold_hardly: "%{words} (until a drop-out)",
+      with_figure: "%{name} %{ms} ms",
+      no_filter: "no filter",
+      own_of_button: "%{button}: %{told}",
       own_double_tap_remedy: "give “Double-click as one press” to another one",
       own_hold_remedy: "give “Keep pressed until the next press” or “Pressed as long as held” to another one",
       stays_aside: "%{count} of what was assigned to %{name} stays aside: its place or mode is gone, something else is there, or it follows another.",

@@ -62,6 +62,11 @@ module Kippen
       assert_equal "open", states(remote, [heard("up", 5000)])["pair"], "another button"
     end
 
+    def test_what_stands_for_a_button_is_heard_but_holds_nothing
+      stood = heard("back", 5000).tap { |contact| contact.stands_in = true }
+      assert_equal %w[open seen], states(remote, [stood]).values_at("pair", "first-press")
+    end
+
     def test_what_was_heard_before_the_version_changed_counts_no_more
       changed = made(remote, "device", device: "television-remote", set: { "version" => "2.0" })
       assert_equal "open", states(changed, [heard("up", 80, "2026-11-25T11:59:59Z")])["first-press"]

@@ -11,8 +11,9 @@ module Kippen
       # changed_from – the version it was done in, where it is open again since
       # can_see – may Kippen see for itself that it is done
       Step = Struct.new(:id, :title, :how, :see, :if_not, :part, :stops, :state, :needs, :by, :at, :changed_from, :can_see, :becomes, keyword_init: true)
-      # A press that was heard: button – its id within the device; held_us; at – a time in ISO 8601
-      Contact = Struct.new(:button, :held_us, :at, keyword_init: true)
+      # A press that was heard: button – its id within the device; held_us; at – a time in ISO 8601; stands_in – what
+      # was pressed only stands for the button, and can't have been the button itself
+      Contact = Struct.new(:button, :held_us, :at, :stands_in, keyword_init: true)
 
       attr_reader :steps
 
@@ -64,11 +65,14 @@ module Kippen
 
       def seen(step)
         check = step["check"] or return
-        return @contacts.find { |contact| contact.held_us.to_i >= check["held"]["ms"] * 1000 && contact.button == check["held"]["button"] } if check["held"]
+        return @contacts.find { |contact| holds?(contact, check["held"]) } if check["held"]
 
         # One of two ways to start can't be told from hearing alone which it was.
         @contacts.first unless step["one_of"]
       end
+
+      # Only the button itself can have done what holding it does.
+      def holds?(contact, held) = !contact.stands_in && contact.held_us.to_i >= held["ms"] * 1000 && contact.button == held["button"]
 
       def finished?(id) = %w[done seen].include?(@done.fetch(id, ["done"]).first)
 

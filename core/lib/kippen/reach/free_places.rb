@@ -43,8 +43,7 @@ module Kippen
 
       # What is made of presses that are passed through, and would be no longer.
       def own_lost(lane, gesture, action)
-        data = @kinds.button(@fitting.device(lane.button.device), lane.button)
-        kept = ->(choice) { OwnDoing.of(data, choice).select(&:kept).map(&:words) }
+        kept = ->(choice) { OwnDoing.on(@fitting, @kinds, lane, choice:).select(&:kept).map(&:words) }
         kept[lane.choice] - kept[lane.with(gesture, action)]
       end
     end

@@ -11,6 +11,8 @@ module Kippen
                  "carry" => [0, false] }.freeze
       # So long a force button is rested on, or carried.
       STILL_US = 1_200_000
+      # How hard it presses where its description does not say.
+      FORCE = { "press" => 0.8, "wobble" => 0.03 }.freeze
       PAUSE = { "median" => 1800, "spread" => 0.1 }.freeze
       # A row of a trace without its source: time in microseconds, kind, value.
       Event = Struct.new(:time_us, :kind, :value)
@@ -101,7 +103,7 @@ module Kippen
 
       # A squeeze rises, wobbles and falls; told in steps, as a listener tells it.
       def squeeze(began, ended, height: nil)
-        force = @hand.fetch("force", { "press" => 0.8, "wobble" => 0.03 })
+        force = @hand.fetch("force", FORCE)
         height ||= force["press"]
         steps = [(ended - began) / 40_000, 4].max
         (0..steps).each do |step|

@@ -4,9 +4,6 @@ module Kippen
   module Tuning
     # What is asked of a button: what it counts, or what goes on to the host as clicks.
     module Offer
-      # Where neither host nor device says.
-      USUAL_DOUBLE_CLICK_MS = 500
-
       module_function
 
       # [gesture…] in use on a Fitting::Button anywhere, or PASS_THROUGH where its clicks go to the host.
@@ -23,18 +20,13 @@ module Kippen
         host = fitting.host(button.host)
         { "kippen" => Formats::TrialsJson::FORMAT, "button" => { "id" => button.ref, "kind" => button.kind }, "offered" => offered,
           "timing" => fitting.timing(button).settings, "settable" => round.merge(kinds.settable(device, host)),
-          "host" => { "double_click_ms" => double_click_ms(device, host, kinds) }, "trials" => trials }
+          "host" => { "double_click_ms" => kinds.double_click_ms(device, host) }, "trials" => trials }
       end
 
       # Where a device can be set to anything, nobody types 859 ms.
       def round
         durations = Fitting::Timing::SETTINGS.values.select(&:duration?)
         durations.to_h { |setting| [setting.name, { "from" => setting.range.begin, "to" => setting.range.end, "step" => Kinds::Settable::STEP }] }
-      end
-
-      # Within so much a host takes two clicks for a double-click.
-      def double_click_ms(device, host, kinds)
-        host.double_click_ms || kinds.of(device)&.carries(host.system)&.dig("double_click_ms", "usual") || USUAL_DOUBLE_CLICK_MS
       end
 
       # Only what clicks by itself, untouched or down as long as it is held.

@@ -57,18 +57,9 @@ module Kippen
         Fitting.read(document)
       end
 
-      # Only the timing is another.
-      Timed = Struct.new(:fitting, :own) do
-        def timing(_button) = own
-        def hosts = fitting.hosts
-        def buttons = fitting.buttons
-        def follow = fitting.follow
-        def mode(id) = fitting.mode(id)
-      end
-
       def outcomes(trial, timing)
         @count += 1
-        engine = Press::Engine.new(Timed.new(@fitting, timing), resolver: @resolver)
+        engine = Press::Engine.new(Press::Timed.new(@fitting, timing), resolver: @resolver)
         last = 0
         trial.rows.each do |at, kind, level|
           last = at

@@ -6,6 +6,8 @@ module Kippen
     FAULTS = {
       must_be: "must be %{value}",
       no_arrangement: "no arrangement %{id}",
+      no_hand: "no stand-in hand %{id}",
+      own_hand_only: "%{id} is none of this client's own stand-in hands",
       has_nothing_in_it: "%{name} has nothing in it",
       must_chosen_first: "must be chosen first",
       the_button: "the button",

@@ -1,6 +1,6 @@
 import { Button, Checkbox, Input } from 'antd'
-import { useCallback, useEffect, useReducer, useRef, useState } from 'react'
-import type { Change, Desk } from '../../shared/api'
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react'
+import type { Button as ButtonData, Change, Desk } from '../../shared/api'
 import { useFormChange, useFoundActions, useLanes, usePreview, type Spot } from '../../shared/fitting'
 import { SideSheet } from '../../shared/ui'
 import { Moves } from '../confirm'
@@ -11,6 +11,7 @@ import { assigning, changeOf, nothingYet } from './assigning'
 import { Cautions } from './Cautions'
 import type { Carried, Chosen } from './chosen'
 import { GesturePicker } from './GesturePicker'
+import { useBefore, useKeptUnlessDone } from './leftOver'
 import { wordOf } from './gestures'
 import { RepeatField } from './RepeatField'
 import { StandsThere } from './StandsThere'
@@ -28,14 +29,18 @@ interface Props {
   onCarry: (carried: Carried) => void
 }
 
+const NO_OTHERS: ButtonData[] = []
+
 /** Details of one gesture of one button, or of several: choose an action, see what it changes, put it there. */
 export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
-  const { button, also = [] } = chosen
+  const { button, also = NO_OTHERS } = chosen
   const lanes = useLanes(desk.id, spot)
   const { change: save, busy, openedOn, catchUp } = useFormChange()
   const search = useRef<HTMLInputElement>(null)
-  const [now, step] = useReducer(assigning, chosen.gesture, nothingYet)
-  const [words, setWords] = useState('')
+  const buttons = useMemo(() => [button, ...also].map((one) => one.ref), [button, also])
+  const before = useBefore(desk.id, buttons, spot)
+  const [now, step] = useReducer(assigning, before?.now ?? nothingYet(chosen.gesture))
+  const [words, setWords] = useState(before?.words ?? '')
   const { actions, settled } = useFoundActions(words)
   const wanted = useWantedActions(desk.id)
   const [seconds, setSeconds] = useState(desk.confirm_s)
@@ -46,13 +51,21 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   )?.system
   useEffect(() => search.current?.focus(), [])
   // Who types fast is on the way to the list before it is that of these words.
-  const hurry = useRef<'take' | 'go'>(undefined)
+  const hurry = useRef<'take' | 'take-and-put' | 'go' | 'put'>(undefined)
+  // The words for which Enter has chosen: a second Enter puts on what was chosen.
+  const [taken, setTaken] = useState<string>()
   const catchUpWith = useCallback(() => {
     if (!settled) return
     const first = words.trim() && actions.find((one) => system === undefined || one.hosts.includes(system))
-    if (first && hurry.current === 'take') step({ do: 'pick', action: first })
-    if (hurry.current === 'go') document.querySelector<HTMLElement>('input[name="action"]:enabled')?.focus()
+    const { current } = hurry
+    if (current === 'put') return
     hurry.current = undefined
+    if (first && (current === 'take' || current === 'take-and-put')) {
+      step({ do: 'pick', action: first })
+      setTaken(words)
+      if (current === 'take-and-put') hurry.current = 'put'
+    }
+    if (current === 'go') document.querySelector<HTMLElement>('input[name="action"]:enabled')?.focus()
   }, [settled, actions, words, system])
   useEffect(catchUpWith, [catchUpWith])
 
@@ -63,7 +76,6 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   const shown =
     there ??
     chips.find((chip) => chip.gesture === gesture || (gesture === 'tap' && chip.gesture === 'builtin'))
-  const buttons = [button, ...also].map((one) => one.ref)
   const change = changeOf(now, buttons, spot)
   const preview = usePreview(desk.id, change, openedOn)
   const cautions = (lane?.cautions ?? []).filter((one) => one.gesture === null || one.gesture === gesture)
@@ -77,10 +89,35 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
     : chips.find((chip) => chip.gesture === 'builtin')
   const title = also.length > 0 ? say.buttons(String(buttons.length)) : button.full_name
 
+  const done = useKeptUnlessDone(desk.id, {
+    buttons,
+    spot,
+    title: `${title}, ${wordOf(gesture)}`,
+    now,
+    words,
+    change,
+    openedOn,
+  })
   const commit = async (made: Change, said: string) => {
     const confirmS = moves.some((move) => move.now.length > 0) ? seconds : undefined
-    if (await save(made, `${title}, ${wordOf(gesture)}: ${said}.`, { confirmS })) onClose()
+    if (await save(made, `${title}, ${wordOf(gesture)}: ${said}.`, { confirmS })) {
+      done()
+      onClose()
+    }
   }
+
+  const ready = change !== undefined && preview.data !== undefined && !barred && !busy
+  const put = () => {
+    if (change) void commit(change, picked?.name ?? (now.atOnce ? say.actsOnce : 'waits'))
+  }
+  // What it changes is asked for first; whoever was quicker has it put on as soon as that is known, or says the rest.
+  const putIfReady = () => {
+    if (hurry.current !== 'put' || !picked || (change && (!ready || preview.working))) return
+    hurry.current = undefined
+    if (change) put()
+    else document.querySelector<HTMLElement>('[data-asks] input, [data-asks] button')?.focus()
+  }
+  useEffect(putIfReady)
 
   return (
     <SideSheet title={`${title}, ${wordOf(gesture)}`} dense onClose={onClose}>
@@ -123,14 +160,23 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
         onKeyDown={(event) => {
           if (event.key === 'Enter') {
             event.preventDefault()
-            hurry.current = 'take'
-            catchUpWith()
+            if (event.repeat) return
+            if (picked && taken === words && words) {
+              hurry.current = 'put'
+              putIfReady()
+            } else {
+              hurry.current = hurry.current === 'take' ? 'take-and-put' : 'take'
+              catchUpWith()
+            }
           } else if (event.key === 'Tab' && !event.shiftKey && !settled) {
             event.preventDefault()
             hurry.current = 'go'
           }
         }}
-        onChange={(event) => setWords(event.target.value)}
+        onChange={(event) => {
+          setWords(event.target.value)
+          hurry.current = undefined
+        }}
       />
       <ActionList
         actions={actions}
@@ -177,14 +223,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
       )}
       <Moves moves={moves} seconds={seconds} onSeconds={setSeconds} />
       <div className={styles.foot}>
-        <Button
-          type="primary"
-          block
-          disabled={!change || !preview.data || barred || busy}
-          onClick={() => {
-            if (change) void commit(change, picked?.name ?? (now.atOnce ? say.actsOnce : 'waits'))
-          }}
-        >
+        <Button type="primary" block disabled={!ready} onClick={put}>
           {primaryWords(picked !== undefined, now.atOnce, change, gesture, buttons.length)}
         </Button>
       </div>

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState, type CSSProperties, type ReactNode } from 'react'
 import { BenchBar } from './BenchBar'
-import { BindingPad } from './BindingPad'
+import { BindingPad, ListeningPad } from './BindingPad'
 import { Bound } from './Bound'
-import { useBench } from './benchContext'
+import { useBench, useHearsHere } from './benchContext'
 import { Story } from './Story'
 import { TileRow } from './TileRow'
 import { useBenchSize } from './useBenchSize'
@@ -29,6 +29,7 @@ export function Bench({ client, onSheet, screen }: Props) {
   const kept = chosen?.newest === newest?.tile.key ? chosen : undefined
   const shown = tiles.find(({ tile }) => tile.key === kept?.key) ?? newest
   const binding = mode.kind === 'binding'
+  const hearsHere = useHearsHere()
   useGrowing(size.grow, newest?.tile.key, binding, bench.loading)
 
   return (
@@ -53,7 +54,14 @@ export function Bench({ client, onSheet, screen }: Props) {
       {size.open && (
         <div className={styles.body} data-screen={size.screen}>
           <div className={styles.left}>
-            {binding ? <BindingPad button={mode.button} many={mode.many} /> : <Bound />}
+            {binding ? (
+              <BindingPad button={mode.button} many={mode.many} known={mode.known} />
+            ) : (
+              <>
+                {hearsHere && <ListeningPad />}
+                <Bound />
+              </>
+            )}
           </div>
           <div className={styles.presses}>
             {tiles.length === 0 && !bench.loading && (

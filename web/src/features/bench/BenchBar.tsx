@@ -4,7 +4,7 @@ import { GestureMark } from '../../shared/ui'
 import type { LaneGesture } from '../../shared/api'
 import { BindingActions } from './BindingPad'
 import type { BenchSheet } from './Bench'
-import { useBench } from './benchContext'
+import { useBench, useHearsHere } from './benchContext'
 import { Pending } from './Pending'
 import { tileWords } from './tiles'
 import styles from './bench.module.css'
@@ -25,6 +25,7 @@ export function BenchBar({ onSheet, open, onOpen, screen, onScreen }: Props) {
   const mayChange = useMayChange()
   const bound = new Set(bindings.values())
   const on = mode.kind === 'on'
+  const hearsHere = useHearsHere()
   const toBind = buttons.filter((button) => !button.off && !bound.has(button.ref))
   return (
     <div className={styles.bar} data-never-heard>
@@ -53,7 +54,9 @@ export function BenchBar({ onSheet, open, onOpen, screen, onScreen }: Props) {
         </>
       )}
       {mode.kind === 'binding' && <BindingActions left={mode.rest.length} many={mode.many} />}
-      <div className={styles.now}>{trouble ? <p role="alert">{trouble}</p> : <Now />}</div>
+      <div className={styles.now} data-hears-primary={hearsHere || undefined}>
+        {trouble ? <p role="alert">{trouble}</p> : <Now />}
+      </div>
       {mayChange && mode.kind === 'off' && (
         <>
           <Button onClick={() => onSheet('join')}>{say.theirOwnDevice}</Button>
@@ -74,6 +77,7 @@ export function BenchBar({ onSheet, open, onOpen, screen, onScreen }: Props) {
 /** What is pressed just now, or what was last. */
 function Now() {
   const { tiles, waiting, mode, bindings } = useBench()
+  const hearsHere = useHearsHere()
   const mayChange = useMayChange()
   const newest = tiles[0]?.tile
   const main = newest?.results.find((result) => result.phase !== 'end')
@@ -91,7 +95,9 @@ function Now() {
           {!mayChange
             ? say.youMayLookPresses
             : mode.kind === 'on'
-              ? say.press
+              ? hearsHere
+                ? say.pressHere
+                : say.press
               : bindings.size === 0
                 ? say.pressEachButtonOnce
                 : bindings.size === 1

@@ -13,15 +13,18 @@ import {
   plugIn,
   sourceName,
   StreamSender,
+  worksControls,
   worksTheDesk,
 } from '../../shared/hearing'
 import { pressed, released, settled } from './live'
 import { LiveStore } from './liveStore'
 import { useBindElsewhere, useElsewhere } from './useElsewhere'
 import { useScreens } from '../screens'
+import { useClickedFree } from './useClickedFree'
 import { useListener } from './useListener'
 import { useListeningEnds } from './useListeningEnds'
 import { isOwn, nextDevice, nextOf, ownerOf, ownSources } from './binding'
+import { useTicksOff } from './useTicksOff'
 import { useTiles } from './useTiles'
 import { say } from './sentences'
 
@@ -45,7 +48,15 @@ export function BenchProvider({ client, buttons, children }: Props) {
 
   const onHistory = useCallback((views: BenchView[]) => sender.current?.replan(views), [])
   const shown = useTiles(client, onHistory)
-  const { onView: showView } = shown
+  const { onView: showTiles } = shown
+  const ticksOff = useTicksOff(client)
+  const showView = useCallback(
+    (view: BenchView) => {
+      showTiles(view)
+      ticksOff(view)
+    },
+    [showTiles, ticksOff],
+  )
   const places = useRef<Record<string, WhereNow>>({})
   const screens = useScreens(client).data
   const tellWhere = useCallback((now: Record<string, WhereNow>) => {
@@ -180,35 +191,47 @@ export function BenchProvider({ client, buttons, children }: Props) {
   )
   const bindOwn = useCallback(
     (source: string, button: Button) => {
-      const all = ownSources(source, button, buttons)
-      const refs = new Set(all.map(([, ref]) => ref))
+      // What stands for another button, or has something standing for it, stays so.
+      const known = new Set([...bindings.keys(), ...bindings.values()])
+      const all = ownSources(source, button, buttons).filter(
+        ([own, ref]) => own === source || (!known.has(own) && !known.has(ref)),
+      )
       const words =
         all.length === 1
           ? say.standsFor(sourceName(source), button.name)
           : say.thisBrowserHearsItself(String(all.length))
-      void change(
-        (now) =>
-          new Map([
-            ...[...now].filter(([heard, ref]) => !refs.has(ref) && !all.some(([own]) => own === heard)),
-            ...all,
-          ]),
-        words,
-      )
+      void change((now) => new Map([...without(now, button), ...all]), words)
     },
-    [buttons, change],
+    [buttons, bindings, change],
   )
   const unbind = useCallback(
     (button: Button) => void change((now) => without(now, button), say.nothingStandsForAny(button.name)),
     [change],
   )
 
+  const settle = useCallback(
+    (instead: boolean) => {
+      if (mode.kind !== 'binding' || !mode.known) return
+      if (instead) bindTo(mode.known.source, mode.button)
+      setMode(instead ? nextOf(mode) : { ...mode, known: undefined })
+    },
+    [mode, bindTo],
+  )
+
   const comesBetween = useListeningEnds(mode.kind, stop)
+  useClickedFree(mode.kind === 'on' && [...bindings.keys()].some(worksControls))
   // The ear is plugged in once for each mode; what it does follows the newest render.
   const onHeard = (heard: Heard) => {
     if (mode.kind === 'binding') {
       // At the release, and after what the browser makes of it has been swallowed too.
       if (heard.edge === 'down' || (heard.level ?? 0) > 0) return
       // While all are asked for, what has an owner of its own is that, whatever is asked for just then.
+      const standsAlready = buttons.find((one) => one.ref === bindings.get(heard.source))
+      if (standsAlready && standsAlready.ref !== mode.button.ref) {
+        setMode({ ...mode, known: { source: heard.source, button: standsAlready } })
+        announce(say.knownAlready(sourceName(heard.source), standsAlready.name))
+        return
+      }
       const owner = isOwn(heard.source, mode.button)
         ? mode.button
         : mode.many
@@ -234,8 +257,9 @@ export function BenchProvider({ client, buttons, children }: Props) {
   }
   const wants = (source: string, target: EventTarget | null) => {
     if (mode.kind === 'off' || worksTheDesk(source, target)) return false
-    if (mode.kind === 'on') return bindings.has(source)
-    return isPrimary(source) ? onPatch(target) : !KEPT_KEYS.has(source)
+    if (mode.kind === 'on' && !bindings.has(source)) return false
+    if (isPrimary(source)) return onPatch(target)
+    return mode.kind === 'on' || !KEPT_KEYS.has(source)
   }
   const ear = useRef({ wants, hear: onHeard })
   useEffect(() => {
@@ -270,6 +294,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
       bindOwn,
       bindTo,
       unbind,
+      settle,
       pressAside,
     }),
     [
@@ -293,6 +318,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
       bindOwn,
       bindTo,
       unbind,
+      settle,
       pressAside,
     ],
   )

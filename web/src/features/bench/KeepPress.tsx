@@ -4,14 +4,14 @@ import { useCallback, useState } from 'react'
 import { api, must, type Intended, type Tile } from '../../shared/api'
 import { Faults, useAnnounce, useTask } from '../../shared/ui'
 import styles from './bench.module.css'
-import { say } from './sentences'
+import { say, WANTED } from './sentences'
 
 const MEANT: { value: Intended; label: string }[] = [
-  { value: 'tap', label: say.pressOnce },
-  { value: 'double_tap', label: say.pressTwice },
-  { value: 'triple_tap', label: say.pressThreeTimes },
-  { value: 'long_press', label: say.pressKeepDown },
-  { value: 'rest', label: say.rest },
+  { value: 'tap', label: WANTED.tap },
+  { value: 'double_tap', label: WANTED.double_tap },
+  { value: 'triple_tap', label: WANTED.triple_tap },
+  { value: 'long_press', label: WANTED.long_press },
+  { value: 'rest', label: WANTED.rest },
 ]
 const CLICKS: { value: Intended; label: string }[] = [
   { value: 'click', label: say.meantClick },

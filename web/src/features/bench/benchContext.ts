@@ -1,17 +1,23 @@
 import { createContext, useContext } from 'react'
 import type { BenchView, Button } from '../../shared/api'
 import type { FoundSource } from './found'
-import type { Heard } from '../../shared/hearing'
+import { isPrimary, type Heard } from '../../shared/hearing'
 import type { Live } from './live'
 import { useDownOf, useLiveOf, type LiveStore } from './liveStore'
 import type { ShownTile } from './tiles'
+
+/** A source that was pressed though it stands for another button than was asked for. */
+export interface KnownSource {
+  source: string
+  button: Button
+}
 
 /** finding – everything is heard, to find out which button is which. */
 export type BenchMode =
   | { kind: 'off' }
   | { kind: 'on' }
   | { kind: 'finding' }
-  | { kind: 'binding'; button: Button; rest: readonly Button[]; many: boolean }
+  | { kind: 'binding'; button: Button; rest: readonly Button[]; many: boolean; known?: KnownSource }
 
 /** What another listener has heard. */
 export type Elsewhere = Pick<BenchView, 'stream' | 'listener' | 'listener_id' | 'heard'>
@@ -41,6 +47,8 @@ export interface BenchState {
   /** Says what a source stands for: on this browser, or on another listener. */
   bindTo: (source: string, button: Button, listener?: string) => void
   unbind: (button: Button) => void
+  /** What was pressed is known as another button's: it stands for the one asked for instead, or stays as it is. */
+  settle: (instead: boolean) => void
   /** Sends a press that was heard though the bench does not listen. */
   pressAside: (button: string, heard: Heard) => void
 }
@@ -51,6 +59,12 @@ export function useBench(): BenchState {
   const bench = useContext(BenchContext)
   if (!bench) throw new Error('useBench stands outside BenchProvider')
   return bench
+}
+
+/** Does it listen for something that works the page too, and so is heard on a patch only? */
+export function useHearsHere(): boolean {
+  const { mode, bindings } = useBench()
+  return mode.kind === 'on' && [...bindings.keys()].some(isPrimary)
 }
 
 /** Beside the bench's state, which is another after every press: a lane is drawn anew by its own only. */

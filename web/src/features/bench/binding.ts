@@ -22,7 +22,7 @@ export function ownerOf(
   return owners.length === 1 && only && !bound.has(only.ref) ? only : undefined
 }
 
-export const deviceOf = (button: Button): string => button.ref.slice(0, button.ref.indexOf('/'))
+export const deviceOf = (button: Pick<Button, 'ref'>): string => button.ref.slice(0, button.ref.indexOf('/'))
 
 /** What a browser hears of a whole device, of which one button was heard: [source, button]. */
 export function ownSources(source: string, button: Button, buttons: readonly Button[]): [string, string][] {

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } fro
 import type { Button, Desk as DeskData, Device } from '../../shared/api'
 import { alongTo, useDeskAddress, type DeskAddress, type SheetAddress, type View } from '../../shared/desk'
 import { SavingProvider } from '../../shared/fitting'
-import { spotName, type Carried, type Chosen } from '../assign'
+import { NotPutOn, spotName, type Carried, type Chosen, type LeftOver } from '../assign'
 import { Bench, BenchProvider, useDown } from '../bench'
 import { ConfirmBar } from '../confirm'
 import { DevicesStep, type DevicesSheetOf } from '../devices'
@@ -75,6 +75,11 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
     go({ do: 'open', sheet: { of: 'gesture', button: button.ref, gesture: 'tap', also: [] } }, 'assign')
   }
 
+  const goOnChoosing = ({ buttons: [button = '', ...also], spot: at, now }: LeftOver) => {
+    go({ do: 'spot', ...at })
+    go({ do: 'open', sheet: { of: 'gesture', button, gesture: now.gesture, also } }, 'assign')
+  }
+
   const shown = useShown(devices, address.only)
   const buttons = devices.flatMap((device) =>
     device.buttons.map((button) => ({ ...button, name: button.full_name })),
@@ -96,6 +101,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
           <main className={styles.middle} data-pane tabIndex={-1} aria-label={MIDDLE[step]}>
             <ConfirmBar desk={desk} />
             <SaveTrouble desk={desk} />
+            {mayChange && <NotPutOn client={desk.id} onOpen={goOnChoosing} />}
             {step === 'assign' && <NoWayBack desk={desk} />}
             {step === 'wants' && (
               <WantsStep

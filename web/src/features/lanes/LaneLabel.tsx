@@ -17,7 +17,7 @@ export function LaneLabel({ lane, label, down, picked, onPick, onButton }: Props
   const mayChange = useMayChange()
   const { button } = lane
   const name = label ?? button.name
-  const kept = lane.own.filter((one) => one.kept).map((one) => one.words.toLowerCase())
+  const kept = lane.own.filter((one) => one.kept).map((one) => one.brief)
   const words = (
     <>
       <span>{name}</span>

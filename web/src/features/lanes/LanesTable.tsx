@@ -132,7 +132,7 @@ export function LanesTable(props: {
                 </label>
               )}
               {lane.own.map((one) => (
-                <small key={one.gesture}>{one.lost ?? say.alsoItself(one.words)}</small>
+                <small key={one.gesture}>{one.lost ?? one.hardly ?? say.alsoItself(one.words)}</small>
               ))}
               {lane.cautions
                 .filter((caution) => caution.stands)

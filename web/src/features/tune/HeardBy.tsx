@@ -15,12 +15,17 @@ export function HeardBy({
   bound: boolean
   onJoin: () => void
 }) {
-  const { mode, start, bind, bindings } = useBench()
+  const { mode, start, stop, bind, bindings } = useBench()
   if (!button) return null
   return (
     <p className={styles.row}>
       {say.heardBy}
-      {mode.kind === 'on' && bound && <strong>{say.thisBrowserListens}</strong>}
+      {mode.kind === 'on' && bound && (
+        <>
+          <strong>{say.thisBrowserListens}</strong>
+          <Button onClick={stop}>{say.stopListening}</Button>
+        </>
+      )}
       {mode.kind === 'binding' && <strong>{say.pressedHere}</strong>}
       {mode.kind !== 'binding' && !bound && <Button onClick={() => bind([button])}>{say.teachIt}</Button>}
       {mode.kind === 'off' && bound && bindings.size > 0 && <Button onClick={start}>{say.listenHere}</Button>}

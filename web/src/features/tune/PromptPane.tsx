@@ -3,10 +3,10 @@ import { useEffect, useRef, useState } from 'react'
 import type { Button as ButtonData, Desk, Refused, Sitting } from '../../shared/api'
 import { BigPrompt, useGoesOn, type Pace } from '../../shared/prompt'
 import { Faults, useAnnounce } from '../../shared/ui'
-import { useBench, useDown } from '../bench'
+import { BindingActions, BindingPad, useBench, useDown, useHands } from '../bench'
 import { HeardBy, useListensToo } from './HeardBy'
 import { LastTrial } from './LastTrial'
-import { useHands, useStepping, type Step } from './queries'
+import { useStepping, type Step } from './queries'
 import { say } from './sentences'
 import { TouchBars } from './TouchBars'
 import { useFree } from './useFree'
@@ -32,8 +32,8 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   const [pace, setPace] = useState<Pace>('soon')
   const [hand, setHand] = useState<string>()
   const [handRefused, setHandRefused] = useState<Refused>()
-  const hands = useHands(desk.id)
-  const bench = useBench()
+  const { hands } = useHands(desk.id)
+  const { mode, bindings } = useBench()
   const down = useDown(button ? [button.ref] : []).length > 0
   const { prompt, heard } = sitting
   const sent = useRef(-1)
@@ -58,7 +58,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
     paused: sitting.paused,
     rows: sitting.rows,
   }
-  useGoesOn(asked ?? undefined, pace, done, tried)
+  useGoesOn((mode.kind !== 'binding' && asked) || undefined, pace, done, tried)
   useHandAnswers(desk.id, sitting, hand, done, (refused) => {
     setHand(undefined)
     setHandRefused(refused)
@@ -111,15 +111,26 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
         <Faults refused={refused ?? handRefused} />
       </div>
       <div className={styles.front}>
-        {prompt && (
-          <BigPrompt
-            intended={prompt.intended}
-            words={prompt.words}
-            wants={prompt.wants}
-            presses={heard.presses}
-            down={heard.down || down}
-            paused={sitting.paused}
-          />
+        {mode.kind === 'binding' ? (
+          <div className={styles.teach}>
+            <BindingPad button={mode.button} many={mode.many} known={mode.known} />
+            <div className={styles.row}>
+              <BindingActions left={mode.rest.length} many={mode.many} />
+            </div>
+          </div>
+        ) : (
+          prompt && (
+            <div data-hears-primary>
+              <BigPrompt
+                intended={prompt.intended}
+                words={prompt.words}
+                wants={prompt.wants}
+                presses={heard.presses}
+                down={heard.down || down}
+                paused={sitting.paused}
+              />
+            </div>
+          )
         )}
         <div className={styles.row}>
           <p>
@@ -139,7 +150,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
           </label>
           <HeardBy
             button={button}
-            bound={[...bench.bindings.values()].includes(button?.ref ?? '')}
+            bound={[...bindings.values()].includes(button?.ref ?? '')}
             onJoin={onJoin}
           />
           {hands.length > 0 && (

@@ -147,13 +147,3 @@ export function useFitTrial(fit: string, number: number | undefined) {
       must(api.GET('/api/fits/{fit}/trials/{number}', { params: { path: { fit, number: number ?? 0 } } })),
   }).data
 }
-
-export function useHands(client: string) {
-  return (
-    useQuery({
-      queryKey: ['hands', client],
-      queryFn: async () =>
-        (await must(api.GET('/api/clients/{client}/hands', { params: { path: { client } } }))).hands,
-    }).data ?? []
-  )
-}

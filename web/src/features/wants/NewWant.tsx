@@ -20,7 +20,7 @@ export function NewWant() {
   const [given, setGiven] = useState(EMPTY)
   const [chosen, setChosen] = useState<ActionChoice>()
   const field = useRef<InputRef>(null)
-  const { change, busy, refused } = useChange()
+  const { change, refused } = useChange()
   const found = useFoundActions(given.what)
   const likeliest = useLikeliest()
   const likely = given.what.trim() ? found.actions.find((one) => one.asks.length === 0) : undefined
@@ -30,13 +30,16 @@ export function NewWant() {
   const onSubmit = async () => {
     if (!whole) return
     const { what, times, wrong, importance } = given
-    const action = chosen ? meant(chosen) : (await likeliest(what))?.action
+    // The line is free before it is saved: who types on writes the next one.
+    setGiven(EMPTY)
+    setChosen(undefined)
+    field.current?.focus()
+    const action = chosen ? meant(chosen) : (await likeliest(what).catch(() => undefined))?.action
     const want = { what: what.trim(), wrong, importance, times_a_day: times, action: action ?? null }
-    if (await change({ kind: 'want', want }, say.writtenDown(want.what))) {
-      setGiven(EMPTY)
-      setChosen(undefined)
-      field.current?.focus()
-    }
+    if (await change({ kind: 'want', want }, say.writtenDown(want.what))) return
+    // Unless something else stands there by now: what was refused is kept by the desk too.
+    setGiven((now) => (now.what === '' ? given : now))
+    setChosen((now) => now ?? chosen)
   }
   return (
     <FormOf className={styles.new} aria-label={say.newWant} onSubmit={onSubmit} refused={refused}>
@@ -65,7 +68,7 @@ export function NewWant() {
         onChange={(importance) => setGiven({ ...given, importance })}
       />
       <ActionField label={say.doneAction} value={choice} onChange={setChosen} />
-      <Button type="primary" htmlType="submit" loading={busy} disabled={!given.what.trim() || !whole}>
+      <Button type="primary" htmlType="submit" disabled={!given.what.trim() || !whole}>
         {whole ? say.writeDown : say.sayRestFirst}
       </Button>
     </FormOf>

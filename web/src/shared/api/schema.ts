@@ -393,10 +393,29 @@ export interface paths {
             };
             cookie?: never;
         };
-        /** The client's stand-in hands */
+        /** The client's stand-in hands and the made-up ones, and what can be turned of them */
         get: operations["listHands"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/hands/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Presses that a stand-in hand makes, as it is turned; nothing is pressed */
+        post: operations["pictureOfHand"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1552,8 +1571,12 @@ export interface components {
                 words: string;
                 /** @description Whether it still comes about */
                 kept: boolean;
-                /** @description Where it does not: how it can be had otherwise */
+                /** @description Where it does not: why, and how it can be had otherwise */
                 lost: string | null;
+                /** @description Where it hardly does: why, and how it can be had otherwise */
+                hardly: string | null;
+                /** @description What it is, with how far it comes about */
+                brief: string;
             }[];
             button: components["schemas"]["Button"];
             regions: components["schemas"]["Region"][];
@@ -2162,6 +2185,16 @@ export interface components {
             id: string;
         } | {
             /** @constant */
+            kind: "keep_hand";
+            hand: string;
+            name: components["schemas"]["Words"];
+            dials?: components["schemas"]["Dials"];
+        } | {
+            /** @constant */
+            kind: "remove_hand";
+            hand: string;
+        } | {
+            /** @constant */
             kind: "setting";
             /** @enum {unknown} */
             of: "host" | "device";
@@ -2524,6 +2557,10 @@ export interface components {
                 due_us: number;
             }[];
             tiles: components["schemas"]["Tile"][];
+        };
+        /** @description What is turned of a stand-in hand, by its id */
+        Dials: {
+            [key: string]: number;
         };
         Tile: {
             key: string;
@@ -3459,7 +3496,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description As the fitting has them */
+            /** @description The client's own first */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -3469,9 +3506,61 @@ export interface operations {
                         hands: {
                             id: string;
                             name: string;
+                            /** @description What it does */
+                            says: string;
                             /** @description Where its figures are from */
                             source: string;
+                            /** @description Is it one of the client's own? */
+                            own: boolean;
+                            values: components["schemas"]["Dials"];
                         }[];
+                        dials: {
+                            id: string;
+                            unit: string;
+                            from: number;
+                            to: number;
+                            step: number;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    pictureOfHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    hand: string;
+                    dials?: components["schemas"]["Dials"];
+                    seed: number;
+                };
+            };
+        };
+        responses: {
+            /** @description What it does for each that it is asked, one after the other */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        shown: {
+                            /** @enum {unknown} */
+                            asked: "tap" | "double_tap" | "triple_tap" | "long_press" | "rest" | "carry";
+                            /** @description From when to when the button was closed, in ms from the first */
+                            touches: number[][];
+                        }[];
+                        /** @description How long the longest of them takes */
+                        longest_ms: number;
                     };
                 };
             };
@@ -3494,6 +3583,7 @@ export interface operations {
                     button: string;
                     script: ("tap" | "double_tap" | "triple_tap" | "long_press" | "rest" | "carry")[];
                     seed: number;
+                    dials?: components["schemas"]["Dials"];
                 };
             };
         };

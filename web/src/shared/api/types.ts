@@ -24,6 +24,8 @@ export interface LanesAnswer {
   lanes: Lane[]
   heads: { device: string; boundaries: Boundary[] }[]
 }
+export type Hands = operations['listHands']['responses'][200]['content']['application/json']
+export type HandPicture = operations['pictureOfHand']['responses'][200]['content']['application/json']
 export type MovedLane = Schemas['MovedLane']
 /** Lanes for each value that one of their times can be set to. */
 export type Along = operations['getLanesAlong']['responses'][200]['content']['application/json']

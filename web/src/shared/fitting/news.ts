@@ -9,6 +9,7 @@ const WITH_THE_FITTING = [
   'devices',
   'wants',
   'heard',
+  'hands',
   'matches',
   'clients',
   'joins',

@@ -40,15 +40,33 @@ export const KEPT_KEYS: ReadonlySet<string> = new Set([
   'key:ShiftRight',
 ])
 
-const within = (target: EventTarget | null, selector: string) =>
-  target instanceof Element && target.closest(selector) !== null
+const closest = (target: EventTarget | null, selector: string) =>
+  target instanceof Element ? target.closest(selector) : null
 
-/** What would work a button of the page that the focus is on, or that it is over. */
-const WORKS_A_BUTTON = /^(key:(Enter|NumpadEnter|Space)|pointer:.*|pen:.*|touch:.*|wheel:.*)$/
+/** A patch on which what works the page is heard, or a part that must go on working: the nearer of them decides. */
+const part = (target: EventTarget | null) => closest(target, '[data-hears-primary], [data-never-heard]')
 
-/** It is on a part of the desk that must go on working while everything is heard. */
+/** What would work a button of the page that it is over. */
+const OVER = /^(pointer|pen|touch|wheel):/
+
+const PRESSED_BY = /^key:(Enter|NumpadEnter|Space)$/
+const PRESSED =
+  'a[href], button, summary, input, select, [role=button], [role=option], [role=tab], [role=menuitem], [role=slider], [role=separator]'
+const MOVED_BY = /^key:(Arrow(Left|Right|Up|Down)|Home|End|PageUp|PageDown)$/
+const MOVED =
+  'input, select, [role=slider], [role=separator], [role=option], [role=combobox], [role=tab], [role=menuitem]'
+
+/** Would this key work what has the focus? A control goes on working, and its keys are nobody's press. */
+const worksFocused = (source: string, target: EventTarget | null) =>
+  (PRESSED_BY.test(source) && closest(target, PRESSED) !== null) ||
+  (MOVED_BY.test(source) && closest(target, MOVED) !== null)
+
+/** It works what has the focus, or is on a part of the desk that must go on working while everything is heard. */
 export const worksTheDesk = (source: string, target: EventTarget | null) =>
-  WORKS_A_BUTTON.test(source) && within(target, '[data-never-heard]')
+  worksFocused(source, target) || (OVER.test(source) && part(target)?.matches('[data-never-heard]') === true)
 
 /** On a patch where what works the page is heard instead. */
-export const onPatch = (target: EventTarget | null) => within(target, '[data-hears-primary]')
+export const onPatch = (target: EventTarget | null) => part(target)?.matches('[data-hears-primary]') === true
+
+/** Does a key that this page is worked by stand for something? Then what was clicked must not keep the focus. */
+export const worksControls = (source: string) => PRESSED_BY.test(source)

@@ -45,6 +45,7 @@ export function themeFor(light: Light): ThemeConfig {
         defaultHoverColor: colours.marsh,
         defaultHoverBorderColor: colours.marsh,
       },
+      Alert: { colorInfoBg: colours.marshPale, colorInfoBorder: colours.marsh },
       Form: { itemMarginBottom: 0, verticalLabelPadding: '0 0 4px', labelColor: colours.ink },
       Radio: { buttonSolidCheckedBg: colours.fill, buttonSolidCheckedColor: colours.onFill },
       Select: {

@@ -36,7 +36,14 @@ export function SideSheet(props: {
     }
   }, [])
   return (
-    <aside className={styles.sheet} data-dense={dense} data-pane tabIndex={-1} aria-labelledby={id}>
+    <aside
+      className={styles.sheet}
+      data-dense={dense}
+      data-pane
+      data-takes-escape
+      tabIndex={-1}
+      aria-labelledby={id}
+    >
       <div className={styles.sheetHead}>
         <h2 id={id} ref={heading} tabIndex={-1}>
           {title}
