@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "puma/server"
+require_relative "as_problem"
 require_relative "seldom"
 # On loopback, or – as a second server, on purpose – at an address of this machine at which a client's own device may
 # join; PORT and KIPPEN_LISTEN come from bin/start. KIPPEN_WORKERS: so many processes share the work, none but this
@@ -10,8 +12,11 @@ bind(outside.empty? ? "tcp://127.0.0.1:#{ENV.fetch("PORT")}" : "tcp://#{outside}
 threads 1, 3
 environment ENV.fetch("RACK_ENV", "production")
 # What is too large is refused before it is written anywhere.
-http_content_length_limit 2_000_000
+http_content_length_limit Kippen::Server::AsProblem::MOST_BYTES
+# Which are answered and which not is said in one place.
+supported_http_methods :any
 Puma::LogWriter.prepend Kippen::Server::Seldom
+Puma::Server.prepend Kippen::Server::AsProblem
 lowlevel_error_handler { |error, env, status| Kippen::Server::Outermost.broken(error, env, status || 500) }
 if (count = Integer(ENV.fetch("KIPPEN_WORKERS", "0"), 10)).positive?
   workers count

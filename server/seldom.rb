@@ -18,9 +18,21 @@ module Kippen
         end
       end
 
-      def unknown_error(error, req = nil, text = "Unknown error")
-        return super if Seldom.due?([error.class, text])
+      # Without the request: its address may tell of a client.
+      def unknown_error(error, _req = nil, text = "Unknown error")
+        return super(error, nil, text) if Seldom.due?([error.class, text])
 
+        rest(error)
+      end
+
+      # What came is nobody's but the sender's.
+      def parse_error(error, _req)
+        stderr.puts "#{Time.now.utc.strftime("%FT%TZ")} #{error.class}: what came can't be read" if Seldom.due?([error.class, :parse])
+      end
+
+      private
+
+      def rest(error)
         sleep REST_S if error.is_a?(Errno::EMFILE) || error.is_a?(Errno::ENFILE)
       end
     end

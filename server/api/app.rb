@@ -108,6 +108,8 @@ module Kippen
       end
 
       error(Store::Missing) { |e| problem(404, e.message) }
+      # What it belongs to was erased between two questions.
+      error(Sequel::ForeignKeyConstraintViolation) { problem(404, "What this belongs to was erased meanwhile; nothing was saved") }
       error(Store::Sittings::Closed) { |e| problem(409, e.message) }
       error(Store::Joins::Wrong) { |e| problem(404, e.message) }
       error(Store::Joins::TooMany, Store::Streams::TooMany) { |e| problem(429, e.message) }

@@ -51,7 +51,7 @@ module Kippen
         app.post("/api/clients/:client/erasure") do
           name = revisions.fitting(params["client"]).first.name
           problem(409, "To erase, send the client's name as it stands: #{name}") unless sent["name"] == name
-          database.transaction do
+          Store.transaction(database) do
             clients.erase(params["client"])
             audit.note(account, "erased a client", client: params["client"])
           end

@@ -35,7 +35,7 @@ module Kippen
       def self.evidence(row)
         return unless row && FitResult.readable?(row)
 
-        { "fit" => row[:fit_id], "trials" => row[:trials].to_a.size, "words" => RenderFit.note(row[:result]) }
+        { "fit" => row[:fit_id], "trials" => row[:trials].to_a.size, "words" => RenderFit.note(row[:result], moved: row[:moved]) }
       end
     end
   end

@@ -22,6 +22,9 @@ module Kippen
       # So many may wait for a thread of this process; whoever comes then is told at once.
       MOST_WAITING = 200
 
+      # What is told of a request that never came to be one, by the status Puma gives it.
+      BROKEN = { 400 => "It can't be read", 413 => "A request may have #{AsProblem::MOST_BYTES} bytes; nothing was changed" }.freeze
+
       # no_room – a file that is there while the disk is nearly full, see bin/start; or nil
       def initialize(app, no_room: ENV.fetch("KIPPEN_NO_ROOM", nil))
         @app = app
@@ -37,9 +40,13 @@ module Kippen
 
       # What goes wrong before a request is whole, for Puma: status – as it thinks
       def self.broken(error, _env, status = 500)
-        known = Problem::TITLES.key?(status) && status != 500
-        Problem.log(error) unless known
-        code, headers, body = known ? Problem.response(status, "It can't be read") : Problem.response(500, "It has been written to the server's log")
+        words = BROKEN[status == 501 ? 400 : status]
+        Problem.log(error) unless words
+        code, headers, body = if words
+                                Problem.response(status == 501 ? 400 : status, words)
+                              else
+                                Problem.response(500, "It has been written to the server's log")
+                              end
         [code, HEADERS.merge(headers), body]
       end
 

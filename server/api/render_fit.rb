@@ -41,7 +41,9 @@ module Kippen
       def whole(timing) = usual.merge(timing)
 
       # In one sentence, for the revision that rests on it.
-      def self.note(result)
+      def self.note(result, moved: false)
+        return Words.say(:fitted_and_moved, count: result["expected"]["n"]) if moved
+
         expected = result["expected"]
         percent = ->(share) { (share * 100).round }
         Words.say(:fitted_note, count: expected["n"], right: percent[expected["right"]], low: percent[expected["low"]], high: percent[expected["high"]])

@@ -13,9 +13,10 @@ module Kippen
           asked = RevisionRoutes.changes(sent)
           result = nil
           fit = sent["fit"] && RevisionRoutes.fit(self)
+          moved = fit && RevisionRoutes.moved?(fit, sent["change"])
           saved = Store::Save.new(database).on(params["client"], author:, account:, page: sent["page"], change: sent["change"]["kind"]) do |head|
             result = RevisionRoutes.make(self, head, asked)
-            Store::Save::Made.new(fitting: result.fitting, note: sent.fetch("note", ""), fit:)
+            Store::Save::Made.new(fitting: result.fitting, note: sent.fetch("note", ""), fit: fit&.merge(moved:))
           end
           status 201
           json("revision" => Render.revision(saved), "told" => Preview.new(result).told)
@@ -35,11 +36,28 @@ module Kippen
         [Changes.read(sent["change"]), *(Changes::ConfirmTime.new(seconds: sent["confirm_s"]) if sent["confirm_s"])]
       end
 
-      # The row of the fit it rests on. Raises Store::Missing.
+      # Is another timing applied than was fitted?
+      def self.moved?(fit, change) = fit[:result]["timing"].to_hash != change["timing"]
+
+      # The row of the fit it rests on. Raises Store::Missing, and Invalid where what is changed can't rest on it.
       def self.fit(app)
         row = app.fits.find(app.sent["fit"])
-        row[:client_id] == app.params["client"] && FitResult.readable?(row) ? row : raise(Store::Missing, "no result of a fit #{Faults.show(app.sent["fit"])}")
+        raise Store::Missing, "no result of a fit #{Faults.show(app.sent["fit"])}" unless row[:client_id] == app.params["client"] && FitResult.readable?(row)
+        raise Invalid.at("/fit", Words.say(:fit_of_other)) unless of_its_button?(app, row[:button])
+
+        row
       end
+
+      # Does the change give a fitted timing to the button whose presses it was fitted to?
+      def self.of_its_button?(app, ref)
+        kind, scope, of = app.sent["change"].values_at("kind", "scope", "of")
+        return false unless kind == "fitted"
+
+        fitting, = app.revisions.fitting(app.params["client"])
+        button = fitting.button(ref)
+        button && of == { "button" => ref, "device" => button.device, "worked_with" => fitting.worked_with(button) }[scope]
+      end
+      private_class_method :of_its_button?
 
       # On the head, as they were thought of on the revision that the page showed. Returns a
       # Changes::Finish::Result. Raises Invalid, Store::Conflict, Store::Missing.

@@ -23,13 +23,14 @@ module Kippen
         app.post("/api/clients/:client/hands/presses") do
           # All of it or, where a press can't be, nothing.
           Store.transaction(database) do
-            stream = streams.find(streams.going_on(listeners.standing_in(params["client"], LISTENER)))
-            clients.seen(params["client"])
-            status 201
             client = params["client"]
-            json(BenchRoutes.keep(self, stream, ahead: nil) do |fitting|
+            stream = streams.find(streams.going_on(listeners.standing_in(client, LISTENER)))
+            told = BenchRoutes.keep(self, stream, ahead: nil) do |fitting|
               StandinRoutes.messages(fitting, sent, screens.all(client, fitting), after: streams.last(stream[:id]))
-            end)
+            end
+            clients.seen(client)
+            status 201
+            json(told)
           end
         end
       end

@@ -49,8 +49,13 @@ module Kippen
         intended = app.sent["intended"]
         with = fitting.worked_with(button)
         offered = offered(fitting, button, intended)
+        press = { of_stream: stream[:id], from_us: app.sent["from_us"] }
+        # Kept again it is the same trial, meant as is said now.
+        known = app.trials.meant_anew(**press, button: button.ref, intended:)
+        return app.sittings.find(known) if known
+
         app.sittings.kept(app.params["client"], button: button.ref, offered:, author: app.author) do |row, number|
-          app.sittings.add_trial(row, number:, intended:, trace:, heard_by: stream[:name], worked_with: with)
+          app.sittings.add_trial(row, number:, intended:, trace:, heard_by: stream[:name], worked_with: with, **press)
         end
       end
 

@@ -7,8 +7,12 @@ module Kippen
     # A change must carry the token that the page was given with its session, so that a
     # page elsewhere can't make one with the session's cookie.
     class Csrf < Rack::Protection::AuthenticityToken
-      # Who shows a token of their own needs no session, and so none of its tokens.
-      WITHOUT_SESSION = ->(env) { env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ") || env["PATH_INFO"] == "/api/joined" }
+      # There a session counts for nothing, only the token got for a code; elsewhere a token is no pass for what comes
+      # with somebody's session.
+      JOINED = %r{\A/api/joined(/|\z)}
+      WITHOUT_SESSION = lambda { |env|
+        JOINED.match?(env["PATH_INFO"]) || (env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ") && env["rack.session"]["account_id"].nil?)
+      }
 
       def self.of(session) = token(session)
 

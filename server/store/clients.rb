@@ -46,16 +46,26 @@ module Kippen
             viewers: @database[:viewings].where(client_id: id).count }
         end
 
-        # Erases a client with everything. That it was is remembered by its id alone: what is restored from
-        # a back-up is erased again by it.
+        # Erases a client with everything, also while it is worked with. That it was is remembered by its id alone: what
+        # is restored from a back-up is erased again by it. Whoever stands in the way is waited for, or one of both begins anew.
         def erase(id)
-          @database.transaction(savepoint: true) do
+          Store.transaction(@database) do
+            hold(id)
             @database[:erasures].insert_conflict.insert(client_id: id)
             @database[:audit].where(client_id: id).delete
             @database[:clients].where(id:).delete
             News.rights(@database)
             @database.after_commit { Revisions::READ.forget(id) }
           end
+        end
+
+        private
+
+        # In the order in which a press takes them: its stream before its client.
+        def hold(id)
+          listeners = @database[:listeners].where(client_id: id).select(:id)
+          @database[:streams].where(listener_id: listeners).order(:id).for_update.select_map(:id)
+          Save.lock(@database, id)
         end
       end
     end

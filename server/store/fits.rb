@@ -71,13 +71,13 @@ module Kippen
           nil
         end
 
-        # A revision rests on it.
-        def applied(row, number) = @database[:evidence].insert(client_id: row[:client_id], number:, fit_id: row[:id])
+        # A revision rests on it. row – with :moved, where its timing was moved by hand from what was fitted
+        def applied(row, number) = @database[:evidence].insert(client_id: row[:client_id], number:, fit_id: row[:id], moved: row.fetch(:moved, false))
 
         # { revision number => row of its fit }, without what it was made from
         def evidence(client, numbers)
           rows = @database[:evidence].join(:fits, id: :fit_id).where(Sequel[:evidence][:client_id] => client, number: numbers)
-          rows.select(:number, :fit_id, :result, :trials).as_hash(:number)
+          rows.select(:number, :fit_id, :moved, :result, :trials).as_hash(:number)
         end
 
         private

@@ -43,6 +43,19 @@ module Kippen
           end
         end
 
+        # A press of the bench that was kept already is meant as is said now, and offered so. Returns its sitting's id, or nil.
+        def meant_anew(of_stream:, from_us:, button:, intended:)
+          Store.transaction(@database) do
+            row = @database[:trials].where(of_stream:, from_us:, button:).for_update.first or next
+            @database[:trials].where(id: row[:id]).update(intended:, counted: true)
+            sitting = @database[:sittings].where(id: row[:sitting_id])
+            offered = sitting.get(:offered).to_a
+            sitting.update(offered: Sequel.pg_jsonb(offered | [intended])) unless Tuning::STILL.include?(intended)
+            News.tell(@database, sitting.get(:client_id), "sitting")
+            row[:sitting_id]
+          end
+        end
+
         # Those of some rows that a button of a kind can have given to what was offered, as trials/1 has them.
         def self.items(rows, kind, offered)
           asked = [*offered, *Tuning::STILL]

@@ -201,7 +201,7 @@ module Kippen
       lengths = ->(tile) { tile["touches"].map { |touch| touch["ended_us"] - touch["began_us"] } }
       assert_equal(*[view, again].map { |one| lengths[one["tiles"].first] }, "one seed, one hand")
       send_json(:post, "/api/clients/#{@client}/hands/presses", press.merge("hand" => "foot"))
-      assert_problem 422, ["/hand", 'unknown hand "foot"']
+      assert_problem 422, ["/hand", 'no stand-in hand "foot"']
     end
   end
 end

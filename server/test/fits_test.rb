@@ -147,7 +147,16 @@ module Kippen
       assert_match(/\ATiming fitted to 16 presses: \d+ % come out as meant/, newest["note"])
       document = ask("/api/clients/#{@client}/fitting")
       assert_equal timing["long_press_ms"], document["button_timing"][EDGE]["long_press_ms"]
-      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "fit" => "0" * 8, "change" => { "kind" => "client", "name" => "A" })
+      apply = ->(change) { send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "fit" => @fit, "change" => change) }
+      [{ "kind" => "client", "name" => "A" }, { "kind" => "timing", "button" => EDGE, "setting" => "long_press_ms", "value" => 700 },
+       { "kind" => "fitted", "scope" => "button", "of" => "pocket-phone/volume-up", "timing" => timing }].each do |change|
+        apply[change]
+        assert_equal [422, "/fit"], [status, answer["faults"][0]["where"]], change.inspect
+      end
+      apply[{ "kind" => "fitted", "scope" => "device", "of" => "pocket-phone", "timing" => timing.merge("long_press_ms" => 1234) }]
+      moved = ask("/api/clients/#{@client}/revisions")["revisions"].first["evidence"]
+      assert_equal [@fit, "Timing fitted to 16 presses and then moved by hand: what was promised is not of these values."], moved.values_at("fit", "words")
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 3, "fit" => "0" * 8, "change" => { "kind" => "client", "name" => "A" })
       assert_problem 404
     end
 

@@ -49,6 +49,15 @@ module Kippen
       end
     end
 
+    # A header that says something of a token is no reason to trust what comes with somebody's session.
+    def test_a_token_beside_a_session_is_no_pass
+      add_client
+      headers = { "CONTENT_TYPE" => "application/json", "HTTP_AUTHORIZATION" => "Bearer made-up" }
+      post("/api/clients/#{@client}/listeners", JSON.generate("name" => "Forged"), headers)
+      assert_equal 403, status
+      assert_equal(201, send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk").then { status })
+    end
+
     def test_what_is_no_json_object
       { "[]" => 400, "3" => 400, "null" => 400, "\"a\"" => 400, "{" => 400, "a=%" => 400, "{\"a\":1e400}" => 400, "{\"a\":\"\\ud800\"}" => 400,
         "{\"\\u0000\":1}" => 400, "\xFF" => 400, "{\"a\":1,\"a\":2}" => 400 }.each do |body, expected|
@@ -119,7 +128,7 @@ module Kippen
     end
 
     def test_what_puma_can_not_read_is_a_problem_too
-      { 413 => 413, 400 => 400, 501 => 500, 500 => 500 }.each do |given, expected|
+      { 413 => 413, 400 => 400, 501 => 400, 500 => 500 }.each do |given, expected|
         _, told = capture_io do
           code, headers, = Server::Outermost.broken(ArgumentError.new("Bram"), {}, given)
           assert_equal [expected, "nosniff"], [code, headers["x-content-type-options"]]

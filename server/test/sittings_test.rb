@@ -186,6 +186,17 @@ module Kippen
       assert_problem 422
     end
 
+    def test_a_press_that_is_kept_again_is_one_trial_meant_as_is_said_last
+      press(80)
+      keep = lambda { |intended|
+        send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => 0, "to_us" => 80_000, "intended" => intended)
+      }
+      3.times { keep["tap"] }
+      keep["long_press"]
+      assert_equal [201, [["long_press", [80]]], 1], [status, answer["trials"].map { |one| one.values_at("intended", "held") }, answer["counted"]]
+      assert_equal %w[tap long_press], answer["offered"]
+    end
+
     # They are not fitted together; whatever somebody says it was, it is not lost.
     def test_gestures_and_clicks_are_kept_apart
       press(80, 90, 100, apart: 200)

@@ -9,7 +9,10 @@ module Kippen
     include Starting
 
     def file = File.join(@data, "thursday.dump")
-    def run_script(name, *options) = Open3.capture2e(environment, File.join(ROOT, "bin", name), *options).then { |said, status| [status.exitstatus, said] }
+
+    def run_script(name, *options, env: {})
+      Open3.capture2e(environment.merge(env), File.join(ROOT, "bin", name), *options).then { |said, status| [status.exitstatus, said] }
+    end
 
     # A session each time: a restore ends all.
     def lead = visitor.sign_in("lead")
@@ -24,6 +27,9 @@ module Kippen
       assert_equal [0, "In #{file}: 4 clients, 4 revisions, 3 accounts, read back.\n"], [status, said]
       assert_equal "600", format("%o", File.stat(file).mode & 0o777)
       assert_equal [1, "backup: #{file} is there already; --overwrite writes over it\n"], run_script("backup", file)
+      assert_one_at_a_time
+      assert_room_is_looked_for
+      assert_what_was_left_behind_goes { assert_equal 0, run_script("backup", file, "--overwrite").first }
       assert_equal [1, "restore: Kippen is running on #{@data}; stop it first\n"], run_script("restore", file)
       gone, changed = before.first(2)
       erase(gone)
@@ -35,6 +41,8 @@ module Kippen
       status, said = run_script("restore", file, "--overwrite")
       assert_equal [0, "Restored: 3 clients, 3 revisions, 3 accounts. 1 that had been erased since were erased again.\n"], [status, said]
       start
+      assert_equal %w[kippen postgres], databases
+      assert_empty Dir[File.join(@data, "{unfinished,*.part}")]
       assert_equal (before.map { |one| one["id"] } - [gone["id"]]).sort, clients.map { |one| one["id"] }.sort
       assert_equal changed["name"], clients.find { |one| one["id"] == changed["id"] }["name"]
     end
@@ -46,6 +54,32 @@ module Kippen
       status, said = run_script("restore", half, "--overwrite")
       assert_equal 1, status
       assert_match(/could not be read whole; nothing was changed/, said)
+    end
+
+    # A back-up or restore that was killed leaves half a file and a copy, in which stands what was erased since.
+    def assert_what_was_left_behind_goes
+      half = File.join(@data, "friday.dump.part")
+      File.write(half, "PGDMP")
+      File.write(File.join(@data, "unfinished"), half)
+      database.tap { |connection| connection.exec("CREATE DATABASE kippen_restored") }.close
+      yield
+      refute_path_exists half
+      assert_equal %w[kippen postgres], databases
+    end
+
+    def databases = database.then { |one| one.exec("SELECT datname FROM pg_database WHERE NOT datistemplate ORDER BY 1").column_values(0).tap { one.close } }
+
+    def assert_one_at_a_time
+      File.open(File.join(@data, "backup.lock"), "w") do |lock|
+        lock.flock(File::LOCK_EX)
+        assert_equal [1, "backup: another back-up or restore is at work in #{@data}; wait for it\n"], run_script("backup", file, "--overwrite")
+      end
+    end
+
+    def assert_room_is_looked_for
+      status, said = run_script("backup", file, "--overwrite", env: instead_of("df" => "echo F; echo /dev/full 9 9 51200 9% /"))
+      assert_equal 1, status
+      assert_match(/\Abackup: only 50 MB free in \S+, 1\d\d MB are needed; nothing was begun\n\z/, said)
     end
 
     def database

@@ -49,6 +49,7 @@ module Kippen
       start
       id = leave_traces
       refute_empty holding("Quillonde", "postgres/data"), "it can be found while it is there"
+      connect.tap { |connection| connection.exec("ANALYZE") }.close
       assert_equal "200", lead.post("/api/clients/#{id}/erasure", "name" => NAME).code
       dump, = Open3.capture2({ "PGPASSWORD" => File.read(File.join(@data, "postgres", "password")) },
                              "#{Dir["/usr/lib/postgresql/*/bin"].max}/pg_dump", "-h", "127.0.0.1", "-U", "kippen", "-p", connect.port.to_s, "kippen")

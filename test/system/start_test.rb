@@ -106,6 +106,8 @@ module Kippen
       process, = start
       assert_equal "201", long_press(1, 700).code
       left = [pid_of("server"), pid_of("worker")]
+      # Its nice value, the 19th field (proc(5)): whoever presses goes before it.
+      assert_equal "15", File.read("/proc/#{left.last}/stat").split(") ").last.split[16]
       Process.kill("KILL", process)
       wait(process)
       assert all_well?, "the server was left behind"
@@ -154,14 +156,6 @@ module Kippen
       refute_path_exists File.join(@data, "postgres")
     ensure
       taken&.close
-    end
-
-    # Puts programs of the test's own in front of the system's; returns the environment.
-    def instead_of(programs)
-      bin = File.join(@data, "bin")
-      FileUtils.mkdir_p(bin)
-      programs.each { |name, script| File.write(File.join(bin, name), "#!/bin/sh\n#{script}\n", perm: 0o755) }
-      { "PATH" => "#{bin}:#{ENV.fetch("PATH")}", "XDG_CACHE_HOME" => File.join(@data, "cache") }
     end
 
     # A Node that is too old, and none to be had in its place.

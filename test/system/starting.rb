@@ -44,6 +44,14 @@ module Kippen
       { "RUBYOPT" => recorded, "KIPPEN_DATA" => @data, "KIPPEN_WORKERS" => "0", "DATABASE_URL" => nil, "BUNDLE_WITHOUT" => nil, "RUBYLIB" => nil }
     end
 
+    # Puts programs of the test's own in front of the system's; returns the environment.
+    def instead_of(programs)
+      bin = File.join(@data, "bin")
+      FileUtils.mkdir_p(bin)
+      programs.each { |name, script| File.write(File.join(bin, name), "#!/bin/sh\n#{script}\n", perm: 0o755) }
+      { "PATH" => "#{bin}:#{ENV.fetch("PATH")}", "XDG_CACHE_HOME" => File.join(@data, "cache") }
+    end
+
     # Starts Kippen and waits until it says that it is ready.
     # Goes on listening to what it says: @told.
     def start(*options, input: nil, env: {})

@@ -66,6 +66,8 @@ module Kippen
       heard_nothing: "nothing yet",
       heard_touches_one: "one press, %{last} ms",
       heard_touches_many: "%{count} presses, the last %{last} ms",
+      fitted_and_moved: "Timing fitted to %{count} presses and then moved by hand: what was promised is not of these values.",
+      fit_of_other: "only a fitted timing of the button whose presses it was fitted to can rest on a fit",
       fitted_note: "Timing fitted to %{count} presses: %{right} %% come out as meant (95 %%: %{low} to %{high} %%).",
       applies_button: "This button",
       applies_device: "All of %{device}",

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require "puma"
+require "puma/server"
+require "socket"
+require_relative "../as_problem"
+require_relative "../seldom"
+
+module Kippen
+  # What Puma itself refuses is a problem like any other, and its log tells of nobody.
+  class PumaTest < Minitest::Test
+    def setup
+      @told = StringIO.new
+      writer = Class.new(Puma::LogWriter) { prepend Server::Seldom }.new(StringIO.new, @told)
+      options = { log_writer: writer, http_content_length_limit: 1_000, supported_http_methods: :any, min_threads: 1, max_threads: 1,
+                  lowlevel_error_handler: ->(error, env, status) { Server::Outermost.broken(error, env, status) } }
+      app = Server::Outermost.new(->(_) { [200, {}, ["here"]] }, no_room: nil)
+      @server = Class.new(Puma::Server) { prepend Server::AsProblem }.new(app, nil, options)
+      @port = @server.add_tcp_listener("127.0.0.1", 0).addr[1]
+      @server.run
+      Server::Seldom::TOLD.clear
+    end
+
+    def teardown = @server.stop(true)
+
+    # [status, its JSON or text]
+    def answer(request)
+      TCPSocket.open("127.0.0.1", @port) do |socket|
+        socket.write(request)
+        head, body = socket.read.split("\r\n\r\n", 2)
+        [Integer(head[/ (\d+)/, 1], 10), head[/content-type: *(\S+)/i, 1], body]
+      end
+    end
+
+    def assert_problem(status, request)
+      code, type, body = answer(request)
+      assert_equal [status, "application/problem+json", status], [code, type, JSON.parse(body)["status"]], request
+    end
+
+    def test_all_of_it_is_a_problem
+      head = "Host: localhost\r\nConnection: close\r\n"
+      assert_equal 200, answer("GET / HTTP/1.1\r\n#{head}\r\n").first
+      %w[PROPFIND BREW].each { |verb| assert_problem 405, "#{verb} /api/clients HTTP/1.1\r\n#{head}\r\n" }
+      assert_problem 413, "POST /api/clients HTTP/1.1\r\n#{head}Content-Type: application/json\r\nContent-Length: 1001\r\n\r\n"
+      assert_problem 400, "POST /api/clients HTTP/1.1\r\n#{head}Transfer-Encoding: riddle\r\n\r\n"
+      assert_problem 400, "GET /api/clients?search=Quill onde HTTP/1.1\r\n#{head}\r\n"
+    end
+
+    def test_the_log_has_nothing_of_what_was_asked
+      2.times { answer("GET /api/clients?search=Quillonde one HTTP/1.1\r\nHost: localhost\r\n\r\n") }
+      assert_equal 1, @told.string.lines.size
+      refute_includes @told.string, "Quillonde"
+    end
+  end
+end
