@@ -29,6 +29,21 @@ module Kippen
       assert_empty displaced(mouse, put(mouse, RIGHT, "long_press", NEXT))
     end
 
+    # Elsewhere it is as before; and what is put on again is not lost.
+    def test_what_is_built_in_is_lost_where_it_is_and_no_further
+      with = made(mouse, "mode", mode: { "name" => "Reading" })
+      mode = with.modes.first.id
+      there = ->(after, **at) { Consequences.new(with, after, KNOWLEDGE).displaced(RIGHT, place: "everywhere", mode: "base", **at).map(&:words) }
+      assert_equal ["“Context menu” does not happen on a tap in Letters; everywhere else it does."],
+                   there[put(with, RIGHT, "tap", NEXT, place: "letters"), place: "letters"]
+      assert_equal ["“Context menu” does not happen on a tap in Letters while “Reading” is on; everywhere else it does."],
+                   there[put(with, RIGHT, "tap", NEXT, place: "letters", mode:), place: "letters", mode:]
+      assert_empty there[put(with, RIGHT, "tap", MENU)]
+      assert_match(/\AIn Letters: “Double-click” no longer comes about/,
+                   Consequences.new(with, put(with, LEFT, "double_tap", NEXT, place: "letters"), KNOWLEDGE).displaced(LEFT, place: "letters",
+                                                                                                                            mode: "base").first.words)
+    end
+
     def test_what_is_replaced_and_taken_off
       before = put(mouse, RIGHT, "long_press", NEXT)
       assert_equal [["replaced", "It takes the place of “Next page” on the long-press."]], displaced(before, put(before, RIGHT, "hold", HELP))

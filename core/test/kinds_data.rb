@@ -11,7 +11,8 @@ module Kippen
     APPS = JSON.parse(File.read(File.expand_path("apps.json", __dir__))).freeze
     WITH_APPS = Fitting.read("kippen" => "fitting/1", "apps" => APPS)
     KINDS, CODES, _, _, ARRANGEMENTS, SETTINGS = *KNOWLEDGE
-    CATALOGUE = KNOWLEDGE.catalogue.of(WITH_APPS)
+    KNOWN = KNOWLEDGE.of(WITH_APPS)
+    CATALOGUE = KNOWN.catalogue
     COMBINATIONS = KNOWLEDGE.combinations.of(WITH_APPS)
     NOON = "2026-11-25T12:00:00Z"
 

@@ -120,7 +120,7 @@ module Kippen
       error(Invalid) { |e| problem(422, "#{e.faults.size} thing#{"s" if e.faults.size > 1} to put right; nothing was changed", faults: e.faults) }
       # Told by OneConnection, which drops the connection.
       error(*OneConnection::LOST) { |e| raise e }
-      error(Deadline::Passed) { problem(413, "This takes longer than a second to work out: do it in parts") }
+      error(Deadline::Passed) { problem(413, "This takes longer to work out than anybody waits: do it in parts") }
       error(Deadline::GivenUp) { problem(429, "A newer question took its place") }
       error(Sinatra::NotFound) { problem(404, "There is nothing at #{request.path_info.slice(0, 120)}") }
       error do |e|

@@ -48,13 +48,15 @@ module Kippen
       end
 
       # What was decided happens on the screens while the stream is still held: otherwise what comes next
-      # might happen there before. Returns [Store::Benches::Seen, { host id => Standins::Screen }].
+      # might happen there before. What is pressed because a sitting asked for it is really done nowhere.
+      # Returns [Store::Benches::Seen, { host id => Standins::Screen }].
       def self.heard(app, stream, **ahead, &)
         Store.transaction(app.database) do
           seen = app.benches.take(stream, **ahead, &)
-          app.sittings.hear(stream, seen.heard)
+          asked = app.sittings.hear(stream, seen.heard)
           changed = seen.modes_changed.map(&:first)
-          [seen, app.screens.follow(stream[:client_id], seen.fitting, seen.decided, changed, seen.bench.modes)]
+          done = seen.decided.reject { |outcome| outcome.button == asked }
+          [seen, app.screens.follow(stream[:client_id], seen.fitting, done, changed, seen.bench.modes)]
         end
       end
 

@@ -9,8 +9,9 @@ module Kippen
 
         # What can be chosen, the client's own apps among it.
         app.get("/api/clients/:client/actions") do
-          catalogue = CATALOGUE.of(revisions.fitting(params["client"]).first)
-          json("actions" => catalogue.entries.map { |entry| Render.action(entry, catalogue) }, "keys" => Render.keys)
+          fitting, = revisions.fitting(params["client"])
+          catalogue = CATALOGUE.of(fitting)
+          json("actions" => catalogue.entries.map { |entry| Render.action(entry, catalogue, fitting.wants) }, "keys" => Render.keys)
         end
 
         app.get("/api/clients/:client/actions/found") do

@@ -17,7 +17,7 @@ module Kippen
         app.get("/api/clients/:client/differences") do
           history = Store::History.new(database, params["client"])
           before, after = sought.values_at("from", "to").map { |number| history.fitting(number) }
-          json("words" => Fitting::Differences.new(before, after, CATALOGUE.of(after)).words)
+          json("words" => Fitting::Differences.new(before, after, KNOWLEDGE.of(after)).words)
         end
 
         # Back, forward again, or to any revision; each is a new revision.

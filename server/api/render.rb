@@ -94,13 +94,21 @@ module Kippen
       end
 
       # entry – of a Catalogue; what asks for an app gets them to choose from
-      def action(entry, catalogue)
+      # wants – the client's: what one says of a wrong press goes before what is said in general
+      def action(entry, catalogue, wants)
         facts = entry.facts
         { "id" => entry.id, "name" => entry.name, "app" => entry.app, "words" => entry.words, "action" => entry.action, "group" => entry.group,
           "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask, catalogue) },
           "hosts" => catalogue.hosts(entry.action, entry), "locked" => entry.locked,
           "needs" => facts["needs"], "only" => entry.only({}), "repeats" => entry.repeats?, "after" => facts["after"],
-          "undo" => facts["undo"] || facts["undone_by"]&.then { |id| catalogue.find(id).name }, "harm" => entry.harm }
+          "undo" => facts["undo"] || facts["undone_by"]&.then { |id| catalogue.find(id).name }, "harm" => harm(entry, wants) }
+      end
+
+      def harm(entry, wants)
+        worst = wants.select { |want| want.action && entry.of?(want.action) }.max_by { |want| Fitting::WantsReader::WRONG.index(want.wrong) }
+        return entry.harm unless worst
+
+        { "cost" => worst.wrong, "words" => Words.say(:harm_of_want, what: worst.what, words: entry.harm["words"]) }
       end
 
       # Modifiers first, then every key of the code tables.

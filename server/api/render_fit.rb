@@ -65,10 +65,16 @@ module Kippen
         told = @row[:result].to_hash
         whole = usual.merge(told["timing"])
         { "timing" => told["timing"], "expected" => expected(told["expected"]), "confusion" => confusion(told["confusion"]),
-          "compared" => told["compared"].map { |one| judged(one["name"], one["timing"]) }, "settings" => settings(told, whole), "notes" => told["notes"],
+          "compared" => told["compared"].map do |one|
+            judged(one["name"], today?(one) ? now : one["timing"])
+          end, "settings" => settings(told, whole), "notes" => told["notes"],
           "more" => told["more"], "trials" => trials(whole), "pays" => pays(whole), "applies" => applies,
           "in_force" => in_force?(told["timing"]), "note" => RenderFit.note(told) }
       end
+
+      # What the button has as it is now, not as it was when it was fitted.
+      def now = @now ||= usual.merge(@fitting.timing(@button).settings)
+      def today?(compared) = compared["name"] == Words.say(:timing_today)
 
       def usual = Fitting::Timing::USUAL.merge(series.given)
 
@@ -89,7 +95,7 @@ module Kippen
       def settings(told, whole)
         explained = Tuning::Explained.new(series, whole, told["sweeps"])
         told["sweeps"].map do |name, swept|
-          { "name" => name, "value" => whole[name], "today" => series.given[name], "fixed" => fixed?(name),
+          { "name" => name, "value" => whole[name], "today" => now[name], "fixed" => fixed?(name),
             "stretch" => stretch(name, whole), "words" => explained.of(name), "room" => explained.around(name), **limits(name),
             "settable" => Words.settable(name, series.settable[name]),
             "sweep" => swept.map { |value, ghosts, lost, total| { "value" => value, "ghosts" => ghosts, "lost" => lost, "total_ms" => total } } }

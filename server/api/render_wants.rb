@@ -4,6 +4,9 @@ module Kippen
   module Server
     # Wants as the JSON of the contract, each with the buttons that do it.
     module RenderWants
+      # So many ways are told of each; more are counted.
+      MOST_WAYS = 8
+
       def self.all(fitting)
         wants = Reach::Wants.of(fitting, KNOWLEDGE)
         fitting.wants.map { |want| want(fitting, wants, want) }
@@ -13,7 +16,11 @@ module Kippen
         { "id" => want.id, "what" => want.what, "place" => want.place, "hosts" => want.hosts, "times_a_day" => want.times_a_day,
           "wrong" => want.wrong, "asked_by" => want.asked_by, "importance" => want.importance, "action" => want.action,
           "action_name" => want.action && CATALOGUE.of(fitting).name(want.action), "state" => wants.state(want),
-          "ways" => wants.ways(want).map { |way| way(fitting, way) } }
+          **ways(fitting, wants.ways(want)) }
+      end
+
+      def self.ways(fitting, ways)
+        { "ways" => ways.first(MOST_WAYS).map { |way| way(fitting, way) }, "more_ways" => [ways.size - MOST_WAYS, 0].max }
       end
 
       def self.way(fitting, way)
@@ -21,7 +28,7 @@ module Kippen
         { "button" => way.button.ref, "gesture" => way.gesture,
           "words" => "#{Words.button(device, way.button)}: #{Words::GESTURES.fetch(way.gesture)}#{", by itself" if way.builtin}" }
       end
-      private_class_method :way
+      private_class_method :ways, :way
     end
   end
 end

@@ -4,19 +4,24 @@ module Kippen
   module Server
     # Where and when something else holds, as the JSON of the contract.
     class RenderWhere
-      # deadline – how long it may take
-      def initialize(fitting, deadline: Deadline::NEVER)
+      # Of work of a core, for each of what has to be walked through.
+      PART_S = 0.4
+      NO_WAYS = { "ways_in" => [], "ways_out" => [] }.freeze
+
+      # part_s – how long each part may take: what takes longer is left out, and said so
+      def initialize(fitting, part_s: PART_S)
         @fitting = fitting
         @knowledge = KNOWLEDGE.of(fitting)
         @catalogue = @knowledge.catalogue
-        @deadline = deadline
+        @part_s = part_s
+        @left_out = []
       end
 
       # revision – its number
       def all(revision)
         { "revision" => revision, "follow" => @fitting.follow, "hosts" => @fitting.hosts.map { |host| host(host) }, "places" => places, "modes" => modes,
-          "carried" => carried, "traps" => Reach::Traps.of(@fitting, KNOWLEDGE, deadline: @deadline).map { |trap| RenderWhere.trap(@fitting, trap) },
-          "never" => never, "shortlists" => @fitting.shortlists.map { |list| shortlist(list) }, "cues" => cues }
+          "carried" => carried, "traps" => in_time(:traps) { |deadline| traps(deadline) }, "never" => in_time(:never) { |deadline| never(deadline) },
+          "shortlists" => @fitting.shortlists.map { |list| shortlist(list) }, "cues" => cues, "left_out" => @left_out }
       end
 
       def self.trap(fitting, trap) = { "mode" => trap.mode.id, "words" => Reach::Traps.words(fitting, trap), "fix" => trap.fix }
@@ -30,6 +35,16 @@ module Kippen
       end
 
       private
+
+      # Yields a Deadline; nothing where it passes.
+      def in_time(part)
+        yield Deadline.new(@part_s)
+      rescue Deadline::Passed
+        @left_out << Words.say(:"#{part}_left_out")
+        []
+      end
+
+      def traps(deadline) = Reach::Traps.of(@fitting, KNOWLEDGE, deadline:).map { |trap| RenderWhere.trap(@fitting, trap) }
 
       def host(host)
         kind = KNOWLEDGE.host_kinds.of(host.system)
@@ -47,12 +62,20 @@ module Kippen
       end
 
       def modes
-        walks = @fitting.modes.empty? ? [] : @fitting.hosts.map { |host| Reach::ModeWalk.new(@fitting, host, deadline: @deadline) }
+        ways = @fitting.modes.empty? ? {} : in_time(:walks) { |deadline| ways(deadline) }.to_h
         count = @fitting.assignments.map(&:mode).tally
         @fitting.modes.map do |mode|
           { "id" => mode.id, "name" => Words.mode(@fitting, mode.id), "otherwise" => mode.otherwise, "assigned" => count.fetch(mode.id, 0),
             "shortlist" => mode.shortlist, "counts" => counts(mode) }
-            .merge(%w[ways_in ways_out].to_h { |ways| [ways, walks.flat_map { |walk| walk.public_send(ways, mode.id) }.map { |step| way(step) }] })
+            .merge(ways.fetch(mode.id, NO_WAYS))
+        end
+      end
+
+      # { mode => { "ways_in", "ways_out" } }
+      def ways(deadline)
+        walks = @fitting.hosts.map { |host| Reach::ModeWalk.new(@fitting, host, deadline:) }
+        @fitting.modes.to_h do |mode|
+          [mode.id, NO_WAYS.keys.to_h { |ways| [ways, walks.flat_map { |walk| walk.public_send(ways, mode.id) }.map { |step| way(step) }] }]
         end
       end
 
@@ -89,14 +112,14 @@ module Kippen
         end
       end
 
-      def never
-        Reach::Never.of(@fitting, @catalogue, deadline: @deadline).map do |one|
+      def never(deadline)
+        Reach::Never.of(@fitting, @catalogue, deadline:).map do |one|
           { "button" => one.assignment.button, "gesture" => one.assignment.gesture, "place" => one.assignment.place, "mode" => one.assignment.mode,
             "words" => Words.say(:never_wins, what: spoken(one.assignment), why: one.why) }
         end
       end
 
-      def spoken(one) = Fitting::Differences.new(@fitting, @fitting, @catalogue).spoken(one.gesture, [one.button, one.place, one.mode])
+      def spoken(one) = Fitting::Differences.new(@fitting, @fitting, KNOWLEDGE.of(@fitting)).spoken(one.gesture, [one.button, one.place, one.mode])
 
       def shortlist(list)
         opens = @fitting.assignments.select { |one| one.action == Catalogue::OwnActions.opens(@fitting, list) }

@@ -56,9 +56,12 @@ module Kippen
         when "go_on" then @store.update(@row, paused: false)
         when "again" then @store.ask(@row, @row[:prompt]&.to_hash)
         when "skip" then answered { nil }
-        when "done" then answered { keep }
+        when "done" then answered { keep if answer? }
         end
       end
+
+      # Resting is an answer; where a press is asked for and none was heard, nobody has tried.
+      def answer? = Tuning::PRESSES.fetch(@row[:prompt]["intended"]).zero? || @row[:trace].to_a.any?
 
       # Twice the same answer is one; and what came meanwhile is looked at first.
       def answered
@@ -76,8 +79,8 @@ module Kippen
 
       def ask
         row = @store.find(@row[:id])
-        # What was skipped counts as asked, so that it isn't asked again at once.
-        skipped = @sent["do"] == "skip" ? [@row[:prompt]["intended"]] : []
+        # What had no answer counts as asked, so that it isn't asked again at once.
+        skipped = row[:asked].to_a.size == @row[:asked].to_a.size ? [@row[:prompt]["intended"]] : []
         @store.ask(row, Asking.new(fitting, row, trials).next(number: @row[:prompt]["number"] + 1, asked: row[:asked] + skipped))
       end
 

@@ -23,7 +23,7 @@ module Kippen
           json(SittingRoutes.view(self, TrialRoutes.keep(self, fitting), fitting))
         end
 
-        app.get("/api/clients/:client/drift") { json(DriftTold.of(self)) }
+        app.get("/api/clients/:client/drift") { json(DriftTold::ASKED.take(account.id) { |outdone| DriftTold.of(self, Deadline.new(DriftTold::MOST_S, &outdone)) }) }
       end
 
       # A file's trials as a sitting of their own, of the button that is named, whatever the file calls it. Returns its row.
@@ -81,21 +81,26 @@ module Kippen
 
     # Trials of another day against these, in words.
     module DriftTold
+      # Of work of a core.
+      MOST_S = 2.0
+      ASKED = Newest.new
+
       module_function
 
-      def of(app)
+      def of(app, deadline)
         fitting, = app.revisions.fitting(app.params["client"])
         before, after = %w[before after].map do |name|
           file, = FitRoutes.file(app, fitting, app.sought["button"], app.sought[name].split(","))
           Formats::TrialsJson.read(JSON.generate(file))
         end
-        { "changes" => changes(Tuning::Drift.of(before, after, before.given)), "tiring" => changes(Tuning::Drift.tiring(after)),
-          "before" => still(before), "after" => still(after) }
+        replays = [before, after].map { |series| Tuning::Replays.new(series, deadline:) }
+        { "changes" => changes(Tuning::Drift.of(before, after, before.given, replays:)), "tiring" => changes(Tuning::Drift.tiring(after)),
+          "before" => still(before, replays[0]), "after" => still(after, replays[1]) }
       end
 
       # What today's timing comes to on them.
-      def still(series)
-        Tuning::Judged.of(series.trials.zip(Tuning::Replays.new(series).scores(series.trials, series.given))).slice("right", "low", "high", "n")
+      def still(series, replays)
+        Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, series.given))).slice("right", "low", "high", "n")
       end
 
       def changes(list)

@@ -7,7 +7,7 @@ module Kippen
       def self.registered(app)
         app.get("/api/clients/:client/where") do
           fitting, revision = revisions.fitting(params["client"])
-          json(RenderWhere.new(fitting, deadline: Deadline.new(RevisionRoutes::LOOK_S)).all(revision[:number]))
+          json(RenderWhere.new(fitting).all(revision[:number]))
         end
 
         app.get("/api/clients/:client/answers") do

@@ -82,7 +82,8 @@ module Kippen
         end
 
         # What a button gave, as it comes: to the prompt of the open sitting, if it is asked of that button. The first
-        # stream that answers a prompt is heard, for clocks differ. messages – Press::Bench::Messages of buttons
+        # stream that answers a prompt is heard, for clocks differ. messages – Press::Bench::Messages of buttons. Returns
+        # the button that is asked for, where it was heard, or nil.
         def hear(stream, messages)
           edges = messages.select { |message| EDGES.include?(message.kind) }
           row = edges.any? && listening(stream, edges.map(&:source).uniq) or return
@@ -91,6 +92,7 @@ module Kippen
           trace = (row[:trace].to_a + heard).sort_by.with_index { |(at, *), index| [at, index] }.first(MOST_ROWS)
           update(row, trace: Sequel.pg_jsonb(trace), stream_id: stream[:id])
           tell(stream[:client_id])
+          row[:button]
         end
 
         # Keeps what the prompt of a held sitting gave as a trial. worked_with – of its button. Returns the trial's id.

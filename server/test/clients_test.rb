@@ -131,5 +131,16 @@ module Kippen
       assert_equal([["long_press_ms", 500, 100, 5000], ["tap_gap_ms", 300, 50, 3000]],
                    lane["boundaries"].map { |boundary| boundary.values_at("setting", "value_ms", "from_ms", "to_ms") })
     end
+
+    # How bad a wrong press is, is the client's to say.
+    def test_what_a_want_says_of_a_wrong_press_goes_before_what_is_said_in_general
+      add_client
+      harm = -> { ask("/api/clients/#{@client}/actions")["actions"].find { |one| one["id"] == "help-ask" }["harm"] }
+      general = harm.call
+      want = { "what" => "Ring the bell", "wrong" => "nothing", "importance" => "must", "action" => { "kind" => "help" } }
+      change({ "kind" => "want", "want" => want })
+      change({ "kind" => "want", "want" => want.merge("what" => "Fetch somebody", "wrong" => "dangerous") }, parent: 2)
+      assert_equal ["dangerous", "So the want “Fetch somebody” says. #{general["words"]}"], harm.call.values_at("cost", "words")
+    end
   end
 end

@@ -121,7 +121,7 @@ module Kippen
       assert_equal 5, settings["wheel_lines"]
       buttons = ask("/api/clients/#{@client}/fitting")["assignments"].map { |item| item["button"] }
       assert_equal %w[mouse/forward mouse/left mouse/middle mouse/right], buttons.grep(/mouse/).sort
-      assert_equal "Revision 4 taken back: nobody confirmed it. Changed since, so it stays: Mouse, wheel lines: its own", desk["revision"]["note"]
+      assert_equal "Revision 4 taken back: nobody confirmed it. Changed since, so it stays: Mouse, wheel lines: 1 → its own", desk["revision"]["note"]
     end
 
     # A link that took the main job away goes too, or the next change of anything would do it again.

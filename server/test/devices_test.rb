@@ -100,6 +100,16 @@ module Kippen
       assert_equal({ "key:AudioVolumeUp" => "phone/volume-up", "key:Enter" => nil }, heard)
     end
 
+    # A want that many buttons do is told with some of them.
+    def test_of_many_ways_to_a_want_some_are_told
+      buttons = (1..20).map { |number| { "id" => "b#{number}", "name" => "B#{number}" } }
+      assignments = buttons.map { |button| { "button" => "box/#{button["id"]}", "gesture" => "tap", "action" => { "kind" => "help" } } }
+      add_client("kippen" => "fitting/1", "devices" => [{ "id" => "box", "buttons" => buttons }], "assignments" => assignments,
+                 "wants" => [{ "id" => "help", "what" => "Call", "wrong" => "nuisance", "importance" => "must", "action" => { "kind" => "help" } }])
+      want = ask("/api/clients/#{@client}/wants")["wants"].first
+      assert_equal ["done", 8, 12], [want["state"], want["ways"].size, want["more_ways"]]
+    end
+
     def test_a_wheel_and_a_push_button_can_not_stand_for_each_other
       made("kind" => "host", "host" => { "name" => "Computer", "system" => "computer" })
       made("kind" => "add_device", "of" => "mouse-five", "name" => "Mouse")

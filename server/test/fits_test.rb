@@ -160,6 +160,23 @@ module Kippen
       assert_problem 404
     end
 
+    # What the button has now is today's, once it was applied.
+    def test_applied_todays_is_what_was_applied
+      want
+      work
+      todays = -> { fit["result"].then { |result| result["compared"].first.slice("name", "timing", "right").merge("in_force" => result["in_force"]) } }
+      before = todays.call
+      timing = fit["result"]["timing"]
+      change({ "kind" => "fitted", "scope" => "button", "of" => EDGE, "timing" => timing })
+      assert_equal 201, status, answer
+      after = todays.call
+      assert_equal ["today's", false, true], [after["name"], before["in_force"], after["in_force"]]
+      assert_equal timing, after["timing"].slice(*timing.keys)
+      assert_operator after["right"], :>, before["right"]
+      settings = fit["result"]["settings"].to_h { |one| one.values_at("name", "today") }
+      assert_equal timing.slice(*settings.keys), settings.slice(*timing.keys)
+    end
+
     def test_another_day_against_these
       slower = file.merge("trials" => file["trials"].map { |one| one.merge("trace" => [[0, "down"], [one["trace"][1][0] + 300_000, "up"]]) })
       before = add_sitting

@@ -1,44 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "helper"
+require_relative "sitting_case"
 require_relative "../jobs/jobs"
 
 module Kippen
   # Sittings and their trials: prompts, what is heard, what is kept of it.
-  class SittingsTest < ServerTest
-    def setup
-      super
-      add_client
-      @listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
-      @stream = send_json(:post, "/api/listeners/#{@listener}/streams", {})["id"]
-      @number = 0
-      @ms = 0
-    end
-
-    def begin_sitting(**more)
-      send_json(:post, "/api/clients/#{@client}/sittings",
-                { "button" => EDGE, "way" => "prompts", "whose" => "client", "offered" => %w[tap long_press] }.merge(more.transform_keys(&:to_s)))
-      assert_equal 201, status, last_response.body
-      @sitting = answer["id"]
-      answer
-    end
-
-    def now = ask("/api/sittings/#{@sitting}")
-    def step(what, **more) = send_json(:post, "/api/sittings/#{@sitting}/steps", { "do" => what }.merge(more.transform_keys(&:to_s)))
-    def done(**more) = step("done", prompt: now["prompt"]["number"], **more)
-
-    # Presses for so long each, one after the other.
-    def press(*lengths, apart: 100, button: EDGE)
-      rows = lengths.flat_map do |for_ms|
-        [[@ms, "down"], [@ms + for_ms, "up"]].tap { @ms += for_ms + apart }
-      end
-      messages = rows.map { |at, kind| { "number" => @number += 1, "t_us" => at * 1000, "source" => button, "kind" => kind } }
-      send_json(:post, "/api/streams/#{@stream}/messages", "messages" => messages)
-      assert_equal 200, status, last_response.body
-    end
-
-    def trace(trial) = DATABASE[:trials].where(id: trial["id"]).get(:trace).to_a
-
+  class SittingsTest < SittingCase
     def test_what_a_prompt_gave_is_kept_as_it_was_heard
       first = begin_sitting
       assert_equal [0, 0], [first["prompt"]["number"], first["rows"]]
@@ -59,6 +26,34 @@ module Kippen
       step("done", prompt: 0)
       step("done", prompt: 0)
       assert_equal [1, 1], [now["trials"].size, now["prompt"]["number"]]
+    end
+
+    # Nobody has tried: neither a miss nor a trial. Resting is an answer without a press.
+    def test_going_on_without_a_press_is_no_trial
+      begin_sitting
+      30.times do
+        intended = now["prompt"]["intended"]
+        kept = now["trials"].size
+        number = now["prompt"]["number"]
+        after = done
+        assert_equal [kept + (intended == "rest" ? 1 : 0), number + 1], [after["trials"].size, after["prompt"]["number"]], intended
+      end
+      assert_equal %w[rest], now["trials"].map { |one| one["intended"] }.uniq
+    end
+
+    # Help that is asked for while a press is only asked for must not be rung for, even on a simulated screen.
+    def test_what_a_sitting_asks_for_is_done_nowhere
+      change({ "kind" => "assign", "button" => EDGE, "gesture" => "tap", "action" => { "kind" => "help" } })
+      said = -> { ask("/api/clients/#{@client}/screens")["screens"].map { |screen| screen["said"] } }
+      before = said.call
+      begin_sitting
+      press(80, apart: 2_000)
+      press(80, apart: 2_000)
+      assert_equal before, said.call
+      step("end")
+      press(80, apart: 2_000)
+      press(80)
+      refute_equal before, said.call
     end
 
     # The page had seen less than there was by then.
@@ -173,42 +168,6 @@ module Kippen
       worn = now["worn"]
       assert_equal true, worn["worn"]
       assert_includes worn["words"], "the switch is worn"
-    end
-
-    def test_a_press_of_the_bench_is_kept
-      press(80, 90, apart: 120)
-      send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => 0, "to_us" => 80_000, "intended" => "tap")
-      assert_equal 201, status, last_response.body
-      assert_equal([["tap", [80]]], answer["trials"].map { |one| one.values_at("intended", "held") })
-      send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => 200_000, "to_us" => 290_000, "intended" => "tap")
-      assert_equal([[80], [90]], answer["trials"].map { |one| one["held"] })
-      send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => 900_000, "to_us" => 990_000, "intended" => "tap")
-      assert_problem 422
-    end
-
-    def test_a_press_that_is_kept_again_is_one_trial_meant_as_is_said_last
-      press(80)
-      keep = lambda { |intended|
-        send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => 0, "to_us" => 80_000, "intended" => intended)
-      }
-      3.times { keep["tap"] }
-      keep["long_press"]
-      assert_equal [201, [["long_press", [80]]], 1], [status, answer["trials"].map { |one| one.values_at("intended", "held") }, answer["counted"]]
-      assert_equal %w[tap long_press], answer["offered"]
-    end
-
-    # They are not fitted together; whatever somebody says it was, it is not lost.
-    def test_gestures_and_clicks_are_kept_apart
-      press(80, 90, 100, apart: 200)
-      keep = lambda { |from, intended|
-        send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => from, "to_us" => from + 120_000,
-                                                         "intended" => intended)
-      }
-      sittings = [[0, "tap"], [280_000, "click"], [570_000, "long_press"]].map { |from, intended| keep[from, intended] }
-      assert_equal([%w[tap], %w[click], %w[tap long_press]], sittings.map { |one| one["offered"] })
-      assert_equal([1, 1, 2], sittings.map { |one| one["counted"] })
-      file = ask("/api/clients/#{@client}/trials", "button" => EDGE, "sittings" => sittings[1]["id"])
-      assert_equal(%w[click], file["trials"].map { |one| one["intended"] })
     end
 
     def test_a_file_goes_out_and_comes_in

@@ -32,6 +32,18 @@ module Kippen
       assert_equal ["1 assigned there is kept with it, and comes back with it."], answer["told"]
     end
 
+    # The rest is told all the same.
+    def test_what_takes_too_long_is_left_out_and_said
+      save("mode", mode: { "name" => "Reading", "otherwise" => "nothing" })
+      save("assign", button: EDGE, gesture: "tap", action: LOCK)
+      fitting = Server::Store::Revisions.new(DATABASE).fitting(@client).first
+      whole, late = [10, 0].map { |part_s| Server::RenderWhere.new(fitting, part_s:).all(3) }
+      assert_equal [[], 1, 1], [whole["left_out"], whole["traps"].size, whole["modes"].first["ways_in"].size]
+      assert_equal [3, [], []], [late["left_out"].size, late["traps"], late["modes"].first["ways_in"]]
+      assert_includes late["left_out"], "Whether each mode has a way back takes too long to work out: it is not told."
+      assert_equal(%w[places shortlists cues].map { |part| whole[part] }, %w[places shortlists cues].map { |part| late[part] })
+    end
+
     def test_a_mode_without_a_way_back_is_told_before_and_after_and_one_change_puts_it_right
       save("mode", mode: { "name" => "Reading", "otherwise" => "nothing" })
       taking = { "kind" => "assign", "button" => EDGE, "gesture" => "tap", "action" => LOCK }

@@ -48,6 +48,24 @@ module Kippen
       assert_no_selector "section[aria-label^='Stand-in']", text: "Bells until changed"
     end
 
+    def test_a_mode_that_was_made_is_given_a_button_where_it_stands
+      demo("sunniva")
+      open_step("assign", view: "modes")
+      click_button "Add a mode"
+      fill_in "What it is called", with: "Bells"
+      click_button "Add it"
+      saved(2)
+      assert_text "Nothing takes it yet."
+      click_button "Give it a button: Bells"
+      pick("Foot switch", from: "Button")
+      find("label", text: "as long as held").click
+      assert_selector "section[aria-label='What this changes']"
+      assert_accessible
+      click_button "Put it there"
+      saved(3)
+      assert_no_text "Nothing takes it yet."
+    end
+
     def test_a_shortlist_stepped_with_one_button_and_reordered
       demo("sunniva")
       open_step("assign", view: "shortlists")

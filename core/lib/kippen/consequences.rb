@@ -20,8 +20,8 @@ module Kippen
       return [] unless lanes.all?
 
       old, new = lanes.map { |lane| lane.chips.reject(&:off).to_h { |chip| [stretch(chip.gesture), chip] } }
-      gone = (old.keys | new.keys).filter_map { |stretch| one(lanes.last.button, old[stretch], new[stretch]) }
-      [*gone, *own_lost(lanes), *print(lanes.last.button, old["tap"], new["tap"])]
+      gone = (old.keys | new.keys).filter_map { |stretch| one(lanes.last, old[stretch], new[stretch]) }
+      [*gone, *own_lost(lanes, where(lanes.last)), *print(lanes.last.button, old["tap"], new["tap"])]
     end
 
     # The same of buttons that were not touched themselves: their host's time, or a timing they share, is another.
@@ -49,9 +49,10 @@ module Kippen
     # hold and long-press are two uses of one stretch; what is built in stands for the tap.
     def stretch(gesture) = { "hold" => "long_press", "builtin" => "tap" }.fetch(gesture, gesture)
 
-    def one(button, old, new)
+    def one(lane, old, new)
+      button = lane.button
       return if old.nil? || (new && old.action == new.action && old.gesture == new.gesture) || kept?(old, new)
-      return builtin_lost(button, old) if builtin?(old)
+      return builtin_lost(lane, old, new) if builtin?(old)
 
       name = @catalogue.name(old.action, button.builtin)
       gesture = Words::GESTURES.fetch(old.gesture)
@@ -66,16 +67,39 @@ module Kippen
     # What was untouched is kept as a tap.
     def kept?(old, new) = new && builtin?(old) && builtin?(new)
 
-    def builtin_lost(button, old)
-      return unless button.builtin && @cautions.held_back?(button)
+    def builtin_lost(lane, old, new)
+      button = lane.button
+      return unless button.builtin && @cautions.held_back?(button) && !same_again?(button, new)
 
-      Displaced.new(gesture: old.gesture, kind: "builtin_lost", words: Words.say(:no_longer_happens_on_tap, builtin: button.builtin))
+      where = where(lane)
+      words = where ? Words.say(:does_not_happen_there, builtin: button.builtin, where:) : Words.say(:no_longer_happens_on_tap, builtin: button.builtin)
+      Displaced.new(gesture: old.gesture, kind: "builtin_lost", words:)
+    end
+
+    # Was what the button does by itself put on again?
+    def same_again?(button, chip)
+      return false unless chip
+
+      own = (@knowledge.kinds.button(@after.device(button.device), button) || {})["builtin_action"]
+      !own.nil? && chip.action.slice(*own.keys) == own && (chip.action.keys - own.keys - %w[times]).empty? && chip.action.fetch("times", 1) == 1
+    end
+
+    # In which app, and while which mode is on, in words; nil for everywhere and always.
+    def where(lane)
+      parts = [(Words.say(:lost_in, place: Words.place(@after, lane.place)) unless lane.place == Fitting::EVERYWHERE),
+               (Words.say(:lost_while, mode: Words.mode(@after, lane.mode)) unless lane.mode == Fitting::BASE)].compact
+      parts.join(" ") if parts.any?
     end
 
     # What the host made of its presses and makes no more, or hardly.
-    def own_lost(lanes)
+    def own_lost(lanes, where = nil)
       before, after = [@before, @after].zip(lanes).map { |fitting, lane| OwnDoing.on(fitting, @knowledge.kinds, lane) }
-      before.zip(after).filter_map { |old, new| Displaced.new(gesture: new.gesture, kind: "own_lost", words: new.told) if old && new&.worse_than?(old) }
+      before.zip(after).filter_map do |old, new|
+        next unless old && new&.worse_than?(old)
+
+        Displaced.new(gesture: new.gesture, kind: "own_lost",
+                      words: where ? Words.say(:told_there, where: where[0].upcase + where[1..], told: new.told) : new.told)
+      end
     end
 
     # Does the host make more of its presses than its tap?

@@ -80,8 +80,9 @@ module Kippen
                   "Set the host's double-click time first, then the guard; or %{remedy}.",
       own_hold_drops: "“%{words}” ends for good at a drop-out of %{drop} ms on this button: a bounce guard of %{guard} ms takes what is still held " \
                       "for a bounce. Make the gap bridge longer than the drop-outs; or %{remedy}.",
-      own_double_tap_hardly: "%{words} (hardly)",
-      own_hold_hardly: "%{words} (until a drop-out)",
+      own_double_tap_hardly: "hardly %{words}",
+      own_hold_hardly: "frail %{words}",
+      harm_of_want: "So the want “%{what}” says. %{words}",
       with_figure: "%{name} %{ms} ms",
       no_filter: "no filter",
       own_of_button: "%{button}: %{told}",

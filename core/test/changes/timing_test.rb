@@ -40,7 +40,7 @@ module Kippen
       long = ->(ref) { fitting.timing(fitting.button(ref)).long_press_us / 1000 }
       assert_equal [1000, 700], [long.call(OK_KEY), long.call("television-remote/up")]
       assert_equal 600_000, fitting.timing(fitting.button(OK_KEY)).tap_gap_us
-      assert_equal ["Television remote, long press: 700 ms."],
+      assert_equal ["Television remote, long-press: as for all → 700 ms."],
                    result(remote, "device_timing", device: "television-remote", setting: "long_press_ms", value: 700).words
       assert_match(/nearest that can be set is 700 ms/, faults do
         made(fitting, "device_timing", device: "television-remote", setting: "long_press_ms", value: 800)

@@ -10,7 +10,7 @@ module Kippen
     MOUSE = "mouse-with-five-buttons"
     HELP = { "kind" => "help" }.freeze
 
-    def words(before, after) = Fitting::Differences.new(before, after, CATALOGUE).words
+    def words(before, after) = Fitting::Differences.new(before, after, KNOWN).words
 
     def mouse = with_devices("mouse-five")
 
@@ -25,12 +25,14 @@ module Kippen
         ["Mouse with five buttons is switched off."] => [mouse, off],
         ["Mouse with five buttons is switched on."] => [off, device(off, off: false)],
         ["Mouse with five buttons, worked with: chin."] => [mouse, device(mouse, worked_with: "chin")],
-        ["Mouse with five buttons, getting ready: first-press is done."] =>
+        ["Mouse with five buttons, getting ready: “Press any button of it once” is done."] =>
           [mouse, made(mouse, "ready", device: MOUSE, step: "first-press", done: true)],
         ["Button removed: Mouse with five buttons, Wheel up."] => [mouse, made(mouse, "take_out", id: "#{MOUSE}/wheel-up")],
         ["Mouse with five buttons, Back side button, tap: Ask for help."] =>
           [mouse, made(mouse, "assign", button: "#{MOUSE}/back", gesture: "tap", action: HELP)],
-        ["For all buttons, tap gap: 450 ms."] => [mouse, amended(mouse, "timing" => { "tap_gap_ms" => 450 })]
+        ["For all buttons, bounce guard, counted: from the press → from letting go."] =>
+          [amended(mouse, "timing" => { "bounce_guard_from" => "press" }), amended(mouse, "timing" => { "bounce_guard_from" => "release" })],
+        ["For all buttons, tap gap: as it is usual → 450 ms."] => [mouse, amended(mouse, "timing" => { "tap_gap_ms" => 450 })]
       }
     end
 
@@ -58,7 +60,7 @@ module Kippen
         "follow" => ["What counts is what has the focus."], "confirm_s" => ["Time to confirm: 45 seconds."], "shelf" => ["“shelf” has changed."]
       }.each { |member, sentences| assert_equal sentences, words(mouse, amended(mouse, member => told[member])) }
       assert_equal ["What counts is what the pointer is over.", "Time to confirm: as usual."], words(amended(mouse, told.slice("follow", "confirm_s")), mouse)
-      assert_equal HOSTS.map { |host| "#{host["name"] || host["id"]}, wind: 3." }, words(mouse, amended(mouse, told.slice("hosts")))
+      assert_equal HOSTS.map { |host| "#{host["name"] || host["id"]}, wind: its own → 3." }, words(mouse, amended(mouse, told.slice("hosts")))
     end
 
     def test_the_same_differs_in_nothing

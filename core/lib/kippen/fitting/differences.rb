@@ -16,11 +16,12 @@ module Kippen
       # What goes along with another difference and is not told by itself.
       SILENT = %w[version_at].freeze
 
-      # catalogue – names the actions
-      def initialize(before, after, catalogue)
+      # knowledge – names the actions, and the steps of getting ready
+      def initialize(before, after, knowledge)
         @before = before
         @after = after
-        @catalogue = catalogue
+        @catalogue = knowledge.catalogue
+        @kinds = knowledge.kinds
       end
 
       # [sentence…], empty where nothing differs. only – tell these addresses alone
@@ -101,13 +102,18 @@ module Kippen
         name = item(:devices, id)
         case rest[0]
         when "off" then switched(name, other)
-        when "ready" then Words.say(other.empty? ? :step_not_done : :step_done, name:, step: rest[1])
+        when "ready" then Words.say(other.empty? ? :step_not_done : :step_done, name:, step: step_words(id, rest[1]))
         when "settings" then setting(name, rest.drop(1), one, other, Words.say(:its_own))
         when "timing" then setting(name, rest.drop(1), one, other, Words.say(:as_for_all))
         when "buttons" then button(name, id, rest.drop(1), one, other)
         when *SILENT then nil
         else "#{name}, #{DEVICE.fetch(rest[0], rest[0])}: #{shown(other[0])}."
         end
+      end
+
+      def step_words(device, id)
+        of = @after.device(device) || @before.device(device)
+        (of && @kinds.of(of)&.steps&.find { |step| step["id"] == id }&.fetch("title")) || id.to_s
       end
 
       def item(list, id) = called([@after, @before].filter_map { |fitting| fitting.list(list.to_s).find { |one| one["id"] == id } }.first || { "id" => id })
@@ -158,14 +164,23 @@ module Kippen
         button ? Words.button(fitting.device(button.device), button) : ref
       end
 
-      # unset – how a value is told that is not there any more
-      def setting(whose, names, _one, other, unset)
+      # unset – how a value is told that is not there
+      def setting(whose, names, one, other, unset)
         return Words.say(:settings_have_changed, whose:) unless names.size == 1
 
-        name = names[0]
-        value = { true => "on", false => "off" }.fetch(other[0], other[0])
-        told = other.empty? ? unset : "#{shown(value)}#{" ms" if name.end_with?("_ms")}"
-        "#{whose}, #{name.delete_suffix("_ms").tr("_", " ")}: #{told}."
+        was, now = [one, other].map { |slot| slot.empty? ? unset : value(names[0], slot[0]) }
+        Words.say(:setting_from_to, whose:, setting: called_setting(names[0]), was:, now:)
+      end
+
+      def called_setting(name)
+        plain = Words.setting(name.delete_suffix("_from")).downcase
+        name.end_with?("_from") ? Words.say(:setting_counted, setting: plain) : plain
+      end
+
+      def value(name, value)
+        return Words.say(value == "release" ? :from_letting_go : :from_the_press) if name.end_with?("_from")
+
+        "#{shown({ true => "on", false => "off" }.fetch(value, value))}#{" ms" if name.end_with?("_ms")}"
       end
 
       def link(one, other)

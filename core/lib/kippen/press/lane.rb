@@ -139,9 +139,12 @@ module Kippen
       def assigned = [@choice.tap, @choice.double_tap, @choice.triple_tap, @choice.long].compact
 
       def chip(gesture, assignment)
-        Chip.new(gesture:, stretch: STRETCH.fetch(gesture), wait: @waits.fetch(gesture), origin: origin(assignment),
+        Chip.new(gesture:, stretch: STRETCH.fetch(gesture), wait: (@waits.fetch(gesture) unless impossible.include?(gesture)), origin: origin(assignment),
                  place: assignment&.place, mode: assignment&.mode, action: assignment&.action, off: false)
       end
+
+      # What this timing never lets happen has no wait.
+      def impossible = limits.select { |limit| limit.how == "impossible" }.map(&:gesture)
 
       def origin(assignment)
         return "builtin" unless assignment

@@ -15,10 +15,10 @@ module Kippen
 
       module_function
 
-      # before, after – Series of the same button; timing – the one in force. Returns [Change].
-      def of(before, after, timing)
+      # before, after – Series of the same button; timing – the one in force; replays – of both. Returns [Change].
+      def of(before, after, timing, replays: [before, after].map { |series| Replays.new(series) })
         lengths, gaps = %i[lengths gaps].map { |measure| [before, after].map { |series| public_send(measure, series.trials) } }
-        [compared("length", *lengths), compared("gap", *gaps), wrong(before, after, timing)]
+        [compared("length", *lengths), compared("gap", *gaps), wrong([before, after], replays, timing)]
       end
 
       # Is somebody tiring? The first half of a sitting against the second: [Change] of lengths and gaps.
@@ -47,11 +47,9 @@ module Kippen
                    p: Statistics.rank_sum(before, after)).freeze
       end
 
-      def wrong(before, after, timing)
-        counts = [before, after].map do |series|
-          [Replays.new(series).scores(series.trials, timing).count do |score|
-            score.verdict != "right"
-          end, series.trials.size]
+      def wrong(both, replays, timing)
+        counts = both.zip(replays).map do |series, replayed|
+          [replayed.scores(series.trials, timing).count { |score| score.verdict != "right" }, series.trials.size]
         end
         shares = counts.map { |count, of| of.zero? ? nil : (count / of.to_f).round(4) }
         Change.new(what: "wrong", before: shares[0], after: shares[1], p: shares.all? ? Statistics.fisher(*counts.flatten) : nil).freeze

@@ -16,9 +16,10 @@ module Kippen
       # How many trials were replayed.
       attr_reader :count
 
-      # series – Series
-      def initialize(series)
+      # series – Series; deadline – how long it may take, looked at before each trial
+      def initialize(series, deadline: Deadline::NEVER)
         @series = series
+        @deadline = deadline
         @fitting = fitting
         @resolver = Press::Resolver.new(@fitting)
         @count = 0
@@ -29,7 +30,7 @@ module Kippen
       def score(trial, timing)
         remembered = @remembered[trial] ||= {}.compare_by_identity
         key = key(timing)
-        remembered[key] ||= judge(trial, outcomes(trial, key))
+        remembered[key] ||= @deadline.check || judge(trial, outcomes(trial, key))
       end
 
       # How often a Trial counts under a timing.

@@ -18,6 +18,7 @@ import {
   OpenShortlistSheet,
   PlaceSheet,
   ShortlistSheet,
+  TakeModeSheet,
 } from '../where'
 import { HelpSheet } from './HelpSheet'
 
@@ -85,6 +86,8 @@ export function DeskSheet(props: Props) {
       return <ModeSheet desk={desk} id={undefined} onClose={onClose} />
     case 'mode':
       return <ModeSheet desk={desk} id={sheet.id} onClose={onClose} />
+    case 'take-mode':
+      return <TakeModeSheet key={sheet.id} desk={desk} id={sheet.id} spot={spot} onClose={onClose} />
     case 'new-shortlist':
       return <ShortlistSheet desk={desk} id={undefined} onClose={onClose} />
     case 'shortlist':

@@ -45,6 +45,9 @@ export function FitView({ fit, shown, stale, fixed, onFixed }: Props) {
   )
 }
 
+/** Of so few presses a share tells nothing. */
+const FEW = 10
+
 interface FoundProps {
   fit: Fit
   result: FitResult
@@ -69,18 +72,23 @@ function Found({ fit, result, stale, fixed, onFixed }: FoundProps) {
     <div className={styles.found}>
       <div className={styles.left}>
         {stale && <p className={styles.quiet}>{say.ofBefore}</p>}
-        <p className={styles.large}>
-          <strong>{percent(result.expected.right)} %</strong> {say.comeOut}
-        </p>
-        <p>
-          {say.interval(
-            percent(result.expected.low),
-            percent(result.expected.high),
-            String(result.expected.n),
-          )}
-          {'. '}
-          {say.todayComes(percent(today.right))}.
-        </p>
+        {result.expected.n < FEW ? (
+          <p className={styles.large}>{say.fewYet(String(result.expected.n))}</p>
+        ) : (
+          <>
+            <p className={styles.large}>
+              <strong>{percent(result.expected.right)} %</strong> {say.comeOut}
+            </p>
+            <p>
+              {say.interval(
+                percent(result.expected.low),
+                percent(result.expected.high),
+                String(result.expected.n),
+              )}
+              {result.in_force ? '.' : `. ${say.todayComes(percent(today.right))}.`}
+            </p>
+          </>
+        )}
         <TrialLanes
           fit={fit}
           result={result}

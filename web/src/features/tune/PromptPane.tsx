@@ -80,7 +80,8 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
             : String(sitting.counted + 1)}
         </p>
         <p className={styles.quiet}>
-          {prompt?.why} {sitting.more && say.more(String(sitting.more.count), moreOf(sitting))}
+          {sitting.counted >= sitting.aim ? say.enoughNow : prompt?.why}{' '}
+          {sitting.more && say.more(String(sitting.more.count), moreOf(sitting))}
         </p>
         <div className={styles.row}>
           {prompt && (
@@ -107,6 +108,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
             {say.enough}
           </Button>
         </div>
+        <p className={styles.quiet}>{say.nothingDone}</p>
         <LastTrial trial={sitting.trials.at(-1)} onStep={step} />
         <Faults refused={refused ?? handRefused} />
       </div>

@@ -28,6 +28,8 @@ export const say = {
   // The prompts
   nextPress: 'Next press',
   ofAbout: (number: string, aim: string) => `${number} of about ${aim}`,
+  enoughNow: 'That is enough for a result; more makes it surer.',
+  nothingDone: 'Nothing is really done: presses are only listened to here.',
   more: (count: string, gesture: string) =>
     `About ${count} more of “${gesture}” would halve what is uncertain.`,
   heardSoFar: 'Heard so far:',
@@ -70,6 +72,8 @@ export const say = {
   wasGivenUp: 'This was given up.',
   askAnew: 'Find them anew',
   comeOut: 'come out as meant',
+  fewYet: (count: string) =>
+    `Found from ${count} presses: too few to say how many come out as meant. From ten on it does.`,
   interval: (low: string, high: string, n: string) =>
     `${low} to ${high} % (95 %), promised from ${n} presses it had not seen`,
   todayComes: (percent: string) => `With today’s timing ${percent} %`,
@@ -103,6 +107,7 @@ export const say = {
   ghosts: 'ghosts let through',
   lost: 'wanted presses lost',
   total: 'until it acts',
+  whoGains: 'Who gains',
   whoPays: 'Who pays',
   nobodyPays: 'Nobody: nothing comes later, nothing becomes impossible.',
   applyTo: 'For',

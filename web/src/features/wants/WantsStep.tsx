@@ -80,7 +80,10 @@ function WantRow(props: {
         <strong>{stateWords(want)}</strong>
         <span>
           {want.ways.length > 0
-            ? want.ways.map((way) => way.words).join('; ')
+            ? [
+                ...want.ways.map((way) => way.words),
+                ...(want.more_ways > 0 ? [say.moreWays(String(want.more_ways))] : []),
+              ].join('; ')
             : want.action_name && say.meant(want.action_name)}
         </span>
       </div>

@@ -1,5 +1,6 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  moreWays: (count: string) => `and ${count} more`,
   writtenDown: (what: string) => `Written down: ${what}.`,
   newWant: 'A new want',
   whatDoTheyWant: 'What do they want to do?',

@@ -7,8 +7,13 @@ import { say } from './sentences'
 import styles from './where.module.css'
 
 /** One mode: how one gets in and out of it, and what is counted while it is held. */
-export function ModeCard(props: { mode: Mode; onChange: () => void; onShow: () => void }) {
-  const { mode, onChange, onShow } = props
+export function ModeCard(props: {
+  mode: Mode
+  onChange: () => void
+  onShow: () => void
+  onGive: () => void
+}) {
+  const { mode, onChange, onShow, onGive } = props
   const mayChange = useMayChange()
   return (
     <li className={styles.card}>
@@ -23,9 +28,18 @@ export function ModeCard(props: { mode: Mode; onChange: () => void; onShow: () =
           {say.showLanes}
         </Button>
         {mayChange && (
-          <Button aria-label={say.changeOf(mode.name)} onClick={onChange}>
-            {say.change}
-          </Button>
+          <>
+            <Button
+              type={mode.ways_in.length === 0 ? 'primary' : 'default'}
+              aria-label={say.giveButtonTo(mode.name)}
+              onClick={onGive}
+            >
+              {say.giveButton}
+            </Button>
+            <Button aria-label={say.changeOf(mode.name)} onClick={onChange}>
+              {say.change}
+            </Button>
+          </>
         )}
       </div>
       {mode.ways_in.length === 0 ? (

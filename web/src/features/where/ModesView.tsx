@@ -37,6 +37,13 @@ export function ModesView({ where, onSheet, onSpot }: Props) {
             onChange={() =>
               onSheet(mode.shortlist ? { of: 'shortlist', id: mode.shortlist } : { of: 'mode', id: mode.id })
             }
+            onGive={() =>
+              onSheet(
+                mode.shortlist
+                  ? { of: 'open-shortlist', id: mode.shortlist }
+                  : { of: 'take-mode', id: mode.id },
+              )
+            }
             onShow={() => onSpot({ place: 'everywhere', mode: mode.id })}
           />
         ))}

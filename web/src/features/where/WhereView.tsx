@@ -42,6 +42,11 @@ export function WhereView({ desk, view, onView, onSheet, onSpot, views }: Props)
       </div>
       {error && <p role="alert">{error.message}</p>}
       {!where && !error && <Spin />}
+      {where?.left_out.map((words) => (
+        <p key={words} role="alert">
+          {words}
+        </p>
+      ))}
       {where && view === 'places' && <PlacesView where={where} onSheet={onSheet} onSpot={onSpot} />}
       {where && view === 'modes' && <ModesView where={where} onSheet={onSheet} onSpot={onSpot} />}
       {where && view === 'shortlists' && <ShortlistsView where={where} onSheet={onSheet} />}

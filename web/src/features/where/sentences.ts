@@ -64,6 +64,11 @@ export const say = {
   asUsual: 'as usual',
   waysIn: 'How it comes',
   waysOut: 'How it goes',
+  giveButton: 'Give it a button',
+  giveButtonTo: (name: string) => `Give it a button: ${name}`,
+  giveModeButton: (name: string) => `Give ${name} a button`,
+  takenHow: 'It is on',
+  takesMode: (button: string, name: string) => `${button} takes ${name}.`,
   nothingTakesIt: 'Nothing takes it yet.',
   how: {
     held: 'as long as held',

@@ -1748,6 +1748,8 @@ export interface components {
         };
         Where: {
             revision: number;
+            /** @description What could not be worked out in time, in words */
+            left_out: string[];
             /** @enum {unknown} */
             follow: "pointer" | "focus";
             hosts: {
@@ -2273,6 +2275,8 @@ export interface components {
                 gesture: components["schemas"]["Gesture"];
                 words: string;
             }[];
+            /** @description How many ways there are besides */
+            more_ways: number;
         };
         /** @description In the units of the drawing's box */
         Shape: {

@@ -27,6 +27,7 @@ const WITH_ID = [
   'mode',
   'shortlist',
   'open-shortlist',
+  'take-mode',
 ] as const
 
 /** What the side sheet is about. */
