@@ -43,13 +43,16 @@ module Kippen
           end
         end
 
-        # A press of the bench that was kept already is meant as is said now, and offered so. Returns its sitting's id, or nil.
+        # A press of the bench that was kept already is meant as is said now. Returns its sitting's id; nil where it was not kept,
+        # or is gone from where it was: gestures and clicks are kept apart.
         def meant_anew(of_stream:, from_us:, button:, intended:)
           Store.transaction(@database) do
             row = @database[:trials].where(of_stream:, from_us:, button:).for_update.first or next
-            @database[:trials].where(id: row[:id]).update(intended:, counted: true)
             sitting = @database[:sittings].where(id: row[:sitting_id])
             offered = sitting.get(:offered).to_a
+            next take_away(row, sitting) unless Tuning::STILL.include?(intended) || same_sort?(offered, intended)
+
+            @database[:trials].where(id: row[:id]).update(intended:, counted: true)
             sitting.update(offered: Sequel.pg_jsonb(offered | [intended])) unless Tuning::STILL.include?(intended)
             News.tell(@database, sitting.get(:client_id), "sitting")
             row[:sitting_id]
@@ -69,6 +72,16 @@ module Kippen
           end,
             "counted" => row[:counted], "at" => Render.time(row[:at]), "button" => row[:button], "worked_with" => row[:worked_with], "note" => row[:note],
             "heard_by" => row[:heard_by] }.compact.reject { |_, value| value == "" }
+        end
+
+        private
+
+        def same_sort?(offered, intended) = offered.intersect?(Tuning::PASS_THROUGH) == Tuning::PASS_THROUGH.include?(intended)
+
+        def take_away(row, sitting)
+          @database[:trials].where(id: row[:id]).delete
+          News.tell(@database, sitting.get(:client_id), "sitting")
+          nil
         end
       end
     end

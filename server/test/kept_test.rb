@@ -27,6 +27,21 @@ module Kippen
       assert_equal %w[tap long_press], answer["offered"]
     end
 
+    # A click after all: it goes to the clicks, and what is left can still be fitted.
+    def test_a_press_that_was_meant_as_another_sort_goes_there
+      press(80, 90, apart: 200)
+      keep = lambda { |from, intended|
+        send_json(:post, "/api/clients/#{@client}/kept", "stream" => @stream, "button" => EDGE, "from_us" => from, "to_us" => from + 90_000,
+                                                         "intended" => intended)
+      }
+      gestures = keep[0, "tap"]["id"]
+      keep[280_000, "tap"]
+      clicks = keep[280_000, "click"]
+      assert_equal [%w[click], ["click"]], [clicks["offered"], clicks["trials"].map { |one| one["intended"] }]
+      left = ask("/api/sittings/#{gestures}")
+      assert_equal [%w[tap], ["tap"]], [left["offered"], left["trials"].map { |one| one["intended"] }]
+    end
+
     # They are not fitted together; whatever somebody says it was, it is not lost.
     def test_gestures_and_clicks_are_kept_apart
       press(80, 90, 100, apart: 200)
