@@ -38,6 +38,17 @@ module Kippen
     def words(tiles) = tiles.map { |tile| [tile["began_us"], tile["results"].map { |result| result["action_name"] }] }
     def gestures(tiles) = tiles.map { |tile| tile["results"].map { |result| result["gesture"] } }
 
+    # Up to which number nothing is missing: a page keeps the rest and sends what is missing again.
+    def test_a_gap_in_the_numbers_is_known_until_it_is_filled
+      through = ->(*numbers) { take(*numbers.map { |number| heard(number, number * 1000, "told") }).standing.values_at(:received, :heard_through) }
+      assert_equal [[2, 2], [3, 2], [4, 4], [5, 4], [7, 7]], [through[1, 2], through[4], through[3], through[6], through[5, 7]]
+    end
+
+    def test_a_late_message_is_not_what_was_heard_last
+      take(heard(1, 1_000_000, "down"), heard(2, 1_100_000, "up"))
+      assert_equal [1_100_000, 2, "up"], take(heard(3, 500_000, "down")).standing[:heard][EDGE]
+    end
+
     def test_a_message_costs_the_same_at_the_10th_and_the_1000th
       costs = Hash.new { |hash, index| hash[index] = [] }
       500.times do |index|
