@@ -4,6 +4,9 @@ module Kippen
   module Server
     # A fit as the JSON of the contract, with what the fitting as it is now makes of it.
     class RenderFit
+      # Of fewer presses a share tells nothing.
+      FEW = 10
+
       def initialize(fitting, row)
         @fitting = fitting
         @row = row
@@ -79,7 +82,8 @@ module Kippen
       def usual = Fitting::Timing::USUAL.merge(series.given)
 
       def expected(told)
-        told.slice("right", "low", "high", "n").merge("by_gesture" => gestures(told["by_gesture"]), "total_ms" => totals(told["total_ms"]))
+        told.slice("right", "low", "high", "n").merge("few" => told["n"] < FEW, "by_gesture" => gestures(told["by_gesture"]),
+                                                      "total_ms" => totals(told["total_ms"]))
       end
 
       def gestures(by) = by.map { |intended, share| share.merge("intended" => intended) }

@@ -42,20 +42,27 @@ module Kippen
           note: item["note"].to_s.slice(0, 500), heard_by: item["by"].to_s.slice(0, 120), worked_with: item["worked_with"]&.to_s }
       end
 
-      # A press of the bench as a trial: what a button gave between two moments of a stream. Returns the sitting's row.
+      # A press of the bench as a trial: what a button gave between two moments of a stream. Two who keep the same press wait
+      # for each other; kept again it is the same trial, meant as is said last. Returns the sitting's row.
       def self.keep(app, fitting)
         button = SittingRoutes.button(fitting, app.sent["button"])
         stream, trace = heard(app, fitting, button)
         intended = app.sent["intended"]
-        with = fitting.worked_with(button)
-        offered = offered(fitting, button, intended)
         press = { of_stream: stream[:id], from_us: app.sent["from_us"] }
-        # Kept again it is the same trial, meant as is said now.
-        known = app.trials.meant_anew(**press, button: button.ref, intended:)
-        return app.sittings.find(known) if known
+        Store.transaction(app.database) do
+          Store::Save.lock(app.database, app.params["client"])
+          known = app.trials.meant_anew(**press, button: button.ref, intended:)
+          next app.sittings.find(known) if known
 
+          add(app, fitting, button, { intended:, trace:, heard_by: stream[:name], worked_with: fitting.worked_with(button), **press })
+        end
+      end
+
+      # To the presses of today that were kept. Returns the sitting's row.
+      def self.add(app, fitting, button, trial)
+        offered = offered(fitting, button, trial[:intended])
         app.sittings.kept(app.params["client"], button: button.ref, offered:, author: app.author) do |row, number|
-          app.sittings.add_trial(row, number:, intended:, trace:, heard_by: stream[:name], worked_with: with, **press)
+          app.sittings.add_trial(row, number:, **trial)
         end
       end
 
@@ -76,7 +83,7 @@ module Kippen
         [stream, trace]
       end
 
-      private_class_method :from_file, :offered, :heard
+      private_class_method :from_file, :offered, :heard, :add
     end
 
     # Trials of another day against these, in words.

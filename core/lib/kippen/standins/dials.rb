@@ -50,7 +50,7 @@ module Kippen
       def find(id) = ALL.find { |dial| dial.id == id }
 
       def in_unit(dial)
-        number = @hand.dig(*dial.at) || USUAL.fetch(dial.at[0], {}).then { |usual| usual.is_a?(Hash) ? usual[dial.at[1]] : nil } || 0
+        number = @hand.dig(*dial.at) || USUAL.dig(*dial.at) || 0
         value = (number / dial.scale.to_r).to_f.round(2)
         value == value.to_i ? value.to_i : value
       end

@@ -18,7 +18,8 @@ import {
 } from '../../shared/hearing'
 import { pressed, released, settled } from './live'
 import { LiveStore } from './liveStore'
-import { useBindElsewhere, useElsewhere } from './useElsewhere'
+import { useBindings } from './useBindings'
+import { useElsewhere } from './useElsewhere'
 import { useScreens } from '../screens'
 import { useClickedFree } from './useClickedFree'
 import { useListener } from './useListener'
@@ -161,54 +162,12 @@ export function BenchProvider({ client, buttons, children }: Props) {
     [],
   )
 
-  const { bindings, rebind } = listener
+  const { bindings } = listener
   const bind = useCallback(([button, ...rest]: readonly Button[]) => {
     setMode(button ? { kind: 'binding', button, rest, many: rest.length > 0 } : { kind: 'off' })
   }, [])
   const skip = useCallback((device = false) => setMode((now) => (device ? nextDevice(now) : nextOf(now))), [])
-  const change = useCallback(
-    async (next: (now: ReadonlyMap<string, string>) => Map<string, string>, words: string) => {
-      try {
-        await rebind(next)
-        setTrouble(undefined)
-        announce(words)
-      } catch (error) {
-        setTrouble(error instanceof Error ? error.message : say.bindingCouldNotSaved)
-      }
-    },
-    [rebind, announce],
-  )
-  const bindElsewhere = useBindElsewhere(client, setTrouble)
-  const bindTo = useCallback(
-    (source: string, button: Button, other?: string) =>
-      void (other
-        ? bindElsewhere(other, source, button)
-        : change(
-            (now) => without(now, button).set(source, button.ref),
-            say.standsFor(sourceName(source), button.name),
-          )),
-    [change, bindElsewhere],
-  )
-  const bindOwn = useCallback(
-    (source: string, button: Button) => {
-      // What stands for another button, or has something standing for it, stays so.
-      const known = new Set([...bindings.keys(), ...bindings.values()])
-      const all = ownSources(source, button, buttons).filter(
-        ([own, ref]) => own === source || (!known.has(own) && !known.has(ref)),
-      )
-      const words =
-        all.length === 1
-          ? say.standsFor(sourceName(source), button.name)
-          : say.thisBrowserHearsItself(String(all.length))
-      void change((now) => new Map([...without(now, button), ...all]), words)
-    },
-    [buttons, bindings, change],
-  )
-  const unbind = useCallback(
-    (button: Button) => void change((now) => without(now, button), say.nothingStandsForAny(button.name)),
-    [change],
-  )
-
+  const { bindTo, bindOwn, unbind } = useBindings(client, buttons, listener, setTrouble)
   const settle = useCallback(
     (instead: boolean) => {
       if (mode.kind !== 'binding' || !mode.known) return
@@ -225,13 +184,13 @@ export function BenchProvider({ client, buttons, children }: Props) {
     if (mode.kind === 'binding') {
       // At the release, and after what the browser makes of it has been swallowed too.
       if (heard.edge === 'down' || (heard.level ?? 0) > 0) return
-      // While all are asked for, what has an owner of its own is that, whatever is asked for just then.
       const standsAlready = buttons.find((one) => one.ref === bindings.get(heard.source))
       if (standsAlready && standsAlready.ref !== mode.button.ref) {
         setMode({ ...mode, known: { source: heard.source, button: standsAlready } })
         announce(say.knownAlready(sourceName(heard.source), standsAlready.name))
         return
       }
+      // While all are asked for, what has an owner of its own is that, whatever is asked for just then.
       const owner = isOwn(heard.source, mode.button)
         ? mode.button
         : mode.many
@@ -328,7 +287,3 @@ export function BenchProvider({ client, buttons, children }: Props) {
     </LiveContext.Provider>
   )
 }
-
-/** What stands for other buttons than this. */
-const without = (now: ReadonlyMap<string, string>, button: Button) =>
-  new Map([...now].filter(([, ref]) => ref !== button.ref))

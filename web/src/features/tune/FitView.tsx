@@ -45,9 +45,6 @@ export function FitView({ fit, shown, stale, fixed, onFixed }: Props) {
   )
 }
 
-/** Of so few presses a share tells nothing. */
-const FEW = 10
-
 interface FoundProps {
   fit: Fit
   result: FitResult
@@ -72,7 +69,7 @@ function Found({ fit, result, stale, fixed, onFixed }: FoundProps) {
     <div className={styles.found}>
       <div className={styles.left}>
         {stale && <p className={styles.quiet}>{say.ofBefore}</p>}
-        {result.expected.n < FEW ? (
+        {result.expected.few ? (
           <p className={styles.large}>{say.fewYet(String(result.expected.n))}</p>
         ) : (
           <>

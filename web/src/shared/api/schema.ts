@@ -2805,6 +2805,8 @@ export interface components {
             timing: components["schemas"]["TimingValues"];
             /** @description Of presses it has not seen */
             expected: components["schemas"]["RightRate"] & {
+                /** @description Are they too few to tell a share? */
+                few: boolean;
                 by_gesture: components["schemas"]["GestureRates"];
                 total_ms: components["schemas"]["GestureTotals"];
             };
