@@ -17,6 +17,7 @@ module Kippen
       register SessionRoutes
       register AccountRoutes
       register ClientRoutes
+      register FoundRoutes
       register DeviceRoutes
       register LaneRoutes
       register AlongRoutes

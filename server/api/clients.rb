@@ -14,11 +14,6 @@ module Kippen
           json("actions" => catalogue.entries.map { |entry| Render.action(entry, catalogue, fitting.wants) }, "keys" => Render.keys)
         end
 
-        app.get("/api/clients/:client/actions/found") do
-          catalogue = CATALOGUE.of(revisions.fitting(params["client"]).first)
-          json("ids" => SEARCH.find(catalogue.entries, sought["words"]).map(&:id))
-        end
-
         app.get("/api/clients") do
           rows, more = clients.page(account, search: sought["search"] || "", page: sought["page"] || 1)
           json("clients" => rows.map { |row| Render.client(row) }, "more" => more)

@@ -22,6 +22,18 @@ module Kippen
           rows.select(*SHOWN).all
         end
 
+        # Of the newest, what each changed: [[row, [sentence…]]…]. Tells as many as the deadline lets.
+        def changed(deadline)
+          told = []
+          page.each do |row|
+            deadline.check
+            told << [row, row[:parent] ? changes(row) : []]
+          end
+          told
+        rescue Deadline::Passed
+          told
+        end
+
         # The revision that an undo would take back, and the one a redo would bring again; each nil where there is none.
         def steps
           head = newest
@@ -59,6 +71,12 @@ module Kippen
         def all = @database[:revisions].where(client_id: @client)
         def newest = all.reverse(:number).select(*SHOWN).first || raise(Missing, "no client #{@client}")
         def row(number) = all.select(*SHOWN).first(number:) || raise(Missing, "no revision #{number}")
+
+        # A revision never changes, nor does what it changed.
+        def changes(row)
+          after = fitting(row[:number])
+          after.recall([:changed_since, row[:parent]]) { Fitting::Differences.new(fitting(row[:parent]), after, KNOWLEDGE.of(after)).words.freeze }
+        end
 
         # Which revision's state a revision is: its own, but for undo and redo.
         def position(row) = row[:state_of] || row[:number]

@@ -5,7 +5,6 @@ require_relative "catalogue/combination"
 require_relative "catalogue/own_actions"
 require_relative "catalogue/entry"
 require_relative "catalogue/combinations"
-require_relative "catalogue/search"
 
 module Kippen
   # The actions that can be chosen, with all that must be known before. Data: core/data/actions,

@@ -2,8 +2,8 @@
 
 module Kippen
   # What is known besides the client: device kinds, the browser's codes, actions, combinations of keys,
-  # arrangements, settings, stand-in hands. One value, so that whatever decides about a fitting is given the same.
-  Knowledge = Struct.new(:kinds, :codes, :catalogue, :combinations, :arrangements, :settings, :search, :host_kinds, :hands, keyword_init: true) do
+  # arrangements, settings, stand-in hands, topics to be found. One value, so that whatever decides about a fitting is given the same.
+  Knowledge = Struct.new(:kinds, :codes, :catalogue, :combinations, :arrangements, :settings, :search, :host_kinds, :hands, :topics, keyword_init: true) do
     # folder – laid out as core/data. Raises Invalid.
     def self.read(folder)
       text = ->(name) { File.read(File.join(folder, name)) }
@@ -12,9 +12,11 @@ module Kippen
       new(kinds: Kinds.read(texts["kinds/*.json"]), codes: Kinds::Codes.read(text["codes/keys.json"], text["codes/buttons.json"]),
           catalogue:, combinations: Catalogue::Combinations.read(catalogue, text["kept-combinations.json"]),
           arrangements: Arrangements.read(text["arrangements.json"]), settings: Settings.read(text["settings.json"]),
-          search: Catalogue::Search.read(text["synonyms.json"]), host_kinds: HostKinds.read(text["hosts.json"]),
-          hands: Standins::Hands.read(text["hands.json"]))
+          host_kinds: HostKinds.read(text["hosts.json"]), hands: Standins::Hands.read(text["hands.json"]), **to_find(text))
     end
+
+    def self.to_find(text) = { search: Search.read(text["synonyms.json"]), topics: Search::Topics.read(text["topics.json"]) }
+    private_class_method :to_find
 
     def initialize(**)
       super

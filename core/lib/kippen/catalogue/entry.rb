@@ -9,8 +9,8 @@ module Kippen
       # takes it back (words, or the id of another entry); { "cost", "words" } of a wrong one
       FACTS = %w[needs after undo undone_by].freeze
 
-      # said – { name:, app:, words: }, the words of each as Search compares them
-      attr_reader :id, :name, :words, :said, :group, :group_name, :app, :action, :asks, :hosts, :locked, :harm, :facts
+      # topic – as it is found
+      attr_reader :id, :name, :words, :topic, :group, :group_name, :app, :action, :asks, :hosts, :locked, :harm, :facts
 
       NO_HARM = { "cost" => "nothing", "words" => "Nothing worse than a moment lost." }.freeze
 
@@ -35,7 +35,7 @@ module Kippen
         @repeats = data.fetch("repeats", false)
         @silent = data.fetch("silent", false)
         @facts = data.slice(*FACTS).freeze
-        @said = said_of({ name: @name, app: @app, words: @words })
+        @topic = topic_of(@action)
         @members = @asks.to_h { |ask| [ask.member, ask] }.freeze
         freeze
       end
@@ -68,7 +68,11 @@ module Kippen
 
       private
 
-      def said_of(texts) = texts.transform_values { |text| Search.words(text.to_s) }.freeze
+      # Found by its combination too, as that is said: "Control C".
+      def topic_of(action)
+        keys = Array(action["keys"]).map { |key| key.delete_prefix("Key").delete_prefix("Digit") }
+        Search::Topic.new(kind: "action", id: @id, name: @name, of: @app, also: [@words, *keys].join(" "))
+      end
 
       def value(ask, action) = action.fetch(ask.member, ask.usual)
 

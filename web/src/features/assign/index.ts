@@ -1,6 +1,6 @@
 export { AssignSheet } from './AssignSheet'
 export { NotPutOn } from './NotPutOn'
-export type { LeftOver } from './leftOver'
+export { useBeginWith, type LeftOver } from './leftOver'
 export { RenameSheet } from './RenameSheet'
 export { spotName, type Carried, type Chosen } from './chosen'
 export { wordOf } from './gestures'

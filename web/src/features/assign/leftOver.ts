@@ -1,8 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { Change } from '../../shared/api'
+import type { CatalogueAction, Change } from '../../shared/api'
 import type { Spot } from '../../shared/fitting'
-import type { Assigning } from './assigning'
+import { assigning, nothingYet, type Assigning } from './assigning'
+import type { Chosen } from './chosen'
+import { wordOf } from './gestures'
 
 /** What was chosen for some buttons and not put on when its sheet was left. */
 export interface LeftOver {
@@ -69,6 +71,24 @@ export function useBefore(client: string, buttons: string[], spot: Spot): LeftOv
     if (before) drop(before)
   }, [before, drop])
   return before
+}
+
+/** Has the sheet of a gesture begin with an action whose rest must be said there. */
+export function useBeginWith(client: string, spot: Spot) {
+  const { keep } = useLeftOver(client)
+  return useCallback(
+    ({ button, gesture, action }: Chosen & { action: CatalogueAction }) =>
+      keep({
+        buttons: [button.ref],
+        title: `${button.full_name}, ${wordOf(gesture)}`,
+        spot,
+        now: assigning(nothingYet(gesture), { do: 'pick', action }),
+        words: action.name,
+        change: undefined,
+        openedOn: 0,
+      }),
+    [keep, spot],
+  )
 }
 
 /** Keeps what was chosen when its sheet is left, however it is left. Returns what says that it was put on. */

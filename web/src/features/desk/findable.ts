@@ -1,24 +1,25 @@
-import { useQuery } from '@tanstack/react-query'
-import { useMemo } from 'react'
-import { useNavigate } from 'react-router'
-import { api, must, type Desk } from '../../shared/api'
-import { COMMANDS, type CommandId, type Move } from '../../shared/desk'
-import { useFoundActions } from '../../shared/fitting'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback, useMemo } from 'react'
+import { api, must, type Client, type Desk, type Found } from '../../shared/api'
+import { COMMANDS, type CommandId } from '../../shared/desk'
+import { useSaving } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
+import { leadsOf, LEVELS, toTimes, type Leads } from './leads'
 import { STEPS } from './steps'
 import { say } from './sentences'
 
-/** Something that can be found by its name and done. */
+/** Something that can be found, and where it leads. */
 export interface Findable {
   key: string
   /** What kind of thing it is. */
   kind: string
   name: string
+  of?: string | undefined
   note?: string | undefined
-  run: () => void
+  /** Is the note a sentence of its own? */
+  sentence?: boolean | undefined
+  leads: Leads
 }
-
-const MOST = 12
 
 /** Every word is found, at the beginning of some word. */
 export function hasWords(name: string, said: string): boolean {
@@ -30,79 +31,128 @@ export function hasWords(name: string, said: string): boolean {
     .every((word) => names.some((one) => one.startsWith(word)))
 }
 
-/** What of a desk, the catalogue and the caseload has these words; the desk’s own before the rest. */
-export function useFindable(
+/** What can be done, before anything is said. */
+export function offered(desk: Desk, does: ReadonlySet<string>): Findable[] {
+  const commands = (Object.keys(COMMANDS) as CommandId[]).filter(
+    (id) => does.has(id) && !STEPS.some(({ step }) => step === id),
+  )
+  return [
+    ...STEPS.map(({ step, name }) => ({
+      key: say.step(step),
+      kind: say.kinds.step,
+      name,
+      leads: { to: 'page', path: `/clients/${desk.id}/${step}` } as const,
+    })),
+    ...commands.map((id) => ({
+      key: say.command(id),
+      kind: say.kinds.do,
+      name: COMMANDS[id].name,
+      note: keysOf(id),
+      leads: { to: 'command', id } as const,
+    })),
+  ]
+}
+
+/** The buttons for one of which a setting is looked for: those that can have it. */
+export function buttonsFor(desk: Desk, setting: string, said: string, mayChange: boolean): Findable[] {
+  return desk.hosts
+    .flatMap((host) => host.devices.flatMap((device) => device.buttons))
+    .filter(({ kind }) => (LEVELS.includes(setting) ? kind === 'force' : kind !== 'notch'))
+    .filter((button) => hasWords(button.full_name, said))
+    .map((button) => ({
+      key: say.button(button.ref),
+      kind: say.kinds.button,
+      name: button.full_name,
+      leads: toTimes(button.ref, setting, mayChange),
+    }))
+}
+
+const keysOf = (id: CommandId) => COMMANDS[id].keys.join(', ').replaceAll('Control', 'Ctrl')
+
+function notes(found: Found): Pick<Findable, 'of' | 'note' | 'sentence'> {
+  const of = found.of ?? undefined
+  switch (found.kind) {
+    case 'do':
+      return { note: keysOf(found.id as CommandId) }
+    case 'action':
+      return { of, note: say.takeHand }
+    case 'device':
+      return { of, note: say.shownAlone }
+    case 'button':
+      return { of, note: say.itsTap }
+    case 'revision':
+      return { of, note: new Date(found.note ?? '').toLocaleString() }
+    default:
+      return { of, note: found.note ?? undefined, sentence: found.note?.endsWith('.') }
+  }
+}
+
+/** What the server finds, with where it leads; nothing that whoever looks may not do. */
+export function findables(
+  found: Found[],
   desk: Desk,
-  said: string,
-  commands: Partial<Record<CommandId, () => void>>,
-  go: (move: Move, step?: string) => void,
+  does: ReadonlySet<string>,
+  mayChange: boolean,
 ): Findable[] {
-  const navigate = useNavigate()
-  const mayChange = useMayChange()
-  const words = said.trim()
-  const actions = useFoundActions(words).actions
-  const clients = useQuery({
-    queryKey: ['clients', 'find', words],
-    enabled: words.length > 1,
-    queryFn: async () =>
-      (await must(api.GET('/api/clients', { params: { query: { search: words } } }))).clients,
-    placeholderData: (before) => before,
+  return found.flatMap((one) => {
+    const leads = leadsOf(one, desk, mayChange)
+    if (!leads || (leads.to === 'command' && !does.has(leads.id))) return []
+    return [{ key: `${one.kind} ${one.id}`, kind: say.kinds[one.kind], name: one.name, leads, ...notes(one) }]
   })
-  const others = words.length > 1 ? clients.data : undefined
-  return useMemo(() => {
-    const devices = desk.hosts.flatMap((host) => host.devices)
-    const own: Findable[] = [
-      ...(Object.entries(commands) as [CommandId, () => void][]).map(([id, run]) => ({
-        key: say.command(id),
-        kind: 'do',
-        name: COMMANDS[id].name,
-        note: COMMANDS[id].keys.join(', ').replaceAll('Control', 'Ctrl'),
-        run,
-      })),
-      ...STEPS.map(({ step, name }) => ({
-        key: say.step(step),
-        kind: 'step',
-        name,
-        run: () => void navigate(`/clients/${desk.id}/${step}`),
-      })),
-      ...devices.map((device) => ({
-        key: say.device(device.id),
-        kind: 'device',
-        name: device.name,
-        note: say.shownAlone,
-        run: () => go({ do: 'only', only: [device.id] }, 'assign'),
-      })),
-      ...devices.flatMap((device) =>
-        device.buttons.map((button) => ({
-          key: say.button(button.ref),
-          kind: 'button',
-          name: button.full_name,
-          note: say.itsTap,
-          run: () =>
-            go(
-              { do: 'open', sheet: { of: 'gesture', button: button.ref, gesture: 'tap', also: [] } },
-              'assign',
-            ),
-        })),
-      ),
-    ]
-    const found = own.filter((one) => hasWords(one.name, words))
-    const inHand = mayChange && words !== '' ? actions.filter((one) => one.asks.length === 0) : []
-    const rest: Findable[] = [
-      ...inHand.slice(0, 6).map((action) => ({
-        key: say.action(action.id),
-        kind: 'action',
-        name: action.name,
-        note: say.takeHand,
-        run: () => go({ do: 'hand', hand: { of: 'action', id: action.id } }, 'assign'),
-      })),
-      ...(others ?? []).map((client) => ({
+}
+
+interface Answer {
+  found: Found[]
+  clients: Client[]
+}
+
+/**
+ * What of a desk and of the caseload is meant by what was said, the likeliest first.
+ * soon – the same for who doesn’t wait for what is shown
+ */
+export function useFindable(desk: Desk, said: string, does: ReadonlySet<string>) {
+  const queries = useQueryClient()
+  const { revision } = useSaving()
+  const mayChange = useMayChange()
+  const words = said.trim().slice(0, 120)
+  const asked = useCallback(
+    (now: string) => ({
+      queryKey: ['found', desk.id, revision, now],
+      queryFn: async () => {
+        const [{ found }, { clients }] = await Promise.all([
+          must(
+            api.GET('/api/clients/{client}/found', {
+              params: { path: { client: desk.id }, query: { words: now } },
+            }),
+          ),
+          now.length > 1
+            ? must(api.GET('/api/clients', { params: { query: { search: now } } }))
+            : Promise.resolve({ clients: [] }),
+        ])
+        return { found, clients }
+      },
+    }),
+    [desk.id, revision],
+  )
+  const answer = useQuery({ ...asked(words), enabled: words !== '', placeholderData: (before) => before })
+  const told = useCallback(
+    ({ found, clients }: Answer): Findable[] => [
+      ...findables(found, desk, does, mayChange),
+      ...clients.map((client) => ({
         key: say.client(client.id),
-        kind: 'client',
+        kind: say.kinds.client,
         name: client.name,
-        run: () => void navigate(`/clients/${client.id}`),
+        leads: { to: 'page', path: `/clients/${client.id}` } as const,
       })),
-    ]
-    return [...found.slice(0, MOST - Math.min(6, rest.length)), ...rest].slice(0, MOST)
-  }, [desk, commands, words, actions, others, mayChange, navigate, go])
+    ],
+    [desk, does, mayChange],
+  )
+  const { data } = answer
+  const found = useMemo(
+    () => (words === '' ? offered(desk, does) : data ? told(data) : []),
+    [words, desk, does, data, told],
+  )
+  const settled = words === '' || (answer.isSuccess && !answer.isPlaceholderData)
+  const soon = async () => told(await queries.fetchQuery(asked(words)))
+  return { found, settled, error: answer.error, soon }
 }

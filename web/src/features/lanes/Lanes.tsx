@@ -1,9 +1,9 @@
 import { Button, Spin } from 'antd'
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react'
 import type { Desk, Device, Lane, LanesAnswer } from '../../shared/api'
-import { useChange, useFreePlaces, useLanes, type Spot } from '../../shared/fitting'
+import { useActions, useChange, useFreePlaces, useLanes, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
-import { spotName, type Carried, type Chosen } from '../assign'
+import { spotName, useBeginWith, type Carried, type Chosen } from '../assign'
 import { Axis } from './Axis'
 import { CarryBar } from './CarryBar'
 import { Dragging } from './Dragging'
@@ -52,11 +52,15 @@ const canBeGiven = (lane: Lane) => !lane.cautions.some((one) => one.bars && one.
 /** What is in hand, with the free places for it among the lanes that are shown. */
 function useHand(inHand: Props['inHand'], spot: Spot, lanes: Lane[] | undefined): Hand | undefined {
   const { data } = useFreePlaces(inHand, spot)
+  const actions = useActions()
   return useMemo(() => {
     if (!inHand || !data) return undefined
     const shown = new Set(lanes?.map((lane) => lane.button.ref))
-    return { name: data.name, action: data.action, free: freeBySpot(data.places, (ref) => shown.has(ref)) }
-  }, [inHand, data, lanes])
+    const asking =
+      inHand.of === 'action' ? actions.find((one) => one.id === inHand.id && one.asks.length > 0) : undefined
+    const name = asking?.name ?? data.name
+    return { name, asking, action: data.action, free: freeBySpot(data.places, (ref) => shown.has(ref)) }
+  }, [inHand, data, lanes, actions])
 }
 
 /** The lanes of each device that is shown, with what its buttons share. */
@@ -100,8 +104,15 @@ export function Lanes(props: Props) {
     [change, spot, onCarry, focusRef],
   )
   const hand = useHand(inHand, spot, lanes)
+  const beginWith = useBeginWith(desk.id, spot)
   const give = useCallback(
     async (given: Hand, to: Chosen) => {
+      if (given.asking) {
+        beginWith({ ...to, action: given.asking })
+        onHandEmpty()
+        onChoose(to)
+        return
+      }
       const name = spotName(to.button.ref, to.gesture)
       focusRef.current = name
       const made = {
@@ -114,7 +125,7 @@ export function Lanes(props: Props) {
       if (await change(made, say.putWithFullName(to.button.full_name, given.name), { tell: true }))
         onHandEmpty()
     },
-    [change, spot, onHandEmpty, focusRef],
+    [change, spot, onHandEmpty, focusRef, beginWith, onChoose],
   )
   const choose = useCallback(
     (next: Chosen) => {

@@ -1,6 +1,6 @@
 import { createContext } from 'react'
 import { spotName } from '../assign'
-import type { Action, Gesture } from '../../shared/api'
+import type { Action, CatalogueAction, Gesture } from '../../shared/api'
 import { say } from './sentences'
 
 interface FreePlace {
@@ -14,6 +14,8 @@ interface FreePlace {
 export interface Hand {
   name: string
   action: Action
+  /** Its entry, where it asks something that must be said first. */
+  asking: CatalogueAction | undefined
   /** By the name of the spot: what it would cost there, in words. */
   free: ReadonlyMap<string, string>
 }

@@ -776,6 +776,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What is meant by what somebody says, of all there is at a desk, the likeliest first; then what was saved by such a name */
+        get: operations["findAnything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/free": {
         parameters: {
             query?: never;
@@ -1318,6 +1337,27 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description Something that was found. id: its own among its kind; of an assignment "button gesture place mode", of a value "button setting", of a setting of a host or a device "host|device id setting", of a revision its number. leads: where help leads to. */
+        Found: {
+            /** @enum {string} */
+            kind: "do" | "step" | "setting" | "help" | "want" | "host" | "device" | "action" | "place" | "mode" | "shortlist" | "value" | "button" | "assignment" | "revision";
+            id: string;
+            name: string;
+            /** @description What it belongs to */
+            of: string | null;
+            /** @description A sentence */
+            note: string | null;
+            leads: {
+                do?: string;
+                step?: string;
+                /** @enum {string} */
+                devices?: "find";
+                /** @enum {string} */
+                sheet?: "join" | "hand" | "new-device" | "arrange";
+                /** @enum {string} */
+                go?: "/" | "/service";
+            } | null;
+        };
         /** @description The revision that was shown when the change was thought of */
         OpenedOn: number;
         /** @description Which open page it is: what a page saved itself is no conflict with it */
@@ -4264,6 +4304,33 @@ export interface operations {
                 content: {
                     "application/json": {
                         ids: string[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    findAnything: {
+        parameters: {
+            query: {
+                words: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was found; nothing where nothing fits */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        found: components["schemas"]["Found"][];
                     };
                 };
             };

@@ -42,6 +42,7 @@ export interface HistoryStep {
 }
 export type ButtonChange = Schemas['ButtonChange']
 export type CatalogueAction = Schemas['CatalogueAction']
+export type Found = Schemas['Found']
 export type Revision = Schemas['Revision']
 export type Kind = Schemas['Kind']
 export type Drawing = Schemas['Drawing']
