@@ -48,6 +48,16 @@ module Kippen
       assert_equal(%w[First Second], ask("/api/clients")["clients"].map { |client| client["name"] })
     end
 
+    # Whoever is killed while it is sent leaves nothing of it behind.
+    def test_what_is_written_aside_has_no_name
+      before = Dir[File.join(Dir.tmpdir, "kippen-answer*")]
+      answer = Server::Spooled.new(["of ", "a client"].each)
+      assert_equal before, Dir[File.join(Dir.tmpdir, "kippen-answer*")]
+      assert_equal ["of a client"], answer.to_enum.to_a
+    ensure
+      answer&.close
+    end
+
     def test_everything_of_a_client_comes_out_as_one_file
       sign_in_as("lead")
       add_client
