@@ -8,6 +8,9 @@ module Kippen
     # whoever is not signed in. What is no JSON object that can be kept is refused here. Behind the session.
     class BodyLimit
       MOST_BYTES = Limits::FITTING_BYTES
+      # A file of trials, so that whatever comes out goes in again.
+      MOST_TRIALS_BYTES = 8_000_000
+      TRIALS = %r{\A/api/clients/[^/]+/trials\z}
       # What a joined listener sends in one go, and what anybody may.
       MOST_JOINED_BYTES = 131_072
       MOST_UNKNOWN_BYTES = 16_384
@@ -25,21 +28,23 @@ module Kippen
         return too_large(most) if body.bytesize > most
 
         env["rack.input"] = StringIO.new(body)
-        refusal(env, body) || @app.call(env)
+        refusal(env, body, most) || @app.call(env)
       end
 
       private
 
       def most(env)
-        return MOST_BYTES if env["rack.session"]["account_id"]
+        return trials?(env) ? MOST_TRIALS_BYTES : MOST_BYTES if env["rack.session"]["account_id"]
 
         env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ") ? MOST_JOINED_BYTES : MOST_UNKNOWN_BYTES
       end
 
-      def refusal(env, body)
+      def trials?(env) = env["REQUEST_METHOD"] == "POST" && TRIALS.match?(env["PATH_INFO"])
+
+      def refusal(env, body, most)
         return if body.empty? || [env["REQUEST_METHOD"], env["PATH_INFO"]] == FITTING
 
-        Problem.response(400, "What is sent must be a JSON object") unless Formats::StrictJson.read(body, limit: MOST_BYTES).is_a?(Hash)
+        Problem.response(400, "What is sent must be a JSON object") unless Formats::StrictJson.read(body, limit: most).is_a?(Hash)
       rescue Invalid => e
         Problem.response(400, "What was sent #{e.faults.first.message}")
       end

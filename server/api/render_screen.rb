@@ -8,8 +8,10 @@ module Kippen
 
       # screen – a Standins::Screen
       def view(screen)
+        layout = screen.layout
+        under = layout.at(screen.state["pointer"])
         { "host" => screen.host.id, "name" => screen.name, "system" => screen.host.system, "size" => screen.kind.screen,
-          "elements" => screen.layout.elements.map { |one| element(one, screen) }, "where" => screen.where, "facts" => Standins::Facts.of(screen),
+          "elements" => layout.elements.map { |one| element(one, one == under) }, "where" => screen.where, "facts" => Standins::Facts.of(screen),
           "mode" => mode(screen), "list" => list(screen), "happenings" => happenings(screen), "refuses" => screen.refusals }
           .merge(screen.state.slice("pointer", "said", "locked", "afar", "call"))
       end
@@ -21,9 +23,8 @@ module Kippen
 
       def happenings(screen) = screen.happenings.map { |one| { "button" => one.ref, "name" => one.name || one.id } }
 
-      def element(one, screen)
-        { "key" => one.key, "kind" => one.kind, "label" => one.label, "rect" => one.rect, "where" => one.where, "place" => one.place,
-          "under" => one == screen.layout.at(screen.state["pointer"]) }
+      def element(one, under)
+        { "key" => one.key, "kind" => one.kind, "label" => one.label, "rect" => one.rect, "where" => one.where, "place" => one.place, "under" => under }
       end
 
       def list(screen)

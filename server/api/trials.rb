@@ -4,11 +4,18 @@ module Kippen
   module Server
     # Trials by themselves: presses that somebody says what they were, files in and out, one day against another.
     module TrialRoutes
+      # What comes out can be read in again.
+      TOO_MUCH = "This is more than one file takes, #{Formats::TrialsJson::MOST} trials or #{BodyLimit::MOST_TRIALS_BYTES / 1_000_000} MB: " \
+                 "choose fewer sittings".freeze
+
       def self.registered(app)
         app.get("/api/clients/:client/trials") do
           fitting, = revisions.fitting(params["client"])
           headers "content-disposition" => 'attachment; filename="trials.json"'
-          json(FitRoutes.file(self, fitting, sought["button"], sought["sittings"].split(","))[0])
+          file, = FitRoutes.file(self, fitting, sought["button"], sought["sittings"].split(","))
+          text = json(file)
+          problem(413, TOO_MUCH) if text.bytesize > BodyLimit::MOST_TRIALS_BYTES || file["trials"].size > Formats::TrialsJson::MOST
+          text
         end
 
         app.post("/api/clients/:client/trials") do
@@ -33,7 +40,7 @@ module Kippen
         raise Invalid.at("/file/button/kind", Words.say(:must_be, value: button.kind)) unless series.kind == button.kind
 
         app.sittings.begin_ended(app.params["client"], button: button.ref, way: "file", whose: "client", offered: series.offered, author: app.author) do |row|
-          app.sent["file"].fetch("trials", []).each_with_index { |item, index| app.sittings.add_trial(row, **from_file(item, index)) }
+          app.sittings.add_trials(row, app.sent["file"].fetch("trials", []).map.with_index { |item, index| from_file(item, index) })
         end
       end
 

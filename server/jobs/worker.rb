@@ -8,7 +8,8 @@ module Kippen
   module Server
     # A lost way to the database ends it: whoever started it starts it again.
     class Worker
-      THREADS = 1
+      # One for whatever is most urgent; one that takes only what is short, so that nobody with few trials waits for many.
+      URGENT = [nil, Jobs::FitTiming::LONG - 1].freeze
       POLL_SECONDS = 5.0
 
       def initialize(database)
@@ -20,7 +21,7 @@ module Kippen
         Jobs.plan
         told, tell = IO.pipe
         %w[INT TERM].each { |signal| trap(signal) { tell.write_nonblock(".") } }
-        locker = Que::Locker.new(worker_priorities: [nil] * THREADS, poll_interval: POLL_SECONDS, maximum_buffer_size: 1)
+        locker = Que::Locker.new(worker_priorities: URGENT, poll_interval: POLL_SECONDS, maximum_buffer_size: 1)
         told.read(1)
         locker.stop
         locker.wait_for_stop

@@ -86,8 +86,15 @@ module Kippen
           counted = file["trials"].filter_map { |one| one["id"] unless one["counted"] == false }
           made = @database[:fits].returning.insert(client_id: client, digest:, file: Sequel.pg_jsonb(file), sittings: Sequel.pg_jsonb(sittings),
                                                    fixed: Sequel.pg_jsonb(fixed), trials: Sequel.pg_jsonb(counted), **row).first
-          Jobs::FitTiming.enqueue(made[:id])
+          edges = file["trials"].sum { |one| one["trace"].size }
+          Jobs::FitTiming.enqueue(made[:id], job_options: { priority: Jobs::FitTiming.priority(edges, in_line(client) - 1) })
           told(made)
+        end
+
+        # How many of a client's service wait or are worked on.
+        def in_line(client)
+          service = @database[:clients].where(id: client).select(:service_id)
+          @database[:fits].where(state: OPEN, client_id: @database[:clients].where(service_id: service).select(:id)).count
         end
 
         def told(row) = row.tap { News.tell(@database, row[:client_id], "fit", id: row[:id]) }

@@ -8,7 +8,8 @@ module Kippen
         # By prompts; finding a guard by hand; presses kept by themselves; read from a file
         WAYS = %w[prompts by_hand kept file].freeze
         # Of one sitting.
-        MOST_TRIALS = 2_000
+        MOST_TRIALS = Formats::TrialsJson::MOST
+        MOST_BYTES = 4_000_000
         MOST_ROWS = Formats::TrialsJson::MOST_ROWS
         EDGES = %w[down up level].freeze
 
@@ -103,11 +104,20 @@ module Kippen
           id
         end
 
-        # Raises Closed where there are too many.
-        def add_trial(row, trace:, **trial)
-          raise Closed, "this sitting has #{MOST_TRIALS} trials already; begin another" if @database[:trials].where(sitting_id: row[:id]).count >= MOST_TRIALS
+        # Returns the trial's id. Raises Closed where there are too many.
+        def add_trial(row, **trial) = add_trials(row, [trial]).first
 
-          @database[:trials].returning(:id).insert(sitting_id: row[:id], button: row[:button], trace: Sequel.pg_jsonb(trace), **trial).first.fetch(:id)
+        # Returns their ids. Raises Closed where there are too many, or more was pressed than can be read back.
+        def add_trials(row, trials)
+          there, bytes = held_by(row)
+          raise Closed, "a sitting has at most #{MOST_TRIALS} trials; begin another" if there + trials.size > MOST_TRIALS
+
+          rows = trials.map { |trial| { sitting_id: row[:id], button: row[:button], **trial, trace: JSON.generate(trial[:trace]) } }
+          bytes += rows.sum { |one| one[:trace].bytesize }
+          raise Closed, "a sitting has at most #{MOST_BYTES / 1000} kB of presses; begin another" if bytes > MOST_BYTES
+
+          rows.each { |one| one[:trace] = Sequel.lit("?::jsonb", one[:trace]) }
+          rows.empty? ? [] : @database[:trials].import(rows.first.keys, rows.map(&:values), return: :primary_key)
         end
 
         # Asks the next, see Tuning::Prompts::Next; nil: nothing more.
@@ -129,6 +139,12 @@ module Kippen
         def tell(client) = News.tell(@database, client, "sitting")
 
         private
+
+        # [how many trials a sitting has, how long what was pressed in them is as text]
+        def held_by(row)
+          length = Sequel.function(:sum, Sequel.function(:length, Sequel.cast(:trace, String)))
+          @database[:trials].where(sitting_id: row[:id]).get([Sequel.function(:count).*.as(:trials), Sequel.function(:coalesce, length, 0).as(:bytes)])
+        end
 
         def of_today(client, button)
           today = Sequel.function(:date_trunc, "day", Sequel::CURRENT_TIMESTAMP)

@@ -1,12 +1,17 @@
 # frozen_string_literal: true
 
 require_relative "helper"
+require_relative "../jobs/worker"
 
 module Kippen
   # Fits: made by the worker from what was sent, told, and applied with what they rest on.
   class FitsTest < ServerTest
     def setup
       super
+      setup_client
+    end
+
+    def setup_client
       phone = { "id" => "pocket-phone", "kind" => "phone", "worked_with" => "left thumb", "buttons" => [{ "id" => "edge" }, { "id" => "volume-up" }] }
       add_client(DEMO.merge("hosts" => [{ "id" => "phone", "name" => "Phone", "system" => "phone" }], "devices" => [phone],
                             "assignments" => { "tap" => MARK, "long_press" => ANSWER }.map do |gesture, action|
@@ -105,6 +110,31 @@ module Kippen
       3.times { fits.take(@fit) }
       work
       assert_equal ["failed", "It was begun 3 times and never came to an end."], fit.values_at("state", "error")
+    end
+
+    def test_one_that_takes_too_long_says_so
+      want
+      deadline = Deadline.new(-1, clock: -> { 0 })
+      Deadline.stub(:new, deadline) { work }
+      assert_equal ["failed", "So many trials take longer to fit than anybody waits: choose fewer sittings."], fit.values_at("state", "error")
+    end
+
+    # The urgent one has the lower number (Que).
+    def test_few_trials_go_before_many_and_services_take_turns
+      urgent = -> { DATABASE[:que_jobs].where(job_class: "Kippen::Server::Jobs::FitTiming").reverse(:id).get(:priority) }
+      first = want.then { urgent.call }
+      many = add_sitting(file(1_200))
+      long = want(many).then { urgent.call }
+      second = want(add_sitting(file(18))).then { urgent.call }
+      assert_operator first, :<, second
+      assert_operator second, :<, long
+      sign_in_as("specialist", service: store.add_service("Elsewhere"))
+      setup_client
+      want
+      assert_equal first, urgent.call
+      assert_equal [nil, Server::Jobs::FitTiming::LONG - 1], Server::Worker::URGENT
+      assert_operator long, :>, Server::Worker::URGENT.last
+      assert_operator second, :<, Server::Worker::URGENT.last
     end
 
     def test_what_another_value_comes_to

@@ -184,5 +184,37 @@ module Kippen
                                                          "file" => file.merge("trials" => [{ "intended" => "wave", "trace" => [[1, "bang"]] }]))
       assert_problem 422
     end
+
+    # Of a sitting that is over; trials – as the store takes them
+    def ended(trials)
+      sittings = Server::Store::Sittings.new(DATABASE)
+      about = { button: EDGE, way: "file", whose: "client", offered: %w[tap], author: "A specialist" }
+      sittings.begin_ended(@client, **about) { |row| sittings.add_trials(row, trials) }[:id]
+    end
+
+    def trials(count, edges = 2)
+      trace = Array.new(edges) { |index| [index * 1000, index.even? ? "down" : "up"] }
+      Array.new(count) { |number| { number:, intended: "tap", trace: } }
+    end
+
+    def test_what_comes_out_goes_in_again_however_much_it_is
+      file = ask("/api/clients/#{@client}/trials", "button" => EDGE, "sittings" => ended(trials(90, 2_000)))
+      assert_operator last_response.body.bytesize, :>, 2_000_000
+      send_json(:post, "/api/clients/#{@client}/trials", "button" => EDGE, "file" => file)
+      assert_equal 201, status, last_response.body
+      assert_equal 180, DATABASE[:trials].join(:sittings, id: :sitting_id).where(client_id: @client).count
+    end
+
+    def test_what_would_be_too_much_for_a_file_is_refused_at_both_ends
+      both = Array.new(2) { ended(trials(2_600)) }.join(",")
+      ask("/api/clients/#{@client}/trials", "button" => EDGE, "sittings" => both)
+      assert_problem 413
+      assert_includes answer["detail"], "choose fewer sittings"
+      kept = DATABASE[:trials].count
+      { trials(5_001) => /at most 5000 trials/, trials(200, 2_000) => /at most 4000 kB/ }.each do |many, words|
+        assert_match(words, assert_raises(Server::Store::Sittings::Closed) { ended(many) }.message)
+      end
+      assert_equal kept, DATABASE[:trials].count
+    end
   end
 end

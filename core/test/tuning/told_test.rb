@@ -49,6 +49,16 @@ module Kippen
       end
     end
 
+    # So that a thousand trials are told in the time of a hundred.
+    def test_of_many_trials_fewer_values_are_told_the_one_that_holds_among_them
+      many = file(%w[tap], Array.new(3_000) { press("tap", 0, 300) })
+      along = Tuning::Along.of(many, usual.merge("long_press_ms" => 511), "long_press_ms")
+      assert_operator along.settable.size * 3_000, :<=, Tuning::Along::MOST_REPLAYS + 3_000
+      assert_includes along.settable, 511
+      few = Tuning::Along.of(file(%w[tap], [press("tap", 0, 300)]), usual.merge("long_press_ms" => 511), "long_press_ms")
+      assert_equal few.settable.values_at(0, -1), along.settable.values_at(0, -1)
+    end
+
     def test_by_hand_up_by_fifty_until_one_press_counts_once
       twice = press("tap", 0, 60, 130, 190)
       assert_equal([[100, false], [[100, 2]]], state(twice).then { |one| [[one.guard_ms - 50, one.found], one.tried] })

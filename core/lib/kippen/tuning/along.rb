@@ -8,9 +8,12 @@ module Kippen
       # Nobody moves further than this beyond what was pressed.
       ROOM = 1.5
       LEAST_MS = 600
+      # Where there are many trials, fewer values are looked at.
+      MOST_REPLAYS = 60_000
+      LEAST_VALUES = 12
 
-      # settable – the values that can be set, from the least on; states – each a letter a trial, in their order, see LETTERS; at – the
-      # place of each value's in them
+      # settable – the values that can be set, from the least on (of many trials, some of them); states – each a letter a
+      # trial, in their order, see LETTERS; at – the place of each value's in them
       Answer = Struct.new(:settable, :states, :at, keyword_init: true)
 
       module_function
@@ -18,7 +21,7 @@ module Kippen
       # series – Series; timing – { setting => value } of the others; deadline – how long it may take.
       def of(series, timing, setting, deadline: Deadline::NEVER)
         replays = Replays.new(series)
-        values = values(series, timing, setting)
+        values = thinned(values(series, timing, setting), series.trials.size, timing[setting])
         letters = values.map do |value|
           deadline.check
           state(replays, series, timing.merge(setting => value))
@@ -38,6 +41,14 @@ module Kippen
         (Kinds::Settable.values(series.settable[setting], known.range, to: to(series, timing[setting])) | [timing[setting]]).sort
       end
 
+      # So many of the values as can be looked at, evenly spread, the first, the last and the one that holds among them.
+      def thinned(values, trials, now)
+        most = [MOST_REPLAYS / [trials, 1].max, LEAST_VALUES].max
+        return values if values.size <= most
+
+        (Array.new(most) { |index| values[(index * (values.size - 1)).fdiv(most - 1).round] } | ([now] & values)).sort
+      end
+
       # As far as somebody pressed, and some more.
       def to(series, now)
         longest = series.trials.map { |trial| trial.rows.empty? ? 0 : (trial.rows.last[0] - trial.rows.first[0]) / 1000.0 }.max || 0
@@ -49,7 +60,7 @@ module Kippen
         all = all.map { |value| Kinds::Settable.nearest(series.settable[setting], value) }.uniq.sort
         all.select { |value| Fitting::Timing.from(timing.merge(setting => value)).levels_ok? }
       end
-      private_class_method :values, :to, :levels
+      private_class_method :values, :thinned, :to, :levels
     end
   end
 end

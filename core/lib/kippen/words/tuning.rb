@@ -84,6 +84,7 @@ module Kippen
       drift_unknown: "%{words}: too little to say whether it has changed.",
       drift_changed: "%{words}: it has changed (chance alone: %{p} %%).",
       drift_same: "%{words}: no sure change (chance alone: %{p} %%).",
+      fit_takes_too_long: "So many trials take longer to fit than anybody waits: choose fewer sittings.",
       worn_yes: "%{bounced} of %{of} presses came twice with another finger too: the switch is worn. Replace it, " \
                 "or keep a gap bridge of %{bridge} ms until then.",
       worn_not: "None of %{of} presses came twice with another finger: the switch is sound.",
