@@ -61,11 +61,14 @@ module Kippen
 
         # What was pressed of each device, or stood for it: { device id => [Kinds::Ready::Contact] }, oldest first.
         def contacts(client, fitting)
-          rows = @database[:messages].where(stream_id: recent(client).select(Sequel[:streams][:id]), kind: Press::Events::KINDS.keys)
-            .join(:streams, id: :stream_id).join(:listeners, id: :listener_id).left_join(:joins, id: :join_id)
-            .order(:started_at, :stream_id, :time_us, Sequel[:messages][:number])
-            .select(:stream_id, :listener_id, :raw, :time_us, :source, Sequel[:messages][:kind], :started_at, Sequel[:joins][:host])
-          Contacts.new(of_buttons(rows.reverse.limit(MOST_LOOKED_AT).all.reverse, fitting)).by_device
+          heard = []
+          recent(client).each do |stream|
+            left = MOST_LOOKED_AT - heard.sum(&:size)
+            break unless left.positive?
+
+            heard.unshift(pressed(stream, left))
+          end
+          Contacts.new(of_buttons(heard.flatten(1), fitting)).by_device
         end
 
         # What a button gave between two moments of a stream, in µs from the first of it: [[µs, kind, level or nothing]…]
@@ -124,7 +127,17 @@ module Kippen
 
         def all = @database[:streams].join(:listeners, id: :listener_id).left_join(:joins, id: :join_id)
 
-        def recent(client) = all.where(Sequel[:listeners][:client_id] => client).order(Sequel.desc(:started_at)).limit(LOOKED_AT)
+        # Rows of the latest streams, newest first.
+        def recent(client)
+          latest = all.where(Sequel[:listeners][:client_id] => client).order(Sequel.desc(:started_at), Sequel.desc(Sequel[:streams][:id])).limit(LOOKED_AT)
+          latest.select(Sequel[:streams][:id].as(:stream_id), :listener_id, :raw, :started_at, Sequel[:joins][:host]).all
+        end
+
+        # Rows of a stream's last messages, in their order: asked of each stream by itself, it takes no time to find them.
+        def pressed(stream, most)
+          rows = @database[:messages].where(stream_id: stream[:stream_id], kind: Press::Events::KINDS.keys).order(:time_us, :number).reverse.limit(most)
+          rows.select_map(%i[time_us source kind]).reverse.map { |time_us, source, kind| { time_us:, source:, kind:, **stream } }
+        end
       end
     end
   end
