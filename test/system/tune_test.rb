@@ -82,7 +82,7 @@ module Kippen
       %w[click double-click].each { |one| assert_selector "label", text: one }
       click_button "Ask for presses"
       answered_by("A steady hand on a worn switch")
-      prompts { assert_text "Next press 13" }
+      reach_prompt(13)
       click_button "Enough for today"
       fitted
       assert_accessible

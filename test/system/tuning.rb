@@ -74,6 +74,15 @@ module Kippen
         pick("#{name} answers", from: "A stand-in hand")
       end
 
+      # To a prompt or beyond, however long it takes, as long as it goes on.
+      def reach_prompt(number)
+        seen = 0
+        while seen < number
+          later = eventually { prompts { text[/Next press (\d+)/, 1].to_i }.then { |now| now > seen && now } }
+          seen = later || flunk("it stays at prompt #{seen}")
+        end
+      end
+
       # It goes on until it is tired.
       def wait_for_hand = prompts { assert_text "nobody, only real presses", wait: 90 }
 

@@ -108,6 +108,8 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
       </div>
       {device.steps.length > 0 && (
         <Fold
+          // Shown alone it is unfolded, whatever it was before.
+          key={`steps ${String(open)}`}
           title={
             open_ === 0
               ? say.gettingReadyAllDone
@@ -124,6 +126,7 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
       )}
       {device.buttons.length > 0 && (
         <Fold
+          key={`buttons ${String(open)}`}
           title={device.buttons.length === 1 ? '1 button' : say.buttons(String(device.buttons.length))}
           about={name}
           open={open}
