@@ -38,7 +38,7 @@ module Kippen
     end
 
     def test_a_viewer_looks_and_can_not_change
-      DATABASE[:viewings].insert(account_id: DATABASE[:accounts].where(role: "viewer").get(:id), client_id: @client)
+      DATABASE[:viewings].insert(account_id: Server::Store::Accounts.new(DATABASE).demo_account("viewer"), client_id: @client)
       sign_in_as("viewer")
       assert_no_text "Take in a client"
       click_link "Bram Oduya-Lisle"

@@ -49,7 +49,7 @@ module Kippen
     end
 
     def test_somebody_else_gets_nothing_of_it
-      DATABASE[:viewings].insert(account_id: DATABASE[:accounts].where(role: "viewer").get(:id), client_id: @client)
+      DATABASE[:viewings].insert(account_id: Server::Store::Accounts.new(DATABASE).demo_account("viewer"), client_id: @client)
       write_a_want
       click_button "Open the demo as a viewer"
       assert_selector "h2", text: "What Bram Oduya-Lisle wants to do"

@@ -1,6 +1,7 @@
 import { useCallback, useMemo } from 'react'
 import { useLocation, useNavigate } from 'react-router'
-import { moved, readAddress, writeAddress, type DeskAddress, type Move } from './address'
+import { mayLeave } from '../ui'
+import { moved, readAddress, sameSheet, writeAddress, type DeskAddress, type Move } from './address'
 
 /** Moves that one would not want to come back to by the browser’s own back. */
 const IN_PLACE: Move['do'][] = ['close', 'only']
@@ -17,7 +18,14 @@ export function useDeskAddress(): [DeskAddress, (move: Move, step?: string) => v
       const next = writeAddress(moved(readAddress(now), move))
       const path = step ? pathname.replace(/[^/]*$/, step) : pathname
       if (next === now && path === pathname) return
-      void navigate(path + next, { replace: IN_PLACE.includes(move.do) && !step })
+      const leave = () => void navigate(path + next, { replace: IN_PLACE.includes(move.do) && !step })
+      // A sheet closes itself when it has saved, or has asked.
+      if (
+        move.do === 'close' ||
+        sameSheet(readAddress(now).sheet, readAddress(next).sheet) ||
+        mayLeave(leave)
+      )
+        leave()
     },
     [navigate],
   )

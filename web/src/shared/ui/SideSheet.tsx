@@ -1,7 +1,8 @@
 import { Button } from 'antd'
-import { useEffect, useId, useRef, type ReactNode } from 'react'
+import { useCallback, useEffect, useId, useRef, type ReactNode } from 'react'
 import styles from './ui.module.css'
 import { say } from './sentences'
+import { useUnsaved } from './unsaved'
 
 /** Esc closes the sheet, wherever the focus is, unless something nearer took it. */
 export function useEscape(onEscape: () => void) {
@@ -12,6 +13,21 @@ export function useEscape(onEscape: () => void) {
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
   }, [onEscape])
+}
+
+/** What was typed is not saved: it takes the focus, so that it is heard. */
+function Leaving({ onStay, onLeave }: { onStay: () => void; onLeave: () => void }) {
+  const first = useRef<HTMLButtonElement>(null)
+  useEffect(() => first.current?.focus(), [])
+  return (
+    <div className={styles.leaving} role="alertdialog" aria-label={say.notSavedYet}>
+      <p>{say.notSavedYet}</p>
+      <Button ref={first} onClick={onStay}>
+        {say.goOnWriting}
+      </Button>
+      <Button onClick={onLeave}>{say.leaveIt}</Button>
+    </div>
+  )
 }
 
 /** Details of a chosen thing, beside what they are about. Takes the focus, and gives it back. */
@@ -25,7 +41,12 @@ export function SideSheet(props: {
   const { title, dense = false, onClose, children } = props
   const id = useId()
   const heading = useRef<HTMLHeadingElement>(null)
-  useEscape(onClose)
+  const sheet = useRef<HTMLElement>(null)
+  const { leaving, ask, stay, leave } = useUnsaved(sheet)
+  const close = useCallback(() => {
+    if (ask(onClose)) onClose()
+  }, [ask, onClose])
+  useEscape(close)
   useEffect(() => {
     const before = document.activeElement
     heading.current?.focus()
@@ -37,6 +58,7 @@ export function SideSheet(props: {
   }, [])
   return (
     <aside
+      ref={sheet}
       className={styles.sheet}
       data-dense={dense}
       data-pane
@@ -48,8 +70,9 @@ export function SideSheet(props: {
         <h2 id={id} ref={heading} tabIndex={-1}>
           {title}
         </h2>
-        <Button onClick={onClose}>{say.close}</Button>
+        <Button onClick={close}>{say.close}</Button>
       </div>
+      {leaving && <Leaving onStay={stay} onLeave={leave} />}
       {children}
     </aside>
   )

@@ -19,5 +19,8 @@ export const say = {
   myAccount: 'My account',
   signOut: 'Sign out',
   close: 'Close',
+  notSavedYet: 'What you wrote here is not saved.',
+  goOnWriting: 'Go on writing',
+  leaveIt: 'Leave it unsaved',
   kippenWithWords: (words: string) => `${words} · Kippen`,
 }
