@@ -49,6 +49,7 @@ module Kippen
       within("section[aria-label='Since then']") do
         assert_text "Pocket phone, Edge key, double-tap: Mark the packet."
         assert_text "Pocket phone, Edge key, long-press: Answer the call."
+        assert_no_text(/And \d+ more/)
       end
       assert_accessible
       click_button "Bring revision 1 back"
