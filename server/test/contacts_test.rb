@@ -31,7 +31,7 @@ module Kippen
     end
 
     def test_no_more_is_looked_at_than_the_latest_streams_and_the_latest_messages
-      (1..Server::Store::Streams::LOOKED_AT + 1).each { |hours| heard(hours, hours) }
+      (1..(Server::Store::Streams::LOOKED_AT + 1)).each { |hours| heard(hours, hours) }
       assert_equal Server::Store::Streams::LOOKED_AT, held.size
       refute_includes held, Server::Store::Streams::LOOKED_AT + 1
       heard(0, *Array.new((Server::Store::Streams::MOST_LOOKED_AT / 2) - 1, 70))

@@ -45,11 +45,14 @@ module Kippen
       assign("long-press", "answer")
       click_button "Revision 3, saved"
       assert_selector "aside h2", text: "What was saved"
+      within("aside ol li", text: "Revision 3") do
+        assert_text "Pocket phone, Edge key, long-press: Answer the call."
+        assert_no_text(/And \d+ more/)
+      end
       click_button "Revision 1", match: :first
       within("section[aria-label='Since then']") do
         assert_text "Pocket phone, Edge key, double-tap: Mark the packet."
         assert_text "Pocket phone, Edge key, long-press: Answer the call."
-        assert_no_text(/And \d+ more/)
       end
       assert_accessible
       click_button "Bring revision 1 back"

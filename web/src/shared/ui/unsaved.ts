@@ -1,18 +1,20 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react'
 
-/** What stands in the fields of all forms of a part of the page, as one text. */
-function written(part: HTMLElement): string {
-  const fields = part.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>(
-    'form input:not([role=combobox]), form textarea',
+/** What stands in the fields of a form, as one text. */
+function written(form: HTMLFormElement): string {
+  const fields = form.querySelectorAll<HTMLInputElement | HTMLTextAreaElement>(
+    'input:not([role=combobox]), textarea',
   )
   const values = [...fields].map((one) =>
     one instanceof HTMLInputElement && ['checkbox', 'radio'].includes(one.type)
       ? String(one.checked)
       : one.value,
   )
-  const chosen = [...part.querySelectorAll('form .ant-select-selection-item')].map((one) => one.textContent)
+  const chosen = [...form.querySelectorAll('.ant-select-selection-item')].map((one) => one.textContent)
   return JSON.stringify([values, chosen])
 }
+
+const formOf = (event: Event) => (event.target instanceof Element ? event.target.closest('form') : null)
 
 type Ask = (go: () => void) => boolean
 /** The sheet that has something unsaved in it, if there is one: there is one sheet at most. */
@@ -27,44 +29,45 @@ export const mayLeave = (go: () => void): boolean => asking?.(go) ?? true
  */
 export function useUnsaved(part: RefObject<HTMLElement | null>) {
   const [leaving, setLeaving] = useState<{ go: () => void }>()
-  const before = useRef<string>(undefined)
-  // What was sent is somebody else’s to answer for, until it is typed on.
-  const sent = useRef(false)
-  const ask = useCallback<Ask>(
-    (go) => {
-      const { current } = part
-      const typed =
-        current && before.current !== undefined && !sent.current && written(current) !== before.current
-      if (!typed) return true
-      setLeaving({ go })
-      return false
-    },
-    [part],
-  )
+  // How each form was before anybody did anything in it; what was sent is as good as saved, until it is written on.
+  const before = useRef(new Map<HTMLFormElement, { text: string; sent: boolean }>())
+  const ask = useCallback<Ask>((go) => {
+    const changed = [...before.current].some(
+      ([form, { text, sent }]) => form.isConnected && !sent && written(form) !== text,
+    )
+    if (changed) setLeaving({ go })
+    return !changed
+  }, [])
   useEffect(() => {
     const { current } = part
     if (!current) return
-    // Before anybody does anything in it.
-    const begin = () => {
-      before.current ??= written(current)
+    const forms = before.current
+    const begin = (event: Event) => {
+      const form = formOf(event)
+      if (form && !forms.has(form)) forms.set(form, { text: written(form), sent: false })
     }
-    const onInput = () => (sent.current = false)
-    const onSubmit = () => (sent.current = true)
+    const isSent = (sent: boolean) => (event: Event) => {
+      const known = forms.get(formOf(event) as HTMLFormElement)
+      if (known) known.sent = sent
+    }
+    const onSubmit = isSent(true)
+    const onInput = isSent(false)
     const first = ['pointerdown', 'keydown', 'focusin']
     for (const event of first) current.addEventListener(event, begin, true)
-    current.addEventListener('input', onInput, true)
     current.addEventListener('submit', onSubmit, true)
+    current.addEventListener('input', onInput, true)
     asking = ask
     return () => {
       for (const event of first) current.removeEventListener(event, begin, true)
-      current.removeEventListener('input', onInput, true)
       current.removeEventListener('submit', onSubmit, true)
+      current.removeEventListener('input', onInput, true)
+      forms.clear()
       if (asking === ask) asking = undefined
     }
   }, [part, ask])
   const stay = useCallback(() => setLeaving(undefined), [])
   const leave = useCallback(() => {
-    sent.current = true
+    before.current.clear()
     leaving?.go()
   }, [leaving])
   return { leaving, ask, stay, leave }
