@@ -63,6 +63,7 @@ module Kippen
       assert_nil cautions.print(button("volume-up"), { "kind" => "builtin" })
       assert_equal "The print says “+”; a tap does “Ask for help”.", cautions.print(button("volume-up"), { "kind" => "help" }).words
       assert_nil cautions.print(button("left"), { "kind" => "help" }), "nothing is printed on it"
+      ["none", " None", "–"].each { |print| assert_nil cautions.print(Fitting::Button.new(**button("volume-up").to_h, print:), { "kind" => "help" }), print }
     end
 
     def test_a_button_of_no_known_kind_has_none

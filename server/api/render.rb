@@ -75,7 +75,7 @@ module Kippen
 
       # device – the Fitting::Device it is on
       def button(button, device)
-        { "ref" => button.ref, "name" => button.name || button.id, "full_name" => Words.button(device, button), "print" => button.print || "",
+        { "ref" => button.ref, "name" => button.name || button.id, "full_name" => Words.button(device, button), "print" => button.printed || "",
           "kind" => button.kind, "off" => button.off }
       end
 

@@ -50,14 +50,26 @@ module Kippen
         kind = KNOWLEDGE.host_kinds.of(host.system)
         apps = @fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Fitting::SCREEN }
         { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "most" => kind.most, "can_lock" => kind.locked, "choose" => kind.choose,
+          "knows" => kind.knows,
           "apps" => apps.map { |app| { "id" => app.id, "name" => app.name } } }
+      end
+
+      # By what each host knows that somebody is there, in words: those on which there is such a thing.
+      def known(place)
+        sort = place.part ? "part" : "app"
+        sort = "region" if place.app == Fitting::SCREEN
+        systems = @fitting.apps.find { |app| app.id == place.app }&.hosts
+        @fitting.hosts.select { |host| sort == "region" || systems.nil? || systems.include?(host.system) }.map do |host|
+          how = KNOWLEDGE.host_kinds.of(host.system).knows[sort]
+          Words.say(how ? :place_known : :place_unknown, host: host.name || host.id, how:)
+        end
       end
 
       def places
         count = @fitting.assignments.map(&:place).tally
         @fitting.places.map do |place|
           { "id" => place.id, "name" => Words.place(@fitting, place.id), "app" => place.app, "app_name" => @catalogue.app(place.app), "part" => place.part,
-            "off" => place.off, "off_from_afar" => place.off_from_afar, "assigned" => count.fetch(place.id, 0) }
+            "off" => place.off, "off_from_afar" => place.off_from_afar, "assigned" => count.fetch(place.id, 0), "known" => known(place) }
         end
       end
 

@@ -32,6 +32,23 @@ module Kippen
       pressed_in("Behind: Rookery", "Tidebook has begun a new line.")
     end
 
+    # Refused where one looks, with the way out beside it.
+    def test_a_second_version_of_an_app_is_a_second_app_made_in_one_press
+      demo("sunniva")
+      open_step("assign", view: "places")
+      assert_text "Computer knows it where the app tells what is under the pointer."
+      click_button "Add a place"
+      fill_in "Which app", with: "Tidebook"
+      click_button "Add it"
+      assert_text "Tidebook is there already: the same app, the same part"
+      assert_no_text "/change"
+      assert_accessible
+      click_button "Make a second app of it, “Tidebook 2”"
+      saved(2)
+      assert_no_selector "aside"
+      assert_button "Show its lanes: Tidebook 2"
+    end
+
     def test_a_part_of_an_app_and_why
       demo("sunniva")
       open_step("assign")

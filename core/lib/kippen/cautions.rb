@@ -24,9 +24,9 @@ module Kippen
     # Where a tap does something else than the button says: its Caution, or nil.
     # action – of the tap in force; nil for the built-in
     def print(button, action)
-      return if button.print.to_s.empty? || action.nil? || action["kind"] == "builtin"
+      return if button.printed.nil? || action.nil? || action["kind"] == "builtin"
 
-      caution("tap", "other_print", Words.say(:print_says_tap_does, print: button.print, action: @catalogue.name(action)))
+      caution("tap", "other_print", Words.say(:print_says_tap_does, print: button.printed, action: @catalogue.name(action)))
     end
 
     # Raises Invalid where an assignment, as it stands in a document, can't be on a button.

@@ -8,7 +8,8 @@ module Kippen
 
     # most – lines of a shortlist it shows; locked – with the screen locked too; choose – how one is
     # taken there, in words; gives – cues it can give; screen – [width, height] in px
-    Kind = Struct.new(:system, :most, :locked, :choose, :gives, :screen, keyword_init: true)
+    # knows – { "app", "part", "region" => by what it knows that somebody is there, in words; nil: it doesn't }
+    Kind = Struct.new(:system, :most, :locked, :choose, :gives, :screen, :knows, keyword_init: true)
 
     # text – the JSON of the data. Raises Invalid.
     def self.read(text)
@@ -20,7 +21,8 @@ module Kippen
 
     def self.kind(data)
       list = data.fetch("shortlist")
-      Kind.new(system: data["system"], most: list["most"], locked: list["locked"], choose: list["choose"], gives: data["gives"], screen: data["screen"]).freeze
+      Kind.new(system: data["system"], most: list["most"], locked: list["locked"], choose: list["choose"], gives: data["gives"], screen: data["screen"],
+               knows: data["knows"]).freeze
     end
     private_class_method :kind
 

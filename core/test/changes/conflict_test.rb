@@ -37,7 +37,7 @@ module Kippen
 
     def test_of_the_same_it_is_a_conflict_with_both_sides
       met = conflict(assign(BACK, "tap"), assign(BACK, "long_press"))
-      assert_equal [["Mouse with five buttons, Back side button, tap: Page before.", "Mouse with five buttons, Back side button, long-press: Ask for help."],
+      assert_equal [["Mouse with five buttons, Back side button, long-press: Ask for help.", "Mouse with five buttons, Back side button, tap: Page before."],
                     ["Mouse with five buttons, Back side button, tap: Ask for help."]], [met.mine, met.theirs]
       conflict(change("timing", button: BACK, setting: "long_press_ms", value: 700), change("timing", button: BACK, setting: "long_press_ms", value: 900))
       conflict(change("client", name: "A"), change("client", name: "B"))

@@ -27,7 +27,7 @@ module Kippen
       region = made(part, "place", place: { "app" => "screen", "part" => "Left edge", "off_from_afar" => true })
       assert_equal({ "id" => "screen-left-edge", "name" => "Screen: Left edge", "app" => "screen", "part" => "left-edge", "off_from_afar" => true },
                    region.list("places").last)
-      assert_equal([["/change/place", "Rookery is there already: the same app, the same part"]],
+      assert_equal([["/change/app", "Rookery is there already: the same app, the same part"]],
                    faults { made(named, "place", place: { "app" => "rookery" }) })
       assert_equal([["/change/part", "needs a place"]], faults { made(desk, "place", place: { "app" => "screen" }) })
     end
@@ -176,7 +176,7 @@ module Kippen
       names = catalogue.entries.select { |one| %w[modes shortlists].include?(one.group) }.map(&:name)
       assert_equal ["Reading on or off", "Reading for the next press", "Reading as long as held", "Back to usual", "Open the shortlist Log",
                     "Next line of Log", "Line before in Log", "Do the marked line of Log", "Leave Log"], names
-      assert_equal "Reading on or off", KNOWLEDGE.search.find(catalogue.entries, "reading mode").first.name
+      assert_equal "Reading on or off", KNOWLEDGE.search.find(Search::Topics.of_actions(fitting, KNOWLEDGE.of(fitting)), "reading mode").first.name
     end
   end
 end

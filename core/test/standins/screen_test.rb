@@ -42,6 +42,18 @@ module Kippen
       assert_equal ["Help was called (1).", "Sound 5 of 10.", "The lights of the house are off.", "Lights on or off: 1.", "Written: Low tide"], facts
     end
 
+    # What a phone can't know is not told of it.
+    def test_where_one_is_is_told_as_far_as_such_a_host_knows
+      both = bare("hosts" => %w[computer phone].map { |system| { "id" => system, "system" => system } }, "places" => fitting.list("places"))
+      at = lambda do |host, key|
+        shown = Standins::Screen.new(both, KNOWLEDGE, both.host(host)).does({ "kind" => "open", "app" => "rookery" })
+        left, top, width, height = shown.layout.elements.find { |one| one.key == key }.rect
+        shown.with(pointer: [left + (width / 2), top + (height / 2)]).where["pointer"]
+      end
+      assert_equal ["rookery/margin", "screen/edge"], [at["computer", "part:margin"], at["computer", "region:edge"]]
+      assert_equal %w[rookery rookery], [at["phone", "part:margin"], at["phone", "region:edge"]]
+    end
+
     def test_a_modifier_is_down_until_pressed_again_or_let_go
       lock = { "kind" => "modifier", "key" => "Shift", "how" => "lock" }
       assert_equal([["Shift"], []], [state(lock), state(lock, lock)].map { |now| now["modifiers"] })

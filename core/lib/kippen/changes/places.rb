@@ -22,7 +22,7 @@ module Kippen
         where = where(draft)
         list = draft.list("places")
         there = list.to_a.find { |one| one.values_at("app", "part") == where.values_at("app", "part") }
-        refuse("place", Words.say(:place_there, name: there["name"] || there["id"])) if there
+        refuse(where["part"] ? "part" : "app", Words.say(:place_there, name: there["name"] || there["id"])) if there
 
         name = place["name"] || name_of(draft, where)
         id = Fitting::OwnIds.from(name, [Fitting::EVERYWHERE, *list.ids], "place")

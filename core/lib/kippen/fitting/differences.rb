@@ -134,6 +134,8 @@ module Kippen
         before, after = [one, other].map { |items| items.to_h { |item| [item["gesture"], item] } }
         gestures = (before.keys | after.keys).reject { |gesture| before[gesture] == after[gesture] }
         gestures.delete("tap") if gestures.size > 1 && gone?(spot, before["tap"], after["tap"])
+        # What is only kept beside it comes last.
+        gestures = gestures.rotate(1) if gestures.first == "tap" && gone?(spot, after["tap"], before["tap"])
         gestures.map { |gesture| assignment(gesture, spot, before[gesture], after[gesture]) }
       end
 

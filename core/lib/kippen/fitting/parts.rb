@@ -23,7 +23,11 @@ module Kippen
     # signal  – which of the signals it can give counts, or nil for the kind's own
     # codes   – sources that a listener hears it by, where it was found by pressing: ["key:F6"]
     # index   – its place in the fitting's order, which settles ties in the engine
-    Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, :signal, :codes, :worked_with, keyword_init: true)
+    Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, :signal, :codes, :worked_with, keyword_init: true) do
+      # What stands on it, or nil; whoever wrote "none" meant that nothing does.
+      def printed = NO_PRINT.include?(print.to_s.strip.downcase) ? nil : print
+    end
+    NO_PRINT = ["", "none", "nothing", "no", "blank", "-", "–", "—"].freeze
 
     # otherwise – what a button does in this mode where the mode says nothing about it
     # shortlist – whose stepping it is, or nil

@@ -63,7 +63,7 @@ module Kippen
 
       def buttons
         @fitting.buttons.map do |button|
-          topic("button", button.ref, button.name || button.id, of: @fitting.device(button.device).name, also: [button.print, button.worked_with].join(" "))
+          topic("button", button.ref, button.name || button.id, of: @fitting.device(button.device).name, also: [button.printed, button.worked_with].join(" "))
         end
       end
 

@@ -89,7 +89,7 @@ module Kippen
       def where
         front = state["open"].first
         focus = state["locked"] || front.nil? ? "" : [front, state["part"]].compact.join("/")
-        { "pointer" => in_force(layout.at(state["pointer"])&.where || ""), "focus" => in_force(focus) }
+        { "pointer" => in_force(told(layout.at(state["pointer"])&.where || "")), "focus" => in_force(told(focus)) }
       end
 
       # [Fitting::Button] that stand for what happens to this host.
@@ -112,6 +112,14 @@ module Kippen
       end
 
       private
+
+      # As far as such a host knows it: a phone doesn't know in which part of an app one is.
+      def told(where)
+        app, part = where.split("/", 2)
+        return where if part.nil? || kind.knows[app == Fitting::SCREEN ? "region" : "part"]
+
+        app == Fitting::SCREEN ? state["open"].first || "" : app
+      end
 
       # A place may be out of force while somebody works on the host from afar.
       def in_force(where)

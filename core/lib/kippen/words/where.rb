@@ -30,6 +30,8 @@ module Kippen
       no_shortlist: "no shortlist %{id}",
       place_there: "%{name} is there already: the same app, the same part",
       place_wanted: "wanted there: say first where else, or remove the want",
+      place_known: "%{host} knows it %{how}",
+      place_unknown: "%{host} does not know it: nothing set here would happen there",
       place_name_part: "%{app}: %{part}",
       region_name: "Screen: %{part}",
       more_lines: "%{host} shows %{most} lines of a shortlist; these are %{count}. Take out %{over}.",

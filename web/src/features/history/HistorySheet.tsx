@@ -69,7 +69,7 @@ const GLANCED = 12
 function Glance({ client, saved }: { client: string; saved: Saved }) {
   const words = useDifferences(client, saved.parent ?? undefined, saved.number).data
   const [first, ...more] = words ?? []
-  if (!first) return null
+  if (!first) return words && saved.note === '' ? <p className={styles.glance}>{say.nothingToSee}</p> : null
   return (
     <p className={styles.glance}>
       {first}

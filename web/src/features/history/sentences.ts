@@ -10,6 +10,7 @@ export const say = {
   showBothLanes: 'Show both in the lanes',
   whatWasSaved: 'What was saved',
   olderOnes: 'Older ones',
+  nothingToSee: 'Nothing that can be seen.',
   more: (count: string) => ` And ${count} more.`,
   changed: 'It changed',
   sinceThen: 'Since then',

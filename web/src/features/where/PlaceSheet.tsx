@@ -21,14 +21,21 @@ export function NewPlaceSheet({ desk, onClose }: { desk: Desk; onClose: () => vo
   const [name, setName] = useState('')
   const whole = kind !== 'screen' && app.trim() === ''
   const incomplete = whole || (kind !== 'app' && part.trim() === '')
-  const onSubmit = async () => {
+  const there = refused?.problem.faults?.some((one) => one.where.endsWith('/app') && app.trim() !== '')
+  const second = there && kind === 'app' ? secondOf(app.trim(), desk.apps) : undefined
+  const knows = (where?.hosts ?? []).map((host) => {
+    const how = host.knows[kind === 'screen' ? 'region' : kind === 'part' ? 'part' : 'app']
+    return how === null ? say.hostDoesNotKnow(host.name) : say.hostKnows(host.name, how)
+  })
+  const onSubmit = () => add(app.trim())
+  const add = async (called: string) => {
     if (incomplete) return
     const place = {
-      app: kind === 'screen' ? 'screen' : { name: app.trim() },
+      app: kind === 'screen' ? 'screen' : { name: called },
       ...(kind === 'app' ? {} : { part: part.trim() }),
       ...(name.trim() ? { name: name.trim() } : {}),
     }
-    if (await change({ kind: 'place', place }, say.placeAdded(name || part || app))) onClose()
+    if (await change({ kind: 'place', place }, say.placeAdded(name || part || called))) onClose()
   }
   return (
     <SideSheet title={say.newPlace} onClose={onClose}>
@@ -53,6 +60,7 @@ export function NewPlaceSheet({ desk, onClose }: { desk: Desk; onClose: () => vo
             />
           </Field>
         )}
+        {second && <Button onClick={() => void add(second)}>{say.makeSecond(second)}</Button>}
         {kind !== 'app' && (
           <Field
             label={kind === 'screen' ? say.regionName : say.partName}
@@ -62,6 +70,7 @@ export function NewPlaceSheet({ desk, onClose }: { desk: Desk; onClose: () => vo
             <Input maxLength={60} value={part} onChange={(event) => setPart(event.target.value)} />
           </Field>
         )}
+        <p>{say.list(knows)}</p>
         <Field label={say.name} hint={say.nameHint} at="place">
           <Input maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
@@ -71,6 +80,15 @@ export function NewPlaceSheet({ desk, onClose }: { desk: Desk; onClose: () => vo
       </FormOf>
     </SideSheet>
   )
+}
+
+/** A name for another version of an app, that none of the client’s apps has yet. */
+function secondOf(name: string, apps: Desk['apps']): string {
+  const taken = new Set(apps.map((one) => one.name.toLowerCase()))
+  for (let number = 2; ; number += 1) {
+    const next = `${name} ${String(number)}`
+    if (!taken.has(next.toLowerCase())) return next
+  }
 }
 
 /** What is open, each with the hosts on which it is. */

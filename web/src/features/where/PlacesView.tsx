@@ -39,6 +39,7 @@ export function PlacesView({ where, onSheet, onSpot }: Props) {
             <p>
               <strong>{place.name}</strong>
               <small>{about(place)}</small>
+              <small>{say.list(place.known)}</small>
             </p>
             <Button
               aria-label={say.showLanesOf(place.name)}

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { api, carryToken, must, Refused, whenSignedOut } from '.'
+import { faultSaid } from './client'
 
 /** An answer as fetch gives it: it knows where it comes from. */
 const answer = (request: Request, status: number, body: unknown) => {
@@ -42,4 +43,14 @@ describe('the way to the server', () => {
     vi.stubGlobal('fetch', () => Promise.reject(new TypeError('away')))
     await expect(must(api.GET('/api/kinds'))).rejects.toMatchObject({ status: 0 })
   })
+})
+
+it('tells a fault by the name of what it is of, without an address', () => {
+  const said = (where: string) => faultSaid({ where, message: 'is not there' })
+  expect(['/change/place', '/change/items/3', '/change', ''].map(said)).toEqual([
+    'place: is not there',
+    'items: is not there',
+    'is not there',
+    'is not there',
+  ])
 })

@@ -45,14 +45,20 @@ api.use({
   },
 })
 
+/** A fault by the name of what it is of, without the address that is for machines. */
+export function faultSaid({ where, message }: { where: string; message: string }): string {
+  const of = where
+    .split('/')
+    .filter((part) => part !== '' && !/^\d+$/.test(part))
+    .at(-1)
+  return of === undefined || of === 'change' ? message : `${of.replaceAll('_', ' ')}: ${message}`
+}
+
 /** What the server refused, with its reasons. Status 0: it could not be reached. */
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
-    super(
-      [problem.detail, ...(problem.faults ?? []).map((fault) => `${fault.where}: ${fault.message}`)].join(
-        ' ',
-      ),
-    )
+    const faults = (problem.faults ?? []).map((fault) => faultSaid(fault))
+    super(faults.length > 0 ? `${problem.detail.replace(/\.$/, '')}. ${faults.join('. ')}` : problem.detail)
   }
 
   get status(): number {

@@ -1802,6 +1802,12 @@ export interface components {
                 can_lock: boolean;
                 /** @description How a line is taken there */
                 choose: string;
+                /** @description By what it knows that somebody is in an app, a part of one or a region; null: it does not */
+                knows: {
+                    app: string | null;
+                    part: string | null;
+                    region: string | null;
+                };
                 /** @description What can be open there */
                 apps: components["schemas"]["Named"][];
             }[];
@@ -1815,6 +1821,8 @@ export interface components {
                 /** @description Not in force while somebody works on that host from elsewhere */
                 off_from_afar: boolean;
                 assigned: number;
+                /** @description By what each host knows that somebody is there, or that it does not */
+                known: string[];
             }[];
             modes: {
                 id: string;

@@ -35,6 +35,20 @@ function queue(answers: Record<string, Error | string[]> = {}) {
 }
 
 describe('the queue for saving', () => {
+  it('forgets what a form said wrong once the same form has said it right, and nothing else', async () => {
+    const { queue: made } = queue({ wrong: refused(422), met: refused(409), other: refused(422) })
+    const form = Symbol('one')
+    for (const one of [
+      { ...order('wrong'), form },
+      { ...order('met'), form },
+      { ...order('other'), form: Symbol('two') },
+      order('other'),
+      { ...order('right'), form },
+    ])
+      await made.save(one).catch(() => undefined)
+    expect(made.snapshot().refused.map((one) => nameOf(one.order))).toEqual(['met', 'other', 'other'])
+  })
+
   it('sends one after another, each as it was thought of', async () => {
     const { queue: made, sent } = queue()
     const all = ['a', 'b', 'c'].map((name, index) => made.save(order(name, index + 1)))

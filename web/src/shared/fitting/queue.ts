@@ -11,12 +11,19 @@ export interface SaveOptions {
   tell?: boolean
 }
 
-/** What shall be saved; openedOn – the revision that was shown when it was thought of. */
+/**
+ * What shall be saved; openedOn – the revision that was shown when it was thought of; form – the form that it comes from,
+ * which says the same anew once it is put right.
+ */
 export interface Order {
   made: Made
   openedOn: number
   options: SaveOptions
+  form?: symbol
 }
+
+/** What was sent could not be so: nothing else than to put it right helps. */
+const WRONG = 422
 
 /** told – sentences on what it did besides, and what did not go along. */
 export interface Saved {
@@ -72,6 +79,7 @@ export class SaveQueue {
     try {
       const saved = await turn
       this.lastSaved = saved.revision.number
+      if (order.form) this.putRight(order.form)
       await this.settled()
       if (order.options.tell && saved.told.length > 0) this.become({ done: saved })
       else if (this.state.done) this.become({ done: undefined })
@@ -97,6 +105,14 @@ export class SaveQueue {
   drop = (id: number) => this.become({ refused: this.state.refused.filter((one) => one.id !== id) })
 
   forget = () => this.become({ done: undefined })
+
+  /** What a form said wrong before is said right now. */
+  private putRight(form: symbol) {
+    const refused = this.state.refused.filter(
+      ({ order, error }) => order.form !== form || error.status !== WRONG,
+    )
+    if (refused.length < this.state.refused.length) this.become({ refused })
+  }
 
   private keep(order: Order, error: Refused) {
     this.count += 1

@@ -10,7 +10,7 @@ import { say } from './sentences'
  * busy – something of one's own is on its way; refused – why the last of one's own was not saved, for its fields.
  */
 export function useChange() {
-  return useChangeOn(useSaving().revision)
+  return useChangeOn(useSaving().revision, undefined)
 }
 
 /**
@@ -20,10 +20,11 @@ export function useChange() {
 export function useFormChange() {
   const { revision } = useSaving()
   const [openedOn, catchUp] = useState(revision)
-  return { ...useChangeOn(openedOn), catchUp }
+  const [form] = useState(() => Symbol('form'))
+  return { ...useChangeOn(openedOn, form), catchUp }
 }
 
-function useChangeOn(openedOn: number) {
+function useChangeOn(openedOn: number, form: symbol | undefined) {
   const { queue } = useSaving()
   const announce = useAnnounce()
   const [own, setOwn] = useState(0)
@@ -32,7 +33,7 @@ function useChangeOn(openedOn: number) {
     async (made: Made, said: string, options: SaveOptions = {}): Promise<boolean> => {
       setOwn((count) => count + 1)
       try {
-        const { revision, told } = await queue.save({ made, openedOn, options })
+        const { revision, told } = await queue.save({ made, openedOn, options, ...(form ? { form } : {}) })
         setRefused(undefined)
         announce([said, ...told, say.savedAsRevision(String(revision.number))].join(' ').trim())
         return true
@@ -43,7 +44,7 @@ function useChangeOn(openedOn: number) {
         setOwn((count) => count - 1)
       }
     },
-    [queue, openedOn, announce],
+    [queue, openedOn, form, announce],
   )
   return { change, busy: own > 0, openedOn, refused }
 }

@@ -143,7 +143,7 @@ describe('StreamSender', () => {
     expect(
       sent.map((messages) => messages.map(({ number, source, kind }) => [number, source, kind])),
     ).toEqual([[[1, 'phone/gone', 'down']], [[1, '', 'told']], [[2, 'phone/edge', 'down']]])
-    expect(troubles[0]).toBe('no /messages/0: unknown')
+    expect(troubles[0]).toBe('no. messages: unknown')
   })
 
   it.each([403, 404])('says that it has ended where it is not said what is wrong: %d', async (status) => {

@@ -6,6 +6,8 @@ import { say } from './sentences'
 export function Faults({ refused }: { refused: Refused | undefined }) {
   if (!refused) return null
   const faults = refused.problem.faults ?? []
+  // In a file one looks it up; what a form sent is for machines alone.
+  const inFile = faults.filter((fault) => !fault.where.startsWith('/change'))
   return (
     <Alert
       type="error"
@@ -19,16 +21,18 @@ export function Faults({ refused }: { refused: Refused | undefined }) {
                 <li key={fault.where + fault.message}>{fault.message}</li>
               ))}
             </ul>
-            <details>
-              <summary>{say.more}</summary>
-              <ul>
-                {faults.map((fault) => (
-                  <li key={fault.where + fault.message}>
-                    <code>{fault.where}</code>: {fault.message}
-                  </li>
-                ))}
-              </ul>
-            </details>
+            {inFile.length > 0 && (
+              <details>
+                <summary>{say.more}</summary>
+                <ul>
+                  {inFile.map((fault) => (
+                    <li key={fault.where + fault.message}>
+                      <code>{fault.where}</code>: {fault.message}
+                    </li>
+                  ))}
+                </ul>
+              </details>
+            )}
           </>
         )
       }
