@@ -56,7 +56,7 @@ module Kippen
         { "at_us" => outcome.at_us, "phase" => outcome.phase, "gesture" => outcome.gesture,
           "gesture_name" => outcome.gesture ? Words::GESTURES.fetch(outcome.gesture) : "ignored",
           "action_name" => @telling.action_name(outcome), "effect" => effect(outcome), "does" => does(story, outcome), "reason" => outcome.reason,
-          "wait_us" => wait, "wait" => wait && (wait.zero? ? Words.say(:wait_now) : Words.say(:wait_release, ms: Words.ms(wait))) }
+          "wait_us" => wait, "wait" => wait && (wait.zero? ? Words.say(:waited_nothing) : Words.say(:wait_release, ms: Words.ms(wait))) }
       end
 
       # What happens as data: on which host, in which app, which action with all its values.

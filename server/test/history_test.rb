@@ -87,7 +87,7 @@ module Kippen
       made("double_tap", MARK)
       change({ "kind" => "timing", "button" => EDGE, "setting" => "long_press_ms", "value" => 900 }, parent: 2)
       words = ask("/api/clients/#{@client}/differences", "from" => 1, "to" => 3)["words"]
-      assert_equal ["Pocket phone, Edge key, tap: Wake the screen.", "Pocket phone, Edge key, double-tap: Mark the packet.",
+      assert_equal ["Pocket phone, Edge key, double-tap: Mark the packet.", "Pocket phone, Edge key, tap: Wake the screen.",
                     "Pocket phone, Edge key, long-press: as for all → 900 ms."], words
       assert_equal ["Pocket phone, Edge key, double-tap: no longer Mark the packet.",
                     "Pocket phone, Edge key, long-press: 900 ms → as for all."], ask("/api/clients/#{@client}/differences", "from" => 3, "to" => 1)["words"]

@@ -33,9 +33,9 @@ module Kippen
 
       assert_problem 409
       assert_equal [2, 1], problem["newest"].values_at("number", "parent")
-      assert_equal [["Pocket phone, Edge key, tap: Wake the screen.", "Pocket phone, Edge key, double-tap: Mark the packet."],
-                    ["Pocket phone, Edge key, tap: Wake the screen.",
-                     "Pocket phone, Edge key, long-press: Answer the call."]], problem.values_at("mine", "theirs")
+      assert_equal [["Pocket phone, Edge key, double-tap: Mark the packet.", "Pocket phone, Edge key, tap: Wake the screen."],
+                    ["Pocket phone, Edge key, long-press: Answer the call.", "Pocket phone, Edge key, tap: Wake the screen."]],
+                   problem.values_at("mine", "theirs")
       assert_equal(%w[tap long_press], fitting["assignments"].map { |item| item["gesture"] })
     end
 

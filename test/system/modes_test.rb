@@ -95,11 +95,16 @@ module Kippen
       open_step("assign", view: "shortlists")
       assert_text "6 of 6 lines"
       click_button "Change Often"
-      click_button "Add a line"
-      seek("Louder", from: "Line 7")
-      click_button "Save"
-      within("aside") { assert_text "Phone shows 6 lines of a shortlist; these are 7. Take out Louder." }
+      within("aside") { assert_text "Phone shows 6 lines, and has them. Take one out to add another." }
+      assert_no_button "Add a line"
       assert_accessible
+      click_button "Take away line 6"
+      click_button "Add a line"
+      pick "Tablet", from: "Shown on"
+      click_button "Add a line"
+      pick "Phone", from: "Shown on"
+      within("aside") { assert_text "Phone shows 6 lines: take 1 out, or choose another host." }
+      assert_button "Save", disabled: true
     end
 
     def test_hold_one_and_press_the_other_once_to_four_times

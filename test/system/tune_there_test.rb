@@ -35,6 +35,24 @@ module Kippen
       prompts { assert_text "Next press 2" }
       there { assert_selector "main strong", text: prompt_of_desk }
       assert_equal ["His phone"], DATABASE[:trials].select_map(:heard_by)
+      to_the_end(from: 2, to: 4)
+    end
+
+    # By what the client presses there and what is clicked here; no Esc.
+    def to_the_end(from:, to:)
+      (from...to).each do |number|
+        words = prompt
+        there do
+          assert_selector "main strong", text: words
+          press_key("F9", words == "Press once" ? 0.2 : 1.1)
+        end
+        prompts { assert_text "Next press #{number + 1}" }
+      end
+      prompts { click_button "Enough for today" }
+      assert_no_selector "section[aria-label='Prompts']"
+      there { assert_no_selector "main strong", text: /\A(Press|Keep)/ }
+      assert_equal ["His phone"] * (to - 1), DATABASE[:trials].select_map(:heard_by)
+      refute_nil DATABASE[:sittings].get(:ended_at)
     end
 
     def prompt_of_desk = DATABASE[:sittings].get(:prompt).to_hash["intended"].then { |intended| Words.say(:"prompt_#{intended}") }

@@ -63,6 +63,7 @@ module Kippen
       from_mode: "as %{mode}",
       in_place: "In %{place}",
       wait_now: "now",
+      waited_nothing: "at once",
       wait_release: "+%{ms} ms",
       wait_press: "%{ms} ms after the press",
       wait_long: "at %{ms} ms",

@@ -42,6 +42,16 @@ module Kippen
       assert_equal ["Help was called (1).", "Sound 5 of 10.", "The lights of the house are off.", "Lights on or off: 1.", "Written: Low tide"], facts
     end
 
+    def test_of_a_pointer_the_whole_way_is_told_as_far_as_it_went
+      right = { "kind" => "move", "direction" => "right", "step_px" => 128, "faster" => "no" }
+      outcome = ->(phase) { Press::Outcome.new(0, "b/b", "hold", phase, 0, "base", "everywhere", right) }
+      held = ->(*phases) { phases.reduce(screen) { |now, phase| now.did(outcome[phase], nil) }.state }
+      assert_equal "The pointer has moved 128 px right.", held["start"]["said"]
+      assert_equal "The pointer has moved 384 px right.", held["start", "repeat", "repeat"]["said"]
+      assert_equal "The pointer has moved 128 px right.", held["start", "repeat", "start"]["said"]
+      assert_equal "The pointer has moved 896 px right.", held["start", *["repeat"] * 30]["said"], "from 30 % of 1280 px to its edge"
+    end
+
     # What a phone can't know is not told of it.
     def test_where_one_is_is_told_as_far_as_such_a_host_knows
       both = bare("hosts" => %w[computer phone].map { |system| { "id" => system, "system" => system } }, "places" => fitting.list("places"))

@@ -67,13 +67,17 @@ module Kippen
         screen.with(open: [app, *(screen.state["open"] - [app])], part:)
       end
 
+      # Told is the whole way since the press, as far as the pointer really went.
       def move(screen, action)
-        step = Pointer.steps(action).px(screen.state["run"])
-        across, down = Pointer::DIRECTIONS.fetch(action["direction"])
-        width, height = screen.kind.screen
-        left, top = screen.state["pointer"]
-        screen.with(pointer: [within(left + (across * step * 100.0 / width)), within(top + (down * step * 100.0 / height))])
+        run, before = screen.state.values_at("run", "pointer")
+        step = Pointer.steps(action).px(run)
+        after = before.zip(Pointer::DIRECTIONS.fetch(action["direction"]), screen.kind.screen).map { |at, sign, size| within(at + (sign * step * 100.0 / size)) }
+        moved = way(screen, before, after) + (run > 1 ? screen.state["moved"] : 0)
+        screen.with(pointer: after, moved:, said: screen.knowledge.catalogue.effect(action.merge("step_px" => moved)))
       end
+
+      # In px, along the longer side.
+      def way(screen, before, after) = after.zip(before, screen.kind.screen).map { |to, from, size| ((to - from).abs * size / 100).round }.max
 
       def within(percent) = percent.clamp(0, 100).round(2)
 

@@ -7,7 +7,7 @@ module Kippen
     class Screen
       FORMAT = "screen/1"
       EMPTY = { "kippen" => FORMAT, "open" => [], "closed" => [], "pointer" => [30, 50], "part" => nil, "locked" => false, "afar" => false, "list" => nil,
-                "run" => 1,
+                "run" => 1, "moved" => 0,
                 "mode" => nil, "said" => "", "counts" => {}, "volume" => 5, "muted" => false, "playing" => false, "call" => "none", "light" => false,
                 "lights" => true, "help" => 0, "text" => "", "modifiers" => [] }.freeze
       OPEN_AT_FIRST = 2

@@ -36,6 +36,10 @@ function Details(props: { where: Where; list: Shortlist | undefined; onClose: ()
     (list?.items ?? []).map((item, row) => ({ row, choice: undefined, item, name: item.given ?? '' })),
   )
   const shown = where.hosts.find((one) => one.id === host)
+  const room = (shown?.most ?? 1) - lines.length
+  const full =
+    shown &&
+    (room < 0 ? say.tooManyLines(shown.name, shown.most, -room) : say.noMoreLines(shown.name, shown.most))
   const choiceAt = (line: Line) => line.choice ?? choiceOf(line.item?.action ?? null, actions)
   const put = (line: Line) => setLines(lines.map((one) => (one.row === line.row ? line : one)))
   const add = () =>
@@ -121,9 +125,9 @@ function Details(props: { where: Where; list: Shortlist | undefined; onClose: ()
             </Button>
           </fieldset>
         ))}
-        <Button onClick={add}>{say.addLine}</Button>
+        {room > 0 ? <Button onClick={add}>{say.addLine}</Button> : <p role="status">{full}</p>}
         <Faults refused={refused} />
-        <Button type="primary" htmlType="submit" loading={busy} disabled={!whole}>
+        <Button type="primary" htmlType="submit" loading={busy} disabled={!whole || room < 0}>
           {list ? say.save : say.add}
         </Button>
         {list && (

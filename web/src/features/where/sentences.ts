@@ -105,6 +105,10 @@ export const say = {
   newShortlist: 'A new shortlist',
   shortlistName: 'What it is called',
   onHost: 'Shown on',
+  noMoreLines: (host: string, most: number) =>
+    `${host} shows ${String(most)} lines, and has them. Take one out to add another.`,
+  tooManyLines: (host: string, most: number, over: number) =>
+    `${host} shows ${String(most)} lines: take ${String(over)} out, or choose another host.`,
   shows: (count: number, most: number) => `${String(count)} of ${String(most)} lines`,
   works: 'How it is worked',
   worksOpen: (choose: string) => `it opens; a line is taken by ${choose}`,
