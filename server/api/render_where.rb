@@ -50,7 +50,7 @@ module Kippen
         kind = KNOWLEDGE.host_kinds.of(host.system)
         apps = @fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Fitting::SCREEN }
         { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "most" => kind.most, "can_lock" => kind.locked, "choose" => kind.choose,
-          "knows" => kind.knows,
+          "knows" => kind.knows.keys.to_h { |sort| [sort, knows(host, sort)] },
           "apps" => apps.map { |app| { "id" => app.id, "name" => app.name } } }
       end
 
@@ -60,9 +60,13 @@ module Kippen
         sort = "region" if place.app == Fitting::SCREEN
         systems = @fitting.apps.find { |app| app.id == place.app }&.hosts
         @fitting.hosts.select { |host| sort == "region" || systems.nil? || systems.include?(host.system) }.map do |host|
-          how = KNOWLEDGE.host_kinds.of(host.system).knows[sort]
-          Words.say(how ? :place_known : :place_unknown, host: host.name || host.id, how:)
+          knows(host, sort)
         end
+      end
+
+      def knows(host, sort)
+        how = KNOWLEDGE.host_kinds.of(host.system).knows[sort]
+        Words.say(how ? :place_known : :place_unknown, host: host.name || host.id, how:)
       end
 
       def places

@@ -48,6 +48,16 @@ module Kippen
       click_button "Go on writing"
       find("header button", text: "Revision 1, saved").click
       assert_text ASKED
+      click_button "Go on writing"
+      find("body").send_keys([:control, "k"])
+      find("dialog input").send_keys("tune", :enter)
+      assert_text ASKED
+      click_button "Go on writing"
+      find("a", text: "Next: what each button does").click
+      assert_text ASKED
+      click_button "Go on writing"
+      find("header button", text: "Revision 1, saved").click
+      assert_text ASKED
       assert_field "Asked for by", with: "Bram and his sister"
       click_button "Leave it unsaved"
       assert_selector "aside h2", text: "What was saved"

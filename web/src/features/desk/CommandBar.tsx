@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router'
 import type { Desk } from '../../shared/api'
 import type { CommandId, Move } from '../../shared/desk'
 import { useMayChange } from '../../shared/session'
+import { mayLeave } from '../../shared/ui'
 import { buttonsFor, useFindable, type Findable } from './findable'
 import styles from './desk.module.css'
 import { say } from './sentences'
@@ -50,8 +51,11 @@ export function CommandBar({ desk, commands, go, onClose }: Props) {
     }
     onClose()
     if (leads.to === 'command') commands[leads.id]?.()
-    else if (leads.to === 'page') void navigate(leads.path)
+    else if (leads.to === 'page') leave(() => void navigate(leads.path))
     else for (const move of leads.moves) go(move, leads.step)
+  }
+  const leave = (there: () => void) => {
+    if (mayLeave(there)) there()
   }
   const enter = () => {
     // Who types fast has said more than what is shown was asked by.

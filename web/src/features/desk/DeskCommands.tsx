@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router'
 import type { Desk } from '../../shared/api'
 import { useCommands, type CommandId, type Move } from '../../shared/desk'
 import { useMayChange } from '../../shared/session'
+import { mayLeave } from '../../shared/ui'
 import { useSteps } from '../history'
 import { useBench } from '../bench'
 import { WHERE_VIEWS } from '../where'
@@ -25,7 +26,10 @@ export function DeskCommands({ desk, go, finding, onFinding }: Props) {
   const listens = mode.kind === 'on'
   const mayListen = mayChange && bindings.size > 0
   const commands = useMemo((): Partial<Record<CommandId, () => void>> => {
-    const to = (step: string) => () => void navigate(`/clients/${desk.id}/${step}`)
+    const to = (step: string) => () => {
+      const there = () => void navigate(`/clients/${desk.id}/${step}`)
+      if (mayLeave(there)) there()
+    }
     return {
       help: () => go({ do: 'open', sheet: { of: 'help' } }),
       wants: to('wants'),

@@ -1,11 +1,11 @@
 import { Button } from 'antd'
-import { useEffect, useRef, useState, type MouseEvent } from 'react'
-import { Link, NavLink, useNavigate } from 'react-router'
+import { useEffect, useRef, useState } from 'react'
+import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
 import { keysOf } from '../../shared/desk'
 import { useSavingState, type QueueState } from '../../shared/fitting'
 import { useAccount, useMayChange } from '../../shared/session'
-import { mayLeave, useAnnounce } from '../../shared/ui'
+import { useAnnounce } from '../../shared/ui'
 import { useSteps } from '../history'
 import { STEPS, type Step } from './steps'
 import styles from './desk.module.css'
@@ -57,7 +57,6 @@ export function Trail(props: {
   const { desk, step, along, onHistory, onFind } = props
   // Where it is narrow it is one line until it is asked for.
   const [unfolded, setUnfolded] = useState(false)
-  const navigate = useNavigate()
   const saving = useSavingState()
   const state = stateOf(saving)
   const { undo, redo } = useSteps(desk.id)
@@ -71,22 +70,8 @@ export function Trail(props: {
     if (seen.current !== number && author !== me) announce(say.savedRevision(author, String(number)))
     seen.current = number
   }, [number, author, me, announce])
-  // What is being written in a sheet is asked for before a link leads away from it.
-  const onLink = (event: MouseEvent) => {
-    const link = event.target instanceof Element && event.target.closest('a')
-    if (!link) return
-    const { pathname, search } = new URL(link.href)
-    if (!mayLeave(() => void navigate(pathname + search))) event.preventDefault()
-  }
   return (
-    <header
-      className={styles.trail}
-      data-pane
-      data-folded={!unfolded}
-      tabIndex={-1}
-      aria-label={say.trail}
-      onClickCapture={onLink}
-    >
+    <header className={styles.trail} data-pane data-folded={!unfolded} tabIndex={-1} aria-label={say.trail}>
       <Link className={styles.back} to="/">
         <span aria-hidden="true">‹ </span>
         {say.clientsAlone}

@@ -23,10 +23,9 @@ export function NewPlaceSheet({ desk, onClose }: { desk: Desk; onClose: () => vo
   const incomplete = whole || (kind !== 'app' && part.trim() === '')
   const there = refused?.problem.faults?.some((one) => one.where.endsWith('/app') && app.trim() !== '')
   const second = there && kind === 'app' ? secondOf(app.trim(), desk.apps) : undefined
-  const knows = (where?.hosts ?? []).map((host) => {
-    const how = host.knows[kind === 'screen' ? 'region' : kind === 'part' ? 'part' : 'app']
-    return how === null ? say.hostDoesNotKnow(host.name) : say.hostKnows(host.name, how)
-  })
+  const knows = (where?.hosts ?? []).map(
+    (host) => host.knows[kind === 'screen' ? 'region' : kind === 'part' ? 'part' : 'app'],
+  )
   const onSubmit = () => add(app.trim())
   const add = async (called: string) => {
     if (incomplete) return

@@ -35,8 +35,6 @@ export const say = {
   regionName: 'What the region is called',
   regionHint: 'As you would say it: left edge, upper right corner',
   name: 'Name',
-  hostKnows: (host: string, how: string) => `${host} knows it ${how}`,
-  hostDoesNotKnow: (host: string) => `${host} does not know it: nothing set here would happen there`,
   list: (parts: string[]) => parts.map((part) => `${part}.`).join(' '),
   makeSecond: (name: string) => `Make a second app of it, “${name}”`,
   nameHint: 'As the lanes shall call it; by itself it is called as the app is',

@@ -1802,11 +1802,11 @@ export interface components {
                 can_lock: boolean;
                 /** @description How a line is taken there */
                 choose: string;
-                /** @description By what it knows that somebody is in an app, a part of one or a region; null: it does not */
+                /** @description By what it knows that somebody is in an app, a part of one or a region, or that it does not, in words */
                 knows: {
-                    app: string | null;
-                    part: string | null;
-                    region: string | null;
+                    app: string;
+                    part: string;
+                    region: string;
                 };
                 /** @description What can be open there */
                 apps: components["schemas"]["Named"][];

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react'
+import { useNavigate } from 'react-router'
 
 /** What stands in the fields of a form, as one text. */
 function written(form: HTMLFormElement): string {
@@ -28,6 +29,7 @@ export const mayLeave = (go: () => void): boolean => asking?.(go) ?? true
  * leaving – what waits for the answer
  */
 export function useUnsaved(part: RefObject<HTMLElement | null>) {
+  const navigate = useNavigate()
   const [leaving, setLeaving] = useState<{ go: () => void }>()
   // How each form was before anybody did anything in it; what was sent is as good as saved, until it is written on.
   const before = useRef(new Map<HTMLFormElement, { text: string; sent: boolean }>())
@@ -50,21 +52,33 @@ export function useUnsaved(part: RefObject<HTMLElement | null>) {
       const known = forms.get(formOf(event) as HTMLFormElement)
       if (known) known.sent = sent
     }
+    // A link to elsewhere on these pages.
+    const onLink = (event: MouseEvent) => {
+      const link = event.target instanceof Element ? event.target.closest('a') : null
+      if (!link || link.origin !== window.location.origin || link.hasAttribute('download')) return
+      const to = link.pathname + link.search
+      if (!ask(() => void navigate(to))) {
+        event.preventDefault()
+        event.stopPropagation()
+      }
+    }
     const onSubmit = isSent(true)
     const onInput = isSent(false)
     const first = ['pointerdown', 'keydown', 'focusin']
     for (const event of first) current.addEventListener(event, begin, true)
     current.addEventListener('submit', onSubmit, true)
     current.addEventListener('input', onInput, true)
+    document.addEventListener('click', onLink, true)
     asking = ask
     return () => {
       for (const event of first) current.removeEventListener(event, begin, true)
       current.removeEventListener('submit', onSubmit, true)
       current.removeEventListener('input', onInput, true)
+      document.removeEventListener('click', onLink, true)
       forms.clear()
       if (asking === ask) asking = undefined
     }
-  }, [part, ask])
+  }, [part, ask, navigate])
   const stay = useCallback(() => setLeaving(undefined), [])
   const leave = useCallback(() => {
     before.current.clear()
