@@ -1,6 +1,7 @@
+import { QueryClient } from '@tanstack/react-query'
 import { describe, expect, it } from 'vitest'
 import type { Session } from '../api'
-import { endsSoon, nameOfAccount, type SignedIn } from './session'
+import { askedAnew, endsSoon, nameOfAccount, type SignedIn } from './session'
 
 const MIN = 60_000
 const NOON = Date.parse('2030-05-04T12:00:00Z')
@@ -32,5 +33,30 @@ describe('an account', () => {
     } as SignedIn
     expect(nameOfAccount({ ...one, role: 'viewer' })).toBe(nameOfAccount(one))
     expect(nameOfAccount({ ...one, service: 'Saltmarsh Row', demo: true })).not.toBe(nameOfAccount(one))
+  })
+})
+
+describe('who is there after signing in', () => {
+  const nobody = { account: null } as Session
+  const back = { account: { name: 'Marit' } } as Session
+  const KEY = ['session']
+
+  it('is not told by what was asked before and comes late, nor kept up by what is asked meanwhile', async () => {
+    const queries = new QueryClient()
+    let late: (session: Session) => void = () => undefined
+    const before = queries.fetchQuery({
+      queryKey: KEY,
+      queryFn: () => new Promise<Session>((is) => (late = is)),
+    })
+    const now = askedAnew(queries, async () => {
+      // Something refused for want of a session makes it be asked for once more.
+      void queries.invalidateQueries({ queryKey: KEY })
+      await Promise.resolve()
+      return back
+    })
+    await expect(now).resolves.toBe(back)
+    late(nobody)
+    await before.catch(() => undefined)
+    expect(queries.getQueryData(KEY)).toBe(back)
   })
 })

@@ -1,20 +1,27 @@
-import { useQuery, useQueryClient, type Query } from '@tanstack/react-query'
+import { useQuery, useQueryClient, type Query, type QueryClient } from '@tanstack/react-query'
 import { createContext, useContext } from 'react'
 import { api, carryToken, must, type Session } from '../api'
 
 const KEY = ['session']
 
 /** Who is signed in. With it comes the token that changes carry. */
+async function ask(): Promise<Session> {
+  const session = await must(api.GET('/api/session'))
+  carryToken(session.csrf)
+  return session
+}
+
 export function useSession() {
-  return useQuery({
-    queryKey: KEY,
-    queryFn: async () => {
-      const session = await must(api.GET('/api/session'))
-      carryToken(session.csrf)
-      return session
-    },
-    staleTime: 60_000,
-  })
+  return useQuery({ queryKey: KEY, queryFn: ask, staleTime: 60_000 })
+}
+
+/** Who is there now, after signing in or out: what was asked before and is still on its way tells nothing of it, and who
+    asks meanwhile ends nothing. */
+export async function askedAnew(queries: QueryClient, asking = ask): Promise<Session> {
+  const session = await asking()
+  await queries.cancelQueries({ queryKey: KEY })
+  queries.setQueryData(KEY, session)
+  return session
 }
 
 const others = { predicate: (query: Query) => query.queryKey[0] !== KEY[0] }
@@ -23,7 +30,7 @@ const others = { predicate: (query: Query) => query.queryKey[0] !== KEY[0] }
 export function useSessionChanged() {
   const queries = useQueryClient()
   return async () => {
-    await queries.refetchQueries({ queryKey: KEY })
+    await askedAnew(queries)
     queries.removeQueries(others)
   }
 }
@@ -32,8 +39,7 @@ export function useSessionChanged() {
 export function useSessionGoesOn() {
   const queries = useQueryClient()
   return async (before: SignedIn) => {
-    await queries.refetchQueries({ queryKey: KEY })
-    const now = queries.getQueryData<Session>(KEY)?.account
+    const now = (await askedAnew(queries)).account
     if (now && nameOfAccount(now) === nameOfAccount(before)) await queries.invalidateQueries(others)
     else queries.removeQueries(others)
   }
