@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "json"
 require "openssl"
 require "rack/session"
 
@@ -19,9 +20,17 @@ module Kippen
 
       def initialize(app) = @app = app
 
+      # Only what has changed is sent: an answer that comes late, to what was asked before somebody signed in, must not
+      # put the session of then in the place of theirs.
       def call(env)
-        env["rack.session.options"][:secure] = Rack::Request.new(env).ssl?
-        @app.call(env)
+        session, options = env.values_at("rack.session", "rack.session.options")
+        options[:secure] = Rack::Request.new(env).ssl?
+        before = JSON.generate(session.to_h)
+        answer = @app.call(env)
+        changed = JSON.generate(session.to_h) != before
+        # The token goes along with a session from its beginning: made later, by two at once, one would be lost.
+        changed ? Csrf.of(session) : options[:skip] = true
+        answer
       end
     end
   end

@@ -36,6 +36,13 @@ module Kippen
         Problem.of(status, hash["error"], faults:)
       end
 
+      # Out of a session that has ended; the page's token goes on, for a wrong password is followed by another try.
+      def leave(rodauth)
+        token = session["csrf"]
+        rodauth.clear_session
+        session["csrf"] = token
+      end
+
       # rubocop:disable Metrics -- Rodauth is told everything in one block
       # database – where the accounts are; secret – for session keys; returns a middleware class
       def self.for(database, secret)
@@ -147,9 +154,13 @@ module Kippen
 
           route do |r|
             env["kippen.rodauth"] = rodauth
-            rodauth.clear_session if rodauth.logged_in? && !rodauth.currently_active_session?
-            r.on("api/session") { r.rodauth } if OWN.include?(r.path)
-            env["kippen.account"] = Store::Accounts.new(database).open(rodauth.session_value) if rodauth.logged_in?
+            here = rodauth.logged_in? && rodauth.currently_active_session?
+            if OWN.include?(r.path)
+              leave(rodauth) if rodauth.logged_in? && !here
+              r.on("api/session") { r.rodauth }
+            end
+            # One that has ended stays in its cookie, where it is of no use, until somebody signs in: see SessionCookie.
+            env["kippen.account"] = Store::Accounts.new(database).open(rodauth.session_value) if here
             nil
           end
         end

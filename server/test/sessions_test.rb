@@ -174,13 +174,6 @@ module Kippen
       assert_equal 403, status
     end
 
-    def test_the_cookie_is_out_of_reach_of_scripts_and_of_plain_http_where_https_is_there
-      get "/api/session", {}, "HTTPS" => "on"
-      assert_match(/; secure/i, last_response["set-cookie"])
-      ask("/api/session")
-      assert_match(/; httponly; samesite=lax/i, last_response["set-cookie"])
-    end
-
     def test_trying_is_limited_for_an_address
       # They are counted by the minute: here one that has just begun, however long the tries take.
       Server::Rates::COUNTERS.clear
