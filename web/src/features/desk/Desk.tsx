@@ -57,11 +57,12 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
     if (place) go({ do: 'spot', place, mode: spot.mode }, 'assign')
     else open({ of: 'new-place' })
   }
-  const emptyHand = useCallback(() => go({ do: 'hand', hand: undefined }), [go])
+  const emptyHand = useCallback((hand: DeskAddress['hand']) => go({ do: 'drop', hand }), [go])
   const carry = useCallback(
     (next: Carried | undefined) => {
       setCarried(next)
-      go({ do: 'close' })
+      // What was put on may have waited for its save: a sheet that was opened meanwhile stays.
+      if (next) go({ do: 'close' })
     },
     [go],
   )

@@ -32,7 +32,7 @@ interface Props {
   onChoose: (chosen: Chosen) => void
   /** What is in hand, as the address has it. */
   inHand: { of: 'want' | 'action'; id: string } | undefined
-  onHandEmpty: () => void
+  onHandEmpty: (was: Props['inHand']) => void
   carried: Carried | undefined
   onCarry: (carried: Carried | undefined) => void
   onRename: (button: Chosen['button']) => void
@@ -109,7 +109,7 @@ export function Lanes(props: Props) {
     async (given: Hand, to: Chosen) => {
       if (given.asking) {
         beginWith({ ...to, action: given.asking })
-        onHandEmpty()
+        onHandEmpty(inHand)
         onChoose(to)
         return
       }
@@ -123,9 +123,9 @@ export function Lanes(props: Props) {
         ...spot,
       }
       if (await change(made, say.putWithFullName(to.button.full_name, given.name), { tell: true }))
-        onHandEmpty()
+        onHandEmpty(inHand)
     },
-    [change, spot, onHandEmpty, focusRef, beginWith, onChoose],
+    [change, spot, inHand, onHandEmpty, focusRef, beginWith, onChoose],
   )
   const choose = useCallback(
     (next: Chosen) => {
@@ -175,7 +175,7 @@ export function Lanes(props: Props) {
       </div>
       {above}
       {carried && <CarryBar carried={carried} onCarry={onCarry} />}
-      {hand && <HandBar hand={hand} onDrop={onHandEmpty} />}
+      {hand && <HandBar hand={hand} onDrop={() => onHandEmpty(inHand)} />}
       {picked && lanes && (
         <SeveralBar
           lanes={several}

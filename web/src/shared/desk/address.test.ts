@@ -70,6 +70,18 @@ describe('the desk’s address', () => {
     expect(moved(open, { do: 'close' })).toEqual(HERE)
   })
 
+  it('drops only what is still in hand, and leaves what was opened meanwhile', () => {
+    const open = moved(moved(HERE, { do: 'hand', hand: { of: 'want', id: 'call' } }), {
+      do: 'open',
+      sheet: { of: 'arrange' },
+    })
+    expect(moved(open, { do: 'drop', hand: { of: 'want', id: 'read' } })).toEqual(open)
+    expect(moved(open, { do: 'drop', hand: { of: 'want', id: 'call' } })).toEqual({
+      ...HERE,
+      sheet: { of: 'arrange' },
+    })
+  })
+
   it.each([
     [
       { do: 'spot', place: 'letters', mode: 'reading' },

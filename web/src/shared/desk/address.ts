@@ -76,7 +76,9 @@ export type Move =
   | { do: 'devices'; devices: DeskAddress['devices'] }
   | { do: 'only'; only: string[] }
   /** place – where it is wanted */
-  | { do: 'hand'; hand: DeskAddress['hand']; place?: string }
+  | { do: 'hand'; hand: NonNullable<DeskAddress['hand']>; place?: string }
+  /** Only that one: by the time it was put on, another may be in hand, or a sheet open. */
+  | { do: 'drop'; hand: DeskAddress['hand'] }
   | { do: 'tune'; button: string }
   | { do: 'compare'; compared: DeskAddress['compared'] }
   | { do: 'open'; sheet: SheetAddress }
@@ -102,6 +104,10 @@ export function moved(from: DeskAddress, move: Move): DeskAddress {
         sheet: undefined,
         compared: undefined,
       }
+    case 'drop':
+      return move.hand?.of === from.hand?.of && move.hand?.id === from.hand?.id
+        ? { ...from, hand: undefined }
+        : from
     case 'tune':
       return { ...from, tuned: move.button }
     case 'compare':
