@@ -38,7 +38,7 @@ module Kippen
                  "client" => @client, "listener" => listener, "stream" => stream, "own" => stream, "join" => join,
                  "account" => DATABASE[:accounts].where(service_id: @service).get(:id).to_s }
       @token = csrf
-      @session = last_response["set-cookie"][/kippen\.session=[^;]+/]
+      @session = last_request.env["HTTP_COOKIE"]
     end
 
     def resolve(schema)
