@@ -8,7 +8,7 @@ module Kippen
         app.get("/api/accounts") { json("accounts" => accounts.all(account.service).map { |row| AccountRoutes.render(row) }) }
 
         app.post("/api/accounts") do
-          row = database.transaction do
+          row = Store.transaction(database) do
             audit.note(account, "made an account", name: sent["name"], role: sent["role"])
             accounts.add(account.service, **sent.slice("email", "name", "role", "password").transform_keys(&:to_sym))
           end
@@ -19,7 +19,7 @@ module Kippen
         app.patch("/api/accounts/:account") do
           id = Integer(params["account"], 10)
           changes = sent.transform_keys(&:to_sym)
-          database.transaction do
+          Store.transaction(database) do
             accounts.change(account.service, id, changes)
             audit.note(account, "changed an account", account: id, changed: changes.keys.map(&:to_s))
           end

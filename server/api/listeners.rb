@@ -20,7 +20,7 @@ module Kippen
           listener = listeners.find(params["listener"])
           fitting, = revisions.fitting(listener[:client_id])
           bindings = ListenerRoutes.read(sent["bindings"], fitting)
-          database.transaction do
+          Store.transaction(database) do
             listeners.bind(listener[:id], bindings)
             audit.note(account, "said what stands for which button", client: listener[:client_id])
           end

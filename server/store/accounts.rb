@@ -62,7 +62,7 @@ module Kippen
         # changes – any of name:, role:, open:, password:, clients:, unlocked:. Raises LastLead.
         # Who loses a right loses it at once: the sessions end.
         def change(service, id, changes)
-          @database.transaction do
+          Store.transaction(@database) do
             @database[:services].where(id: service).for_update.first
             columns = columns(changes)
             account(service, id).update(columns) unless columns.empty?

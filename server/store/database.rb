@@ -26,10 +26,27 @@ module Kippen
       # What went wrong is told without what was to be written: that is a client's.
       TERSE = ->(connection) { connection.set_error_verbosity(PG::PQERRORS_TERSE) }
 
+      # A statement that stands alone is done again where it and others stood in each other's way, as a whole transaction is.
+      module Alone
+        TIMES = 5
+
+        def execute(sql, opts = {}, &)
+          tries = 0
+          begin
+            super
+          rescue Sequel::SerializationFailure
+            raise if in_transaction?(opts) || (tries += 1) > TIMES
+
+            retry
+          end
+        end
+      end
+
       # url – postgres://…; returns a Sequel::Database
       def self.connect(url)
         database = Sequel.connect(url, max_connections: 10, preconnect: false, after_connect: TERSE)
         (@connected ||= []) << database
+        database.extend(Alone)
         database.extension(:pg_array, :pg_json, :date_arithmetic, :connection_validator)
         # Looked at whenever one is taken, once a request: one that broke meanwhile is nobody's trouble.
         database.pool.connection_validation_timeout = -1

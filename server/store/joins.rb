@@ -47,7 +47,7 @@ module Kippen
         # Raises Wrong.
         def join(code, name)
           token = SecureRandom.urlsafe_base64(32)
-          @database.transaction do
+          Store.transaction(@database) do
             join = waiting(code).returning(*SHOWN).with_sql(:update_sql, joined_at: Sequel::CURRENT_TIMESTAMP, expires_at: from_now(JOINED_SECONDS),
                                                                          token_digest: Joins.digest(token)).first
             raise Wrong, "this code is not known, has lapsed or was used already; ask for a new one" unless join

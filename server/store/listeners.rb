@@ -30,7 +30,7 @@ module Kippen
 
         # Puts all bindings of a listener in place of those it had.
         def bind(id, bindings)
-          @database.transaction do
+          Store.transaction(@database) do
             @database[:listeners].where(id:).lock_style(:update).first
             @database[:bindings].where(listener_id: id).delete
             @database[:bindings].multi_insert(bindings.map { |heard, button| { listener_id: id, heard:, button: } })
