@@ -5,7 +5,7 @@ module Kippen
     # What a fit comes to, as it is kept: the command's answer, the whole of it by how often each gesture is used, and
     # what more of which would tell.
     module FitResult
-      FORMAT = "fit/1"
+      FORMAT = "fit/2"
 
       module_function
 
@@ -17,8 +17,10 @@ module Kippen
 
       # row – of a fit; watch – a Tuning::Watch. Returns a Hash of JSON.
       def of(row, watch)
-        series = Formats::TrialsJson.read(JSON.generate(row[:file].to_hash))
-        answer = Tuning::Answer.new(series, price: row[:price], fixed: row[:fixed].to_hash, watch:)
+        file = row[:file].to_hash
+        series = Formats::TrialsJson.read(JSON.generate(file))
+        beside = Formats::TrialsJson.read(JSON.generate(file.merge("trials" => file.fetch("beside", [])))).trials
+        answer = Tuning::Answer.new(series, beside:, price: row[:price], fixed: row[:fixed].to_hash, watch:)
         told = answer.to_h
         prompts = Tuning::Prompts.new(series, told["timing"], 0)
         told["expected"].merge!(Tuning::Judged.whole(told["expected"]["by_gesture"], row[:file]["uses"]))

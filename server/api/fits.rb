@@ -67,12 +67,13 @@ module Kippen
       # What is sent, as Store::Fits#want takes it. Raises Invalid, Store::Missing.
       def self.wanted(app, fitting)
         sent = app.sent
-        file, sittings = file(app, fitting, sent["button"], sent["sittings"])
-        file = used(app, fitting, file)
+        trials = FitTrials.new(app, fitting, sent["button"])
+        file = used(app, fitting, trials.file(sent["sittings"], as_own: sent["as_own"], beside: sent.fetch("beside", true)))
         series = Formats::TrialsJson.read(JSON.generate(file))
         raise Invalid.at("/sittings", Words.say(:no_trials_yet)) if series.trials.empty?
+        raise Invalid.at("/sittings", Words.say(:nothing_was_pressed)) if series.trials.all? { |trial| Tuning::STILL.include?(trial.intended) }
 
-        { button: sent["button"], sittings:, file:, price: sent.fetch("price", Tuning::Fit::PRICE), fixed: fixed(sent, series) }
+        { button: sent["button"], sittings: sent["sittings"], file:, price: sent.fetch("price", Tuning::Fit::PRICE), fixed: fixed(sent, series) }
       end
 
       # With what the wants say of each gesture: how often it is used, and what a wrong one costs.
@@ -82,37 +83,20 @@ module Kippen
         file.merge("trials" => trials, "uses" => uses.times)
       end
 
-      # The trials/1 document of some sittings of a client as trials of one button, and those sittings' ids.
-      # Raises Invalid, Store::Missing.
-      def self.file(app, fitting, ref, ids)
-        button = SittingRoutes.button(fitting, ref)
-        chosen = app.sittings.all(app.params["client"]).select { |row| ids.include?(row[:id]) && row[:whose] == "client" }
-        raise Store::Missing, "none of these sittings is this client's" if chosen.empty?
-
-        found = chosen.map { |row| row[:id] }
-        offered = offered(chosen)
-        trials = Store::Trials.items(app.trials.of(found), button.kind, offered)
-        [Tuning::Offer.document(fitting, button, KINDS, offered:, trials:), found]
-      end
-
-      # What was asked in any of them: gestures or clicks, not both.
-      def self.offered(sittings)
-        asked = sittings.flat_map { |row| row[:offered].to_a }
-        sorts = [Tuning::GESTURES, Tuning::PASS_THROUGH].map { |sort| sort & asked }.reject(&:empty?)
-        sorts.one? ? sorts.first : raise(Invalid.at("/sittings", Words.say(:two_sorts_of_trials)))
-      end
-
-      # Values that stay, as far as they can be.
+      # Values that stay. Raises Invalid where one can't be set.
       def self.fixed(sent, series)
         sent.fetch("fixed", {}).to_h do |name, value|
           setting = Fitting::Timing::SETTINGS[name] || raise(Invalid.at("/fixed/#{name}", Words.say(:unknown_setting, setting: Faults.show(name))))
           fault = Fitting::Timing.fault(setting, value)
           raise Invalid.at("/fixed/#{name}", fault) if fault
 
-          [name, Kinds::Settable.nearest(series.settable[name], value)]
+          nearest = Kinds::Settable.nearest(series.settable[name], value)
+          raise Invalid.at("/fixed/#{name}", Words.say(:cannot_be_held, value:, nearest:)) unless nearest == value
+
+          [name, value]
         end
       end
-      private_class_method :allowed, :fault, :used, :fixed, :offered, :wanted
+      private_class_method :allowed, :fault, :used, :fixed, :wanted
     end
   end
 end

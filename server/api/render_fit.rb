@@ -20,20 +20,15 @@ module Kippen
       # The Series it was made from.
       def series = @series ||= Formats::TrialsJson.read(JSON.generate(@row[:file].to_hash))
 
-      # What a timing comes to on its trials; name – what it is called
+      # What a timing comes to that was moved by hand: on presses that were looked at meanwhile.
       def judged(name, timing)
-        scores = series.trials.zip(replays.scores(series.trials, timing))
-        told = Tuning::Judged.of(scores)
-        { "name" => name, "timing" => timing, **Tuning::Judged.whole(told["by_gesture"], @row[:file]["uses"]), "n" => told["n"],
-          "by_gesture" => gestures(told["by_gesture"]), "total_ms" => totals(told["total_ms"]), "waits" => waits(timing),
-          "state" => Tuning::Along.state(replays, series, timing) }
+        compared(name, timing, Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, timing)), from: "seen"))
       end
 
       # [{ kind, gesture, words, remedies }] of a timing.
       def pays(timing)
-        judged = Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, timing)))["by_gesture"]
-        judged = @row[:result]["expected"]["by_gesture"] if timing.slice(*fitted.keys) == fitted
-        Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), series, timing, judged).list.map do |cost|
+        unsaved = @row[:result]["unsaved"].map { |one| Tuning::Unsaved::Found.new(**one.to_hash.except("words").transform_keys(&:to_sym)) }
+        Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), series, timing, unsaved:).list.map do |cost|
           { "kind" => cost.kind, "gesture" => cost.gesture, "words" => cost.words, "remedies" => cost.remedies.map do |one|
             { "words" => one.words, "change" => one.change }
           end }
@@ -69,10 +64,32 @@ module Kippen
         whole = usual.merge(told["timing"])
         { "timing" => told["timing"], "expected" => expected(told["expected"]), "confusion" => confusion(told["confusion"]),
           "compared" => told["compared"].map do |one|
-            judged(one["name"], today?(one) ? now : one["timing"])
-          end, "settings" => settings(told, whole), "notes" => told["notes"],
+            side(one)
+          end, "rests_on" => rests_on(told["rests_on"]), "settings" => settings(told, whole), "notes" => told["notes"],
           "more" => told["more"], "trials" => trials(whole), "pays" => pays(whole), "applies" => applies,
           "in_force" => in_force?(told["timing"]), "note" => RenderFit.note(told) }
+      end
+
+      # A timing with a share of its own, of whichever presses.
+      def compared(name, timing, rates)
+        { "name" => name, "timing" => timing, **Tuning::Judged.whole(rates["by_gesture"], @row[:file]["uses"]), **rates.slice("n", "from"),
+          "by_gesture" => gestures(rates["by_gesture"]), "total_ms" => totals(rates["total_ms"]), "waits" => waits(timing),
+          "state" => Tuning::Along.state(replays, series, timing) }
+      end
+
+      # One of those that were compared. Today's is what the button has by now: what was applied of this fit has its promise.
+      def side(told)
+        return compared(told["name"], told["timing"], told) if !today?(told) || now == series.whole
+        return compared(told["name"], now, @row[:result]["compared"].last) if in_force?(fitted)
+
+        judged(told["name"], now)
+      end
+
+      def rests_on(told)
+        beside = told["beside"]
+        words = [Words.say(:rests_on_own, count: told["own"])]
+        words << Words.say(beside["weight"].positive? ? :rests_on_beside : :rests_not_on_beside, count: beside["presses"]) if beside["presses"].positive?
+        { "own" => told["own"], "beside" => beside["presses"], "weight" => beside["weight"], "never_asked" => told["never_asked"], "words" => words.join(" ") }
       end
 
       # What the button has as it is now, not as it was when it was fitted.
@@ -82,8 +99,8 @@ module Kippen
       def usual = Fitting::Timing::USUAL.merge(series.given)
 
       def expected(told)
-        told.slice("right", "low", "high", "n").merge("few" => told["n"] < FEW, "by_gesture" => gestures(told["by_gesture"]),
-                                                      "total_ms" => totals(told["total_ms"]))
+        told.slice("right", "low", "high", "n", "from").merge("few" => told["n"] < FEW, "by_gesture" => gestures(told["by_gesture"]),
+                                                              "total_ms" => totals(told["total_ms"]))
       end
 
       def gestures(by) = by.map { |intended, share| share.merge("intended" => intended) }

@@ -93,7 +93,7 @@ module Kippen
       end
 
       def worn(series)
-        answer = Tuning::Worn.of(series.trials)
+        answer = Tuning::Worn.of(series)
         { "worn" => answer.worn, "bridge_ms" => answer.bridge_ms, "words" => Tuning::Worn.words(answer) }
       end
     end

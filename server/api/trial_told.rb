@@ -36,7 +36,7 @@ module Kippen
         fitting = Fitting.read(document(timing))
         telling = Press::Telling.new(fitting, CATALOGUE)
         bench = Press::Bench.new(fitting)
-        rows = [*trial.rows, [(trial.rows.last&.first || 0) + Tuning::Replays::SETTLED_US, Press::Bench::TOLD]]
+        rows = [*trial.rows, [(trial.rows.last&.first || 0) + Tuning::Judge::SETTLED_US, Press::Bench::TOLD]]
         rows.each_with_index do |(at, kind, level), index|
           source = kind == Press::Bench::TOLD ? "" : "d/b"
           bench.feed(Press::Bench::Message.new(number: index + 1, time_us: at, source:, kind:, value: level.to_s))

@@ -12,7 +12,7 @@ module Kippen
         app.get("/api/clients/:client/trials") do
           fitting, = revisions.fitting(params["client"])
           headers "content-disposition" => 'attachment; filename="trials.json"'
-          file, = FitRoutes.file(self, fitting, sought["button"], sought["sittings"].split(","))
+          file = FitTrials.new(self, fitting, sought["button"]).file(sought["sittings"].split(","))
           text = json(file)
           problem(413, TOO_MUCH) if text.bytesize > BodyLimit::MOST_TRIALS_BYTES || file["trials"].size > Formats::TrialsJson::MOST
           text
@@ -104,7 +104,7 @@ module Kippen
       def of(app, deadline)
         fitting, = app.revisions.fitting(app.params["client"])
         before, after = %w[before after].map do |name|
-          file, = FitRoutes.file(app, fitting, app.sought["button"], app.sought[name].split(","))
+          file = FitTrials.new(app, fitting, app.sought["button"]).file(app.sought[name].split(","))
           Formats::TrialsJson.read(JSON.generate(file))
         end
         replays = [before, after].map { |series| Tuning::Replays.new(series, deadline:) }
@@ -114,7 +114,8 @@ module Kippen
 
       # What today's timing comes to on them.
       def still(series, replays)
-        Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, series.given))).slice("right", "low", "high", "n")
+        from = series.trials.all? { |trial| series.since?(trial) } ? "unseen" : "seen"
+        Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, series.given)), from:).slice("right", "low", "high", "n", "from")
       end
 
       def changes(list)

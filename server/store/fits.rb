@@ -74,6 +74,12 @@ module Kippen
         # A revision rests on it. row – with :moved, where its timing was moved by hand from what was fitted
         def applied(row, number) = @database[:evidence].insert(client_id: row[:client_id], number:, fit_id: row[:id], moved: row.fetch(:moved, false))
 
+        # When a fit of a client was applied last, or nil.
+        def last_applied(client)
+          revisions = Sequel[:revisions]
+          @database[:evidence].join(:revisions, client_id: :client_id, number: :number).where(revisions[:client_id] => client).max(revisions[:created_at])
+        end
+
         # { revision number => row of its fit }, without what it was made from
         def evidence(client, numbers)
           rows = @database[:evidence].join(:fits, id: :fit_id).where(Sequel[:evidence][:client_id] => client, number: numbers)

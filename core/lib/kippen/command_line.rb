@@ -10,7 +10,7 @@ module Kippen
       bin/kippen replay --fitting F.json --trace T.csv   what every press of a trace does, one JSON object a line
       bin/kippen replay --cases FILE.json                the same for every case of a file of worked cases
       bin/kippen explain --fitting F.json --trace T.csv  the account of every press: what was heard, filtered, looked at, and why
-      bin/kippen tune --trials F.json [--price P] [--fix tap_gap_ms=300]…   the timing that fits trials of one button
+      bin/kippen tune --trials F.json [--beside G.json]… [--price P] [--fix tap_gap_ms=300]…   the timing that fits trials of one button
       "-" in place of a file reads standard input. A bad file: exit 2, one line a fault on standard error.
     TEXT
 
@@ -89,16 +89,49 @@ module Kippen
     end
 
     def tune(arguments)
-      given = { fixed: {} }
+      given = tune_options(arguments)
+      series = Formats::TrialsJson.read(text(given[:trials], Limits::CASES_BYTES))
+      beside = given[:beside].flat_map { |file| beside(series, Formats::TrialsJson.read(text(file, Limits::CASES_BYTES))) }
+      can_be_set(series, given[:fixed])
+      @output.puts JSON.generate(Tuning::Answer.new(series, beside:, price: given.fetch(:price, Tuning::Fit::PRICE), fixed: given[:fixed]).to_h)
+    end
+
+    def tune_options(arguments)
+      given = { fixed: {}, beside: [] }
       parser = OptionParser.new
       parser.on("--trials FILE") { |file| given[:trials] = file }
-      parser.on("--price P") { |price| given[:price] = Float(price, exception: false) || raise(Misuse, "--price takes a number, not #{price}") }
+      parser.on("--beside FILE") { |file| given[:beside] << file }
+      parser.on("--price P") { |price| given[:price] = price(price) }
       parser.on("--fix SETTING=VALUE") { |said| given[:fixed].merge!(fixed(said)) }
       left = parser.parse(arguments)
       raise Misuse, "tune takes --trials\n#{USAGE}" unless given[:trials] && left.empty?
 
-      series = Formats::TrialsJson.read(text(given[:trials], Limits::CASES_BYTES))
-      @output.puts JSON.generate(Tuning::Answer.new(series, price: given.fetch(:price, Tuning::Fit::PRICE), fixed: given[:fixed]).to_h)
+      given
+    end
+
+    # A second of waiting, in wrong presses.
+    def price(text)
+      price = Float(text, exception: false)
+      return price if price&.between?(0, Tuning::Fit::MOST_PRICE)
+
+      raise Misuse, "--price takes a number from 0 to #{Tuning::Fit::MOST_PRICE}, not #{text}"
+    end
+
+    # Presses beside are of the same kind of button, and of what is offered here.
+    def beside(series, other)
+      raise Misuse, "--beside: of a #{other.kind} button; these trials are of a #{series.kind} one" unless other.kind == series.kind
+
+      other.trials.select { |trial| [*series.offered, *Tuning::STILL].include?(trial.intended) }
+    end
+
+    # Raises Misuse where a value that is to stay can't be set.
+    def can_be_set(series, fixed)
+      fixed.each do |name, value|
+        nearest = Kinds::Settable.nearest(series.settable[name], value)
+        raise Misuse, "--fix: #{name} can't be #{value}; the nearest that can be set is #{nearest}" unless nearest == value
+      end
+      levels = series.whole.merge(fixed)
+      raise Misuse, "--fix: release_at must be below press_at" unless levels["release_at"] < levels["press_at"]
     end
 
     # SETTING=VALUE as { setting => value }.

@@ -21,6 +21,18 @@ module Kippen
       [[middle - half, 0.0].max, [middle + half, 1.0].min]
     end
 
+    # The 95 % interval of a mean of shares that are weighed: [low, high]. Each share's own Wilson interval, and so its own
+    # number, goes into it (MOVER: Zou, Huang and Zhang 2009, A note on confidence interval estimation for a linear function
+    # of binomial proportions, Computational Statistics & Data Analysis 53: from memory).
+    # shares – [[share, of how many, weight]…], the weights together 1
+    def weighed(shares)
+      middle = shares.sum { |share, _, weight| share * weight }
+      below, above = [0, 1].map do |side|
+        Math.sqrt(shares.sum { |share, of, weight| (weight * (share - wilson(share * of, of)[side]))**2 })
+      end
+      [[middle - below, 0.0].max, [middle + above, 1.0].min]
+    end
+
     # The exact interval of Clopper and Pearson, 95 %. R: binom.test.
     def exact(count, of)
       return [0.0, 1.0] if of.zero?

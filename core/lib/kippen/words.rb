@@ -116,6 +116,9 @@ module Kippen
       say(:tap_at_once, wait: wait(choice.at_once, timing), counts: choice.counts.map { |gesture| GESTURES.fetch(gesture) }.join(" and "))
     end
 
+    # A gesture, or what is done to a button that passes its clicks on, as it is said: "double-click".
+    def self.gesture(name) = GESTURES.fetch(name, name.tr("_", "-"))
+
     # A setting's name as it is said: "Tap gap".
     def self.setting(name) = name.delete_suffix("_ms").tr("_", " ").sub("long press", "long-press").capitalize
 

@@ -74,6 +74,14 @@ module Kippen
       assert_operator right(squeezes(120, 99), UNFITTED), :<, 0.85
     end
 
+    # Long-presses that a weak hand ends after 700 ms, and squeezes of 300: told apart by how long the levels hold.
+    def test_a_force_button_is_fitted_by_how_long_its_levels_hold
+      series = squeezes(32, 3)
+      timing = UNFITTED.merge(Tuning::Fit.new(series.with(series.trials.reject { |trial| Tuning::STILL.include?(trial.intended) })).timing)
+      slow = squeezes(120, 98)
+      assert_operator right(slow.with(slow.trials.select { |trial| %w[tap long_press].include?(trial.intended) }), timing), :>=, 0.97
+    end
+
     def test_a_dear_wait_makes_it_quick_and_a_cheap_one_safe
       quick, safe = [0.5, 0.01].map { |price| Tuning::Fit.new(series(TREMOR, 40, 3), price:).timing }
       assert_operator quick["tap_gap_ms"], :<=, safe["tap_gap_ms"]

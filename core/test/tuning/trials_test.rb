@@ -59,7 +59,7 @@ module Kippen
       status, output, errors = command("tune", "--trials", "-", *fixed, input: text)
       assert_equal [0, ""], [status, errors]
       told = JSON.parse(output)
-      assert_equal %w[compared confusion expected notes seen sweeps timing], told.keys.sort
+      assert_equal %w[compared confusion expected notes rests_on risks seen sweeps timing unsaved], told.keys.sort
       assert_equal 450, told["timing"]["tap_gap_ms"]
       unfitted = ["unfitted", "unfitted, as GTK 3.24 has it", "unfitted, as Qt 5.15 has it", "unfitted filters, as X server 21.1 has them"]
       assert_equal(["today's", *unfitted, "found by hand", "fitted"], told["compared"].map { |one| one["name"] })
@@ -69,10 +69,26 @@ module Kippen
       assert_equal output, command("tune", "--trials", "-", *fixed, input: text)[1]
     end
 
+    def test_presses_beside_are_read_from_files_of_the_same_kind
+      text = JSON.generate(trials(SLOW, 8, 2))
+      Tempfile.create("beside") do |file|
+        file.write(JSON.generate(trials(SLOW, 40, 9)))
+        file.flush
+        beside = JSON.parse(command("tune", "--trials", "-", "--beside", file.path, input: text)[1])["rests_on"]
+        assert_equal [8, 40], [beside["own"], beside.dig("beside", "presses")]
+        force = JSON.generate({ "kippen" => "trials/1", "button" => { "kind" => "force" }, "offered" => %w[tap], "trials" => [] })
+        assert_match(/--beside: of a contact button; these trials are of a force one/, command("tune", "--trials", "-", "--beside", file.path, input: force)[2])
+      end
+    end
+
     def test_what_the_command_refuses
       assert_equal [2, ""], command("tune").first(2)
       assert_match(/unknown setting hum/, command("tune", "--trials", "-", "--fix", "hum=1")[2])
-      assert_match(/takes a number/, command("tune", "--trials", "-", "--price", "dear")[2])
+      %w[dear -1 11 NaN].each { |price| assert_match(/takes a number from 0 to 10, not #{price}/, command("tune", "--trials", "-", "--price=#{price}")[2]) }
+      text = JSON.generate(trials(STEADY, 4, 1, settable: { "bounce_guard_ms" => { "values" => [0, 250] } }))
+      fixed = ->(said) { command("tune", "--trials", "-", "--fix", said, input: text)[2] }
+      assert_match(/bounce_guard_ms can't be 100; the nearest that can be set is 0/, fixed["bounce_guard_ms=100"])
+      assert_match(/release_at must be below press_at/, fixed["press_at=0.3"])
       assert_match(%r{/kippen: must be trials/1}, command("tune", "--trials", "-", input: "{}")[2])
     end
   end

@@ -31,7 +31,7 @@ module Kippen
         kind = one_of(button["kind"] || "contact", EVENTS.keys, "/button/kind")
         offered = offered()
         read = Tuning::Series.new(button_id: button["id"], kind:, offered:, given: given, settable: settable, double_click_ms: double_click(offered),
-                                  trials: trials(kind, offered))
+                                  trials: trials(kind, offered), timing_from: timing_from)
         @faults.raise_any
         read.freeze
       end
@@ -63,6 +63,20 @@ module Kippen
           fault = Fitting::Timing.fault(setting, value)
           @faults.add("/timing/#{name}", fault) if fault
         end
+      end
+
+      # Since when that timing holds: trials made before may be those it was fitted to.
+      def timing_from
+        at = @document["timing_from"]
+        return at if at.nil? || time?(at)
+
+        @faults.add("/timing_from", Words.say(:must_be_a_time, value: Faults.show(at)))
+      end
+
+      def time?(text)
+        text.is_a?(String) && !Time.iso8601(text).nil?
+      rescue ArgumentError
+        false
       end
 
       def settable
@@ -110,6 +124,7 @@ module Kippen
         right = weight.is_a?(Numeric) && weight.positive? && weight <= 1000
         @faults.add("#{pointer}/weight", Words.say(:must_be_a_number, value: Faults.show(weight))) unless right
         rows = rows(item["trace"], kind, pointer)
+        @faults.add("#{pointer}/at", Words.say(:must_be_a_time, value: Faults.show(item["at"]))) unless item["at"].nil? || time?(item["at"])
         Tuning::Trial.new(intended:, rows:, weight:, data: item).freeze if rows && item["counted"] != false
       end
 

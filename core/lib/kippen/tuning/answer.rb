@@ -3,126 +3,69 @@
 module Kippen
   module Tuning
     # What a fit comes to, all that is told of it: the timing, what is promised of presses it has not seen, what it
-    # is compared with, what each value costs and gains. The same for the same trials.
+    # is compared with, what it rests on, what each value costs and gains. The same for the same trials in any order.
     class Answer
-      FOLDS = 5
-      # Of one value so many are swept.
-      SWEPT = 16
       # Fewer trials of an offered gesture say little.
       FEW = 8
 
-      # watch – is told how far it has come
-      def initialize(series, price: Fit::PRICE, fixed: {}, watch: Watch.new)
+      # beside – [Trial] of the same part of the body; watch – is told how far it has come
+      def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, watch: Watch.new)
         @series = series
-        @price = price
         @fixed = fixed
-        @watch = watch
-        @watch.of = ((FOLDS + 1) * Fit.steps(series)) + Space.new(series, []).settings.size
-        @replays = Replays.new(series)
+        @beside = beside
+        watch.of = Promise.steps(series, beside)
+        @promise = Promise.new(series, beside:, price:, fixed:, watch:)
       end
 
       # The JSON object of the command.
       def to_h
-        { "timing" => timing, "expected" => Judged.of(unseen), "seen" => Judged.of(scores(timing)), "confusion" => Judged.confusion(unseen),
-          "compared" => compared, "sweeps" => sweeps, "notes" => notes }
+        { "timing" => timing, "expected" => Judged.of(unseen, from: "unseen"), "seen" => Judged.of(scores, from: "seen"),
+          "confusion" => Judged.confusion(unseen), "compared" => SideBySide.new(@series, @promise, whole).list, "rests_on" => rests_on,
+          "risks" => Risks.of(@series, @series.whole, whole).map { |risk| risk.to_h.transform_keys(&:to_s) },
+          "unsaved" => unsaved.map { |one| one.to_h.transform_keys(&:to_s).merge("words" => one.words) },
+          "sweeps" => Sweeps.new(@series, @promise.replays).of(whole), "notes" => notes }
       end
 
-      # How many times all trials were replayed for it; once #to_h has been asked.
-      def passes = @passes = (@fit.replays.count + @validated + @replays.count) / [@series.trials.size, 1].max.to_f
-
-      def timing = @timing ||= fitted(@fit = fit(@series))
-
-      # { name => timing } that are compared, fitted last.
-      def timings
-        { timing_today: usual.merge(@series.given), timing_usual: usual, **Unfitted.of(@series, usual), timing_by_hand: by_hand,
-          timing_fitted: usual.merge(timing) }
-      end
+      def timing = @promise.fit.timing
 
       private
 
-      def fit(series) = Fit.new(series, price: @price, fixed: @fixed, watch: @watch)
+      def whole = @series.whole.merge(timing)
+      def unseen = @promise.unseen
+      def scores = @series.trials.zip(@promise.replays.scores(@series.trials, timing))
+      def unsaved = @unsaved ||= Unsaved.of(@series, unseen, @promise.replays)
+      def pressed = @series.trials.reject { |trial| STILL.include?(trial.intended) }
 
-      # It may be done sooner than it might have been.
-      def fitted(fit)
-        upto = @watch.done + Fit.steps(@series)
-        fit.timing.tap { @watch.to(upto) }
+      def rests_on
+        evidence = Evidence.new(@series, beside: @beside, beside_weight: @promise.weight)
+        { "own" => @series.trials.size, "beside" => { "presses" => @beside.size, "weight" => @promise.weight },
+          "general" => evidence.general_weight, "never_asked" => evidence.missing }
       end
 
-      def scores(timing) = @series.trials.zip(@replays.scores(@series.trials, timing))
+      def notes = [*nothing, *never_asked, *few, *unsaved.map(&:words), *impossible, *cures, *wrong_bound]
 
-      # [[Trial, Score]…], each judged by a timing that was fitted without it.
-      def unseen
-        @unseen ||= begin
-          @validated = 0
-          folds.flat_map do |held_out|
-            without = fit(@series.with(@series.trials - held_out))
-            found = fitted(without)
-            @validated += without.replays.count
-            held_out.zip(@replays.scores(held_out, found))
-          end
-        end
+      def nothing
+        return [Words.say(:nothing_was_pressed)] if pressed.empty?
+
+        timing.all? { |setting, value| @series.whole[setting] == value } ? [Words.say(:nothing_to_gain)] : []
       end
 
-      # Each sort of prompt is spread over all.
-      def folds
-        dealt = @series.trials.group_by(&:intended).sort.flat_map(&:last).each_with_index.group_by { |_, index| index % FOLDS }
-        dealt.values.map { |list| list.map(&:first) }
-      end
+      def never_asked
+        return [] if pressed.empty?
 
-      def compared
-        timings.map { |name, one| { "name" => Words.say(name), "timing" => one }.merge(Judged.of(scores(one)).slice("right", "low", "high", "total_ms")) }
-      end
-
-      def usual = @usual ||= Fitting::Timing::USUAL
-
-      # From 100 ms up by 50 until one press counts once: common practice, no source.
-      def by_hand
-        wanted = @series.pass_through? ? "click" : "tap"
-        ones = @series.trials.select { |trial| trial.intended == wanted }
-        found = (100..1000).step(50).find { |ms| @replays.scores(ones, usual.merge("bounce_guard_ms" => ms)).none? { |score| score.verdict == "extra" } }
-        usual.merge("bounce_guard_ms" => found || 1000)
-      end
-
-      # { setting => [[value, ghosts let through, wanted presses lost, median total in ms]…] }
-      def sweeps
-        space = Space.new(@series, @series.trials)
-        fitted = usual.merge(timing)
-        space.settings.to_h do |setting|
-          values = (space.values(setting, fitted) | [fitted[setting]]).sort
-          values = Array.new(SWEPT) { |index| values[(index * (values.size - 1) / (SWEPT - 1.0)).round] }.uniq if values.size > SWEPT
-          swept = values.map { |value| [value, *cost_of(fitted.merge(setting => value))] }
-          @watch.step
-          [setting, swept]
-        end
-      end
-
-      def cost_of(timing)
-        scored = scores(timing)
-        ghosts = scored.count { |_, score| %w[extra unwanted].include?(score.verdict) }
-        lost = scored.count { |_, score| %w[missed other].include?(score.verdict) }
-        [ghosts, lost, Statistics.quantile(scored.filter_map { |_, score| score.total_us }, 0.5)&.then { |us| (us / 1000.0).round(1) }]
-      end
-
-      def notes
-        [*few, *not_saved, *impossible, *wrong_bound].compact
+        rests_on["never_asked"].map { |gesture| Words.say(:never_asked, gesture: Words.gesture(gesture).capitalize) }
       end
 
       def few
         counts = @series.offered.to_h { |gesture| [gesture, @series.trials.count { |trial| trial.intended == gesture }] }
-        counts.select { |_, count| count < FEW }.map { |gesture, count| Words.say(:few_trials, count:, gesture: spoken(gesture)) }
-      end
-
-      # What no timing tells for this person, even one made for the gesture alone.
-      def not_saved
-        told = Judged.of(unseen)["by_gesture"].slice(*@series.offered).select { |_, judged| judged["n"] >= FEW && judged["high"] < 0.9 }
-        told.map { |gesture, judged| Words.say(:no_timing_saves, gesture: spoken(gesture), percent: (judged["right"] * 100).round, count: judged["n"]) }
+        counts.select { |_, count| count < FEW && count.positive? }.map { |gesture, count| Words.say(:few_trials, count:, gesture: Words.gesture(gesture)) }
       end
 
       def impossible
-        fitted = Fitting::Timing.from(usual.merge(timing))
+        fitted = Fitting::Timing.from(whole)
         return pass_through_notes(fitted) if @series.pass_through?
 
-        Press::LimitsOfTiming.of(@replays.choice, fitted).map { |limit| Words.limit(limit, fitted) }
+        Press::LimitsOfTiming.of(@promise.replays.choice, fitted).map { |limit| Words.limit(limit, fitted) }
       end
 
       def pass_through_notes(fitted)
@@ -131,14 +74,18 @@ module Kippen
         [Words.say(:guard_beyond_double_click, guard: Words.ms(fitted.bounce_guard_us), double: @series.double_click_ms)]
       end
 
+      # Where the folds cure the same ghosts in different ways.
+      def cures
+        ways = @promise.found.map { |timing| %w[gap_bridge_ms bounce_guard_ms].select { |setting| timing[setting].to_i.positive? } }.uniq
+        ways.include?(%w[gap_bridge_ms]) && ways.include?(%w[bounce_guard_ms]) ? [Words.say(:cures_differ)] : []
+      end
+
       # With no wrong one in n, at most about 3 in n (Hanley and Lippman-Hand 1983: from memory).
       def wrong_bound
-        return [] unless unseen.any? && unseen.all? { |_, score| score.verdict == "right" }
+        return [] unless unseen.any? && unseen.all? { |_, score| score.right? }
 
         [Words.say(:none_wrong, count: unseen.size, percent: (300.0 / unseen.size).round(1))]
       end
-
-      def spoken(gesture) = Words::GESTURES.fetch(gesture, gesture.tr("_", "-"))
     end
   end
 end

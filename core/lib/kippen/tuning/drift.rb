@@ -17,29 +17,27 @@ module Kippen
 
       # before, after – Series of the same button; timing – the one in force; replays – of both. Returns [Change].
       def of(before, after, timing, replays: [before, after].map { |series| Replays.new(series) })
-        lengths, gaps = %i[lengths gaps].map { |measure| [before, after].map { |series| public_send(measure, series.trials) } }
+        lengths, gaps = %i[lengths gaps].map { |measure| [before, after].map { |series| public_send(measure, series) } }
         [compared("length", *lengths), compared("gap", *gaps), wrong([before, after], replays, timing)]
       end
 
       # Is somebody tiring? The first half of a sitting against the second: [Change] of lengths and gaps.
       def tiring(series)
-        first, second = series.trials.each_slice([(series.trials.size / 2.0).ceil, 1].max).to_a
-        [compared("length", lengths(first || []), lengths(second || [])), compared("gap", gaps(first || []), gaps(second || []))]
+        halves = series.trials.each_slice([(series.trials.size / 2.0).ceil, 1].max).to_a
+        first, second = [0, 1].map { |half| series.with(halves[half] || []) }
+        [compared("length", lengths(first), lengths(second)), compared("gap", gaps(first), gaps(second))]
       end
 
       # How long presses last that are meant to be short, in ms.
-      def lengths(trials) = short(trials).flat_map { |trial| touches(trial).map { |from, to| (to - from) / 1000.0 } }
+      def lengths(series) = short(series).flat_map { |touches| touches.map { |from, to| (to - from) / 1000.0 } }
 
       # How far apart presses are that belong together, in ms.
-      def gaps(trials) = short(trials).flat_map { |trial| touches(trial).each_cons(2).map { |one, other| (other[0] - one[1]) / 1000.0 } }
+      def gaps(series) = short(series).flat_map { |touches| touches.each_cons(2).map { |one, other| (other[0] - one[1]) / 1000.0 } }
 
-      def short(trials) = trials.reject { |trial| STILL.include?(trial.intended) || %w[long_press drag].include?(trial.intended) }
-
-      def touches(trial)
-        trial.rows.each_with_object([]) do |(at, kind, _), found|
-          found << [at, at] if kind == "down"
-          found.last[1] = at if kind == "up" && found.any?
-        end
+      # The touches of each.
+      def short(series)
+        trials = series.trials.reject { |trial| STILL.include?(trial.intended) || %w[long_press drag].include?(trial.intended) }
+        trials.map { |trial| Touches.of(trial.rows, **series.levels) }
       end
 
       def compared(what, before, after)
@@ -54,7 +52,7 @@ module Kippen
         shares = counts.map { |count, of| of.zero? ? nil : (count / of.to_f).round(4) }
         Change.new(what: "wrong", before: shares[0], after: shares[1], p: shares.all? ? Statistics.fisher(*counts.flatten) : nil).freeze
       end
-      private_class_method :short, :touches, :compared, :wrong
+      private_class_method :short, :compared, :wrong
     end
   end
 end

@@ -4,35 +4,38 @@ module Kippen
   module Tuning
     # Who pays for a timing: what becomes late or impossible with it, what no timing saves, and what would help.
     class Pays
-      # kind – "later", "sooner", "impossible", "hardly", "unsaved", "double_click", "host", "drag", "tremor" or "slowed"; gesture – or nil;
+      # kind – "later", "sooner", "impossible", "hardly", "unsaved", "double_click", "host", "drag", "tremor" or "slowed", "risk"; gesture – or nil;
       # remedies – [Remedy]
       Cost = Struct.new(:kind, :gesture, :words, :remedies, keyword_init: true)
       # change – as Changes.read takes it
       Remedy = Struct.new(:words, :change, keyword_init: true)
 
-      # Of so many trials it is said that a gesture is not saved, and below which share.
-      FEW = 8
+      # Where fewer come out right it is told.
       GOOD = 0.9
       # Nobody notices less.
       NOTICED_US = 30_000
+      # So many strikes are a tremor that goes on.
+      OFTEN = 8
       WITHIN_MS = [300, 500, 700, 900, 1200, 1500, 2000, 3000].freeze
 
       # fitting – as it is now; button – Fitting::Button; series – the trials; timing – { setting => value } that would be
-      # applied; judged – "by_gesture" of what is promised
-      def initialize(fitting, button, knowledge, series, timing, judged)
+      # applied; unsaved – [Unsaved::Found]
+      def initialize(fitting, button, knowledge, series, timing, unsaved: [])
         @fitting = fitting
         @button = button
         @kinds = knowledge.kinds
         @catalogue = knowledge.catalogue
         @series = series
-        @judged = judged
+        @unsaved = unsaved
         @before = fitting.timing(button)
         @after = Fitting::Timing.from(@before.settings.merge(timing))
       end
 
       # [Cost], what weighs most first.
       def list
-        [*unsaved, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *slowed, *waits].then { |all| once(all) }
+        [*unsaved, *risks, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *slowed, *waits].then do |all|
+          once(all)
+        end
       end
 
       private
@@ -48,7 +51,6 @@ module Kippen
       end
 
       def cost(kind, gesture, words, *remedies) = Cost.new(kind:, gesture:, words:, remedies: remedies.compact).freeze
-      def spoken(gesture) = Words::GESTURES.fetch(gesture, gesture.tr("_", "-"))
 
       # Of what was asked, whether it is on the button already or not.
       def waits
@@ -58,7 +60,8 @@ module Kippen
           by = moment(wait, @after) - moment(was.fetch(gesture), @before)
           next if by.abs < NOTICED_US
 
-          words = Words.say(by.positive? ? :pays_later : :pays_sooner, gesture: spoken(gesture).capitalize, by: Words.ms(by.abs), now: Words.wait(wait, @after))
+          words = Words.say(by.positive? ? :pays_later : :pays_sooner, gesture: Words.gesture(gesture).capitalize, by: Words.ms(by.abs),
+                                                                       now: Words.wait(wait, @after))
           cost(by.positive? ? "later" : "sooner", gesture, words)
         end
       end
@@ -66,22 +69,14 @@ module Kippen
       # From the beginning of the press or from letting go, whichever it counts from.
       def moment(wait, timing) = wait.us + (wait.after == "long_press" ? timing.long_press_us : 0)
 
-      def unsaved
-        told = @judged.select { |gesture, judged| @series.offered.include?(gesture) && judged["n"] >= FEW && judged["high"] < GOOD }
-        told.map do |gesture, judged|
-          said = Words.say(:no_timing_saves, gesture: spoken(gesture), percent: (judged["right"] * 100).round, count: judged["n"])
-          mostly = mostly(gesture)
-          words = mostly ? "#{said} #{Words.say(:came_out_mostly, as: spoken(mostly))}" : said
-          # What it is taken for may go elsewhere as well as it itself.
-          cost("unsaved", gesture, words, *elsewhere(gesture), *(elsewhere(mostly) if GESTURES.include?(mostly)))
-        end
-      end
+      # What is dear when it comes by mistake, and becomes easier.
+      def risks = Risks.of(@series, @before.settings, @after.settings).map { |risk| cost("risk", risk.gesture, risk.words) }
 
-      # What most of them come out as that come out wrong, or nil.
-      def mostly(gesture)
-        trials = @series.trials.select { |trial| trial.intended == gesture }
-        wrong = Replays.new(@series).scores(trials, @after.settings).reject { |score| score.verdict == "right" }
-        wrong.map(&:got).tally.max_by { |got, count| [count, got] }&.first
+      # What it is taken for may go elsewhere as well as it itself.
+      def unsaved
+        @unsaved.map do |one|
+          cost("unsaved", one.gesture, one.words, *elsewhere(one.gesture), *(elsewhere(one.as) if GESTURES.include?(one.as)))
+        end
       end
 
       def limits
@@ -123,7 +118,7 @@ module Kippen
         [cost("drag", "drag", Words.say(:drag_breaks, broken:, of: trials.size), *elsewhere("drag"))]
       end
 
-      def share(trials, series) = Replays.new(series).scores(trials, @after.settings).count { |score| score.verdict == "right" }.fdiv(trials.size)
+      def share(trials, series) = Replays.new(series).scores(trials, @after.settings).count(&:right?).fdiv(trials.size)
 
       # What comes sooner on purpose is lost too.
       def slowed
@@ -140,7 +135,7 @@ module Kippen
 
         opens = @series.trials.flat_map { |trial| Marks.of(trial, press_at: @after.press_at, release_at: @after.release_at)["apart"] }
         again = opens.select { |ms| ms * 1000 < guard }
-        return [] if again.size < FEW || again.size < opens.size / 3
+        return [] if again.size < OFTEN || again.size < opens.size / 3
 
         [cost("tremor", nil, Words.say(:tremor_keeps_shut, guard: Words.ms(guard), count: again.size))]
       end

@@ -2,98 +2,114 @@
 
 module Kippen
   module Tuning
-    # Replays trials under timings: what the engine makes of them, nothing else. A timing is a Hash of
-    # settings as a file has them.
+    # Replays trials under timings: what the engine makes of them, nothing else. Only what a value can change is replayed,
+    # and what was replayed is kept. A timing is a Hash of settings as a file has them.
     class Replays
-      # After a trial's last event time runs on for so long.
-      SETTLED_US = 10_000_000
-      COUNTED = %w[fire start unassigned].freeze
+      # A trace that is too long for Cells: each timing by itself.
+      class Whole
+        def initialize(intended, contacts, judge)
+          @intended = intended
+          @contacts = contacts
+          @judge = judge
+          @scores = {}
+        end
 
-      # verdict: "right", "missed", "extra", "other" or "unwanted"; got – the gesture that came out, "missed" or "extra";
-      # total_us – of a right one; nil for rest
-      Score = Struct.new(:verdict, :got, :total_us)
+        def score(point) = @scores[point.timing] ||= @judge.score(@intended, @judge.outcomes(@contacts, point.timing))
 
-      # How many trials were replayed.
-      attr_reader :count
+        def add_costs(sums, points, _moved, weight, price)
+          points.each_with_index do |point, index|
+            score = score(point)
+            sums[index] += weight * (score.right? ? price * (score.total_us || 0) : 1)
+          end
+        end
+      end
 
       # series – Series; deadline – how long it may take, looked at before each trial
       def initialize(series, deadline: Deadline::NEVER)
-        @series = series
+        @judge = Judge.new(series)
         @deadline = deadline
-        @fitting = fitting
-        @resolver = Press::Resolver.new(@fitting)
-        @count = 0
-        @remembered = {}
+        @force = series.kind == "force"
+        @used = used(series)
+        @double_click_us = series.double_click_ms && (series.double_click_ms * 1000).round
+        @kept = Hash.new { |all, intended| all[intended] = {} }
+        @traces = {}.compare_by_identity
+        @points = {}
       end
 
-      # The Score of a Trial under a timing.
+      # How many traces were replayed.
+      def count = @judge.count
+      # What the button offers: a Press::Resolver::Choice.
+      def choice = @judge.choice
+
+      # The Judge::Score of a Trial under a timing.
       def score(trial, timing)
-        remembered = @remembered[trial] ||= {}.compare_by_identity
-        key = key(timing)
-        remembered[key] ||= @deadline.check || judge(trial, outcomes(trial, key))
+        @deadline.check
+        trace(trial, timing).score(point(timing))
       end
-
-      # How often a Trial counts under a timing.
-      def rows(trial, timing) = outcomes(trial, key(timing)).size
 
       # [Score] of some trials.
       def scores(trials, timing) = trials.map { |trial| score(trial, timing) }
 
-      # What the button offers: a Press::Resolver::Choice.
-      def choice = @resolver.choice(@fitting.buttons.first, Fitting::BASE, @resolver.spot(""))
+      # How often a Trial counts under a timing: a double-tap twice.
+      def counted(trial, timing) = @judge.outcomes(contacts(trial, timing), point(timing).timing).sum { |row| PRESSES.fetch(row.gesture, 1) }
+
+      # Mean costs under each of some timings that differ in some settings alone. weighed – [[Trial, weight]…]; price – of a
+      # second of waiting, in wrong presses
+      def costs(weighed, timings, settings, price)
+        @deadline.check
+        points = timings.map { |timing| point(timing) }
+        sums = Array.new(points.size, 0.0)
+        return costs_by_level(weighed, timings, points, sums, price) if @force && settings.intersect?(Space::LEVELS)
+
+        moved = settings.include?("bounce_guard_from") ? Point::ALL : settings.flat_map { |setting| Point::PLACES.fetch(setting, []) }.uniq
+        weighed.each { |trial, weight| trace(trial, timings.first).add_costs(sums, points, moved, weight, price / 1e6) }
+        sums
+      end
 
       private
 
-      # The same Timing for the same settings.
-      def key(timing)
-        @keys ||= {}
-        @keys[timing] ||= Fitting::Timing.from(timing)
+      # Where nothing is counted up to, or nothing is long, what says how long plays no part.
+      def used(series)
+        return [0, 1, 2, 7, 8] if series.pass_through?
+
+        long = series.offered.include?("long_press")
+        counted = series.offered.intersect?(%w[double_tap triple_tap])
+        [0, 1, 2, *([3, 6] if long), *([4, 5] if counted)]
       end
 
-      # One button with what is offered on it; where clicks go through it is down as long as it is held.
-      def fitting
-        gestures = @series.pass_through? ? %w[hold] : @series.offered
-        document = { "kippen" => Fitting::FORMAT, "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "kind" => @series.kind }] }],
-                     "assignments" => gestures.map { |gesture| { "button" => "d/b", "gesture" => gesture, "action" => { "kind" => "nothing" } } } }
-        Fitting.read(document)
-      end
+      # The same Point for the same settings.
+      def point(timing) = @points[timing] ||= Point.new(Fitting::Timing::USUAL.merge(timing), @double_click_us || 0)
 
-      def outcomes(trial, timing)
-        @count += 1
-        engine = Press::Engine.new(Press::Timed.new(@fitting, timing), resolver: @resolver)
-        last = 0
-        trial.rows.each do |at, kind, level|
-          last = at
-          case kind
-          when "down" then engine.down(at, 0)
-          when "up" then engine.up(at, 0)
-          else engine.level(at, 0, level)
+      def costs_by_level(weighed, timings, points, sums, price)
+        weighed.each do |trial, weight|
+          points.each_with_index do |point, index|
+            one = [0.0]
+            trace(trial, timings[index]).add_costs(one, [point], Point::ALL, weight, price / 1e6)
+            sums[index] += one[0]
           end
         end
-        engine.tell(last + SETTLED_US)
-        engine.take.select { |row| COUNTED.include?(row.phase) }
+        sums
       end
 
-      def judge(trial, rows)
-        return Score.new(rows.empty? ? "right" : "unwanted", rows.empty? ? "rest" : got(rows), nil) if STILL.include?(trial.intended)
-        return judge_clicks(trial, rows) if @series.pass_through?
-        return Score.new("missed", "missed", nil) if rows.empty?
-        return Score.new("extra", "extra", nil) if rows.size > 1
+      def contacts(trial, timing) = @force ? Touches.contacts(trial.rows, timing["press_at"], timing["release_at"]) : trial.rows
 
-        gesture = rows[0].gesture
-        right = rows[0].phase != "unassigned" && gesture == trial.intended
-        right ? Score.new("right", gesture, rows[0].at_us - rows[0].began_us) : Score.new("other", gesture, nil)
+      # What a trial's trace is at the levels of a timing; levels between which none was heard make the same.
+      def trace(trial, timing)
+        return @traces[trial] ||= kept(trial.intended, trial.rows) unless @force
+
+        of_trial = @traces[trial] ||= {}
+        levels = timing.values_at("press_at", "release_at")
+        of_trial[levels] ||= begin
+          contacts = contacts(trial, timing)
+          of_trial[contacts] ||= kept(trial.intended, contacts)
+        end
       end
 
-      def judge_clicks(trial, rows)
-        wanted = trial.intended == "double_click" ? 2 : 1
-        return Score.new("extra", "extra", nil) if rows.size > wanted
-        return Score.new("missed", "missed", nil) if rows.size < wanted || (wanted == 2 && (rows[1].at_us - rows[0].at_us) >= @series.double_click_ms * 1000)
+      def kept(intended, contacts)
+        return Whole.new(intended, contacts, @judge) if contacts.size > Cells::MOST_ROWS
 
-        Score.new("right", trial.intended, rows[0].at_us - rows[0].began_us)
+        Cells.new(intended, contacts, @kept[intended], @used, @judge, (@double_click_us if intended == "double_click"))
       end
-
-      def got(rows) = rows.size > 1 ? "extra" : rows[0].gesture
     end
   end
 end

@@ -7,28 +7,40 @@ module Kippen
     class Space
       FILTERS = %w[gap_bridge_ms bounce_guard_ms brush_guard_ms].freeze
       LEVELS = %w[press_at release_at].freeze
+      # Settings that trade against each other: moved together.
+      PAIRS = [%w[gap_bridge_ms long_press_ms], %w[gap_bridge_ms brush_guard_ms], %w[gap_bridge_ms bounce_guard_ms],
+               %w[bounce_guard_ms tap_gap_ms], %w[bounce_guard_ms brush_guard_ms], LEVELS].freeze
       # Of one setting so many values are tried at once.
-      MOST = 12
+      MOST = 14
+
+      # From so many ms on, in such steps.
+      STEPS = [[500, 10], [200, 5], [50, 2], [0, 1]].freeze
 
       attr_reader :series
 
+      # trials – with their copies
       def initialize(series, trials)
         @series = series
-        @touches = trials.map { |trial| touches(trial.rows) }
-        @levels = trials.flat_map { |trial| trial.rows.filter_map { |_, kind, value| value if kind == "level" } }
+        @trials = trials
+        @levels = trials.flat_map { |trial| trial.rows.filter_map { |_, kind, value| value if kind == "level" } }.uniq.sort
+        @touches = {}
       end
 
       # Names of the settings that are fitted, in the order in which they are looked at.
       def settings
         gestures = series.pass_through? ? [] : series.offered
-        [*FILTERS, *("long_press_ms" if gestures.include?("long_press")), *("tap_gap_ms" if gestures.intersect?(%w[double_tap triple_tap])),
-         *(LEVELS if series.kind == "force")]
+        [*(LEVELS if series.kind == "force"), *FILTERS, *("long_press_ms" if gestures.include?("long_press")),
+         *("tap_gap_ms" if gestures.intersect?(%w[double_tap triple_tap]))]
       end
 
-      # Values of a setting to be tried, from the least on. timing – the others as they are
-      def values(setting, timing)
-        near = (observed(setting, timing) + [off(setting)]).compact.filter_map { |value| nearest(setting, value) }
-        near.select { |value| legal?(setting, value, timing) }.uniq.sort
+      # Pairs of them.
+      def pairs = PAIRS.select { |pair| (pair - settings).empty? }
+
+      # Values of a setting to be tried, from the least on. timing – the others as they are; within – [from, to] between
+      # which it is looked at more closely; most – how many
+      def values(setting, timing, within: nil, most: MOST)
+        found = within ? closely(setting, timing, within, most) : overall(setting, timing, most)
+        LEVELS.include?(setting) ? found.select { |value| levels_ok?(timing.merge(setting => value)) } : found
       end
 
       # From what a bounce guard may count.
@@ -38,66 +50,81 @@ module Kippen
       end
 
       # The nearest value that can be set.
-      def nearest(setting, value)
-        range = Fitting::Timing::SETTINGS.fetch(setting).range
-        value = LEVELS.include?(setting) ? value.round(2) : value.round
-        Kinds::Settable.nearest(series.settable[setting], value.clamp(range.begin, range.end))
-      end
+      def nearest(setting, value) = Kinds::Settable.nearest(series.settable[setting], value)
 
+      # The nearest of those that are tried.
+      def near(setting, value) = nearest(setting, round(setting, value))
       def off(setting) = FILTERS.include?(setting) ? 0 : nil
 
       private
 
-      # [[from, to]…] in µs of one trial.
-      def touches(rows)
-        rows.each_with_object([]) do |(at, kind, _), found|
-          kind == "down" ? found << [at, at] : found.last&.then { |touch| touch[1] = at if kind == "up" }
-        end
+      def closely(setting, timing, within, most)
+        settable(setting, chosen(observed(setting, timing).select { |value| value.between?(*within) }, most, setting))
       end
 
-      def observed(setting, timing)
-        return thinned(@levels.uniq.sort) if LEVELS.include?(setting)
+      def overall(setting, timing, most)
+        @overall ||= {}
+        @overall[[most, *key(setting, timing)]] ||= settable(setting, [*chosen(observed(setting, timing), most, setting), *off(setting)])
+      end
 
-        between(measured(setting, timing).map { |us| us / 1000.0 })
+      def settable(setting, values) = values.map { |value| near(setting, value) }.uniq.sort
+
+      # Nobody presses to the millisecond: in steps of some hundredths.
+      def round(setting, value)
+        return value.round(2) if LEVELS.include?(setting)
+
+        step = STEPS.find { |from, _| value >= from }[1]
+        range = Fitting::Timing::SETTINGS.fetch(setting).range
+        ((value / step).round * step).clamp(range.begin, range.end)
+      end
+
+      def key(setting, timing) = [setting, *timing.values_at("press_at", "release_at", "bounce_guard_from", "tap_gap_from")]
+      def levels_ok?(timing) = timing["release_at"] < timing["press_at"]
+
+      # Thresholds in the middle between measured values, from the least on.
+      def observed(setting, timing)
+        @observed ||= {}
+        @observed[key(setting, timing)] ||=
+          LEVELS.include?(setting) ? @levels : between(measured(setting, timing).filter_map { |us| us / 1000.0 if us >= 1000 }.uniq.sort)
+      end
+
+      def between(sorted)
+        return [] if sorted.empty?
+
+        [sorted.first * 0.8, *sorted, sorted.last * 1.25].each_cons(2).map { |low, high| Math.sqrt(low * high) }
       end
 
       def measured(setting, timing)
+        all = touches(timing)
         case setting
-        when "brush_guard_ms" then lengths
-        when "long_press_ms" then lengths + spans
-        when "bounce_guard_ms" then timing["bounce_guard_from"] == "release" ? opens : aparts
-        when "tap_gap_ms" then timing["tap_gap_from"] == "press" ? aparts : opens
-        else opens
+        when "brush_guard_ms" then lengths(all)
+        when "long_press_ms" then lengths(all) + spans(all)
+        when "bounce_guard_ms" then timing["bounce_guard_from"] == "release" ? opens(all) : aparts(all)
+        when "tap_gap_ms" then timing["tap_gap_from"] == "press" ? aparts(all) : opens(all)
+        else opens(all)
         end
       end
 
-      def lengths = @touches.flatten(1).map { |from, to| to - from }
-      def spans = @touches.reject(&:empty?).map { |all| all.last[1] - all.first[0] }
-      def opens = @touches.flat_map { |all| all.each_cons(2).map { |one, other| other[0] - one[1] } }
-      def aparts = @touches.flat_map { |all| all.each_cons(2).map { |one, other| other[0] - one[0] } }
-
-      # Thresholds between measured values: in the widest gaps, where kinds of presses part, and evenly over them.
-      def between(measured)
-        sorted = measured.select { |value| value >= 1 }.uniq.sort
-        return [] if sorted.empty?
-
-        ends = [sorted.first * 0.8, *sorted, sorted.last * 1.25]
-        gaps = ends.each_cons(2).map { |low, high| [high / low, Math.sqrt(low * high)] }
-        wide = gaps.max_by(MOST / 2) { |ratio, _| ratio }.map(&:last)
-        thinned(gaps.map(&:last)) | wide
+      def touches(timing)
+        levels = timing.values_at("press_at", "release_at")
+        @touches[levels] ||= @trials.map { |trial| Touches.of(trial.rows, press_at: levels[0], release_at: levels[1]) }
       end
 
-      def thinned(values)
-        return values if values.size <= MOST
+      def lengths(all) = all.flatten(1).map { |from, to| to - from }
+      def spans(all) = all.reject(&:empty?).map { |touches| touches.last[1] - touches.first[0] }
+      def opens(all) = all.flat_map { |touches| touches.each_cons(2).map { |one, other| other[0] - one[1] } }
+      def aparts(all) = all.flat_map { |touches| touches.each_cons(2).map { |one, other| other[0] - one[0] } }
 
-        Array.new(MOST) { |index| values[(index * (values.size - 1) / (MOST - 1.0)).round] }
+      # Evenly over what there is, and in the widest gaps, where kinds of presses part.
+      def chosen(values, most, setting)
+        return values if values.size <= most
+        return thinned(values, most) if LEVELS.include?(setting)
+
+        wide = values.each_cons(3).max_by(most / 3) { |low, _, high| high / low }.map { |_, value, _| value }
+        thinned(values, most - wide.size) | wide
       end
 
-      def legal?(setting, value, timing)
-        return true unless LEVELS.include?(setting)
-
-        Fitting::Timing.from(timing.merge(setting => value)).levels_ok?
-      end
+      def thinned(values, most) = Array.new(most) { |index| values[(index * (values.size - 1) / (most - 1.0)).round] }
     end
   end
 end

@@ -7,8 +7,10 @@ module Kippen
       # A contact that opens for so short a time was not let go by a finger: hands let go for 30 ms and more
       # (common practice, no source).
       BOUNCE_US = 30_000
-      # Fewer presses say little.
+      # Fewer presses say little; and one bounce in so many is nothing of a switch: a good one bounces now and then
+      # (common practice, no source).
       FEW = 5
+      MANY = 40
 
       # worn – true, false, or nil where too few were pressed; bounced, of – presses; bridge_ms – a gap bridge that
       # carries across every gap heard, or nil
@@ -16,17 +18,24 @@ module Kippen
 
       module_function
 
-      # trials – [Trial] of the specialist. Returns an Answer.
-      def of(trials)
-        pressed = trials.reject { |trial| STILL.include?(trial.intended) || trial.rows.empty? }
-        gaps = pressed.map { |trial| short_gaps(trial) }
+      # series – of the specialist's presses. Returns an Answer.
+      def of(series)
+        pressed = series.trials.reject { |trial| STILL.include?(trial.intended) || trial.rows.empty? }
+        gaps = pressed.map { |trial| short_gaps(trial, series) }
         bounced = gaps.count(&:any?)
-        worn = pressed.size < FEW ? (true if bounced > 1) : bounced.positive?
+        worn = worn(bounced, pressed.size)
         Answer.new(worn:, bounced:, of: pressed.size, bridge_ms: worn ? (gaps.flatten.max / 1000.0 * 1.25).ceil : nil).freeze
       end
 
-      def short_gaps(trial)
-        Marks.touches(trial.rows, 1, 1).each_cons(2).map { |one, other| other[0] - one[1] }.select { |gap| gap < BOUNCE_US }
+      # nil: one alone may be chance, more presses tell.
+      def worn(bounced, of)
+        return bounced * MANY > of if bounced > 1
+
+        false unless of < FEW || (bounced == 1 && of < MANY)
+      end
+
+      def short_gaps(trial, series)
+        Touches.of(trial.rows, **series.levels).each_cons(2).map { |one, other| other[0] - one[1] }.select { |gap| gap < BOUNCE_US }
       end
 
       # In a sentence.
@@ -36,7 +45,7 @@ module Kippen
 
         Words.say(:worn_yes, bounced: answer.bounced, of: answer.of, bridge: answer.bridge_ms)
       end
-      private_class_method :short_gaps
+      private_class_method :worn, :short_gaps
     end
   end
 end

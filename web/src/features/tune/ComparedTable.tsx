@@ -12,7 +12,8 @@ interface Props {
   fitted: string
 }
 
-/** Timings side by side: what share comes out as meant and how sure that is, how each gesture does, how long it waits. */
+/** Timings side by side: what share comes out as meant and how sure that is, how each gesture does, how long it waits.
+    A share of presses that were looked at for it is marked, and promises nothing. */
 export function ComparedTable({ rows, offered, names, fitted }: Props) {
   return (
     <Scrolls label={say.compared}>
@@ -33,14 +34,12 @@ export function ComparedTable({ rows, offered, names, fitted }: Props) {
         </thead>
         <tbody>
           {rows.map((row) => (
-            <tr key={row.name} data-fitted={row.name === fitted}>
+            <tr key={row.name} data-fitted={row.name === fitted} data-from={row.from}>
               <th scope="row">
                 {row.name}
                 <small>{valuesOf(row, names)}</small>
               </th>
-              <td>
-                <Interval row={row} />
-              </td>
+              <td>{row.from === 'unseen' ? <Interval row={row} /> : <small>{say.ofSeen}</small>}</td>
               <td className={styles.figure}>{say.percent(percent(row.right))}</td>
               {offered.map((one) => (
                 <td key={one}>

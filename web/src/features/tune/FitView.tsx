@@ -1,5 +1,7 @@
+import { Button } from 'antd'
 import { useState } from 'react'
 import type { Fit, FitResult, SettingName, TimingValues } from '../../shared/api'
+import { useMayChange } from '../../shared/session'
 import { ApplyBar } from './ApplyBar'
 import { ComparedTable } from './ComparedTable'
 import { Confusion } from './Confusion'
@@ -23,37 +25,31 @@ interface Props {
   stale: boolean
   fixed: TimingValues
   onFixed: (fixed: TimingValues) => void
+  /** Whether other presses of the same hand help. */
+  beside: boolean
+  onBeside: (beside: boolean) => void
 }
 
 /** What was found: what it comes to, beside what it is compared with, and what it costs; to be moved, held, applied. */
-export function FitView({ fit, shown, stale, fixed, onFixed }: Props) {
+export function FitView({ fit, shown, stale, ...more }: Props) {
   return (
     <>
       {fit && fit.state !== 'done' && <Going fit={fit} />}
       {shown?.result && (
         // What was moved belongs to this result: another begins anew.
-        <Found
-          key={shown.id}
-          fit={shown}
-          result={shown.result}
-          stale={stale}
-          fixed={fixed}
-          onFixed={onFixed}
-        />
+        <Found key={shown.id} fit={shown} result={shown.result} stale={stale} {...more} />
       )}
     </>
   )
 }
 
-interface FoundProps {
+interface FoundProps extends Omit<Props, 'fit' | 'shown'> {
   fit: Fit
   result: FitResult
-  stale: boolean
-  fixed: TimingValues
-  onFixed: (fixed: TimingValues) => void
 }
 
-function Found({ fit, result, stale, fixed, onFixed }: FoundProps) {
+function Found({ fit, result, stale, fixed, onFixed, beside, onBeside }: FoundProps) {
+  const mayChange = useMayChange()
   const fitted = result.compared.at(-1)
   const today = result.compared[0]
   const [moved, setMoved] = useState<TimingValues>()
@@ -82,10 +78,18 @@ function Found({ fit, result, stale, fixed, onFixed }: FoundProps) {
                 percent(result.expected.high),
                 String(result.expected.n),
               )}
-              {result.in_force ? '.' : `. ${say.todayComes(percent(today.right))}.`}
+              {result.in_force ? '.' : `. ${todayWords(today)}.`}
             </p>
           </>
         )}
+        <p className={styles.restsOn}>
+          {result.rests_on.words}{' '}
+          {mayChange && (!beside || result.rests_on.beside > 0) && (
+            <Button size="small" disabled={stale} onClick={() => onBeside(!beside)}>
+              {beside ? say.leaveOut : say.letHelp}
+            </Button>
+          )}
+        </p>
         <TrialLanes
           fit={fit}
           result={result}
@@ -153,6 +157,9 @@ function Found({ fit, result, stale, fixed, onFixed }: FoundProps) {
     </div>
   )
 }
+
+const todayWords = ({ from, right }: FitResult['compared'][number]) =>
+  from === 'unseen' ? say.todayComes(percent(right)) : say.todaySeen(percent(right))
 
 /** What has changed most against today. */
 function firstSetting(result: FitResult): SettingName {

@@ -50,6 +50,8 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
       if (!ok) setTried((count) => count + 1)
     })
   }
+  // Somebody said “Next”: what is still on its way of the answer is waited for, not them.
+  const [saidNext, setSaidNext] = useState<number>()
   const asked = prompt && {
     number: prompt.number,
     wants: prompt.wants,
@@ -58,7 +60,12 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
     paused: sitting.paused,
     rows: sitting.rows,
   }
-  useGoesOn((mode.kind !== 'binding' && asked) || undefined, pace, done, tried)
+  useGoesOn(
+    (mode.kind !== 'binding' && asked) || undefined,
+    prompt && saidNext === prompt.number ? 'now' : pace,
+    done,
+    tried,
+  )
   useHandAnswers(desk.id, sitting, hand, done, (refused) => {
     setHand(undefined)
     setHandRefused(refused)
@@ -93,7 +100,10 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
               </Button>
               <Button
                 type={pace === 'never' ? 'primary' : 'default'}
-                onClick={() => done(prompt.number, sitting.rows)}
+                onClick={() => {
+                  setSaidNext(prompt.number)
+                  done(prompt.number, sitting.rows)
+                }}
               >
                 {say.next}
               </Button>

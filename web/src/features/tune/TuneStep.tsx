@@ -63,6 +63,7 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
   const [chosen, setChosen] = useState<string[]>()
   const [price, setPrice] = useState(tuning.price)
   const [fixed, setFixed] = useState<Wanted['fixed']>({})
+  const [beside, setBeside] = useState(true)
   // What was chosen may have gone; while somebody is asked, it is what they press now.
   const sittings = (open ? [open.id] : (chosen ?? own.slice(0, 1).map((one) => one.id))).filter((id) =>
     own.some((one) => one.id === id),
@@ -75,7 +76,9 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
   // While it is asked, after every ten; then of all.
   const upTo = open ? Math.floor(counted / 10) * 10 : counted
   const wanted: Wanted | undefined =
-    upTo > 0 ? { button: button.ref, sittings, price, fixed, of: open ? String(upTo) : stamps } : undefined
+    upTo > 0
+      ? { button: button.ref, sittings, price, fixed, beside, of: open ? String(upTo) : stamps }
+      : undefined
   const known = tuning.fits.find((one) => one.button === button.ref && one.state === 'done')?.id
   const { fit, shown, own: isOwn, error } = useFit(desk.id, wanted, mayChange, known)
   const only = sittings.length === 1 ? own.find((one) => one.id === sittings[0]) : undefined
@@ -119,7 +122,15 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
       {!open && only?.way === 'by_hand' && <Over sitting={only.id} />}
       {own.length > 0 && error && <p role="alert">{error.message}</p>}
       {(wanted ?? known) && (
-        <FitView fit={fit} shown={shown} stale={!isOwn} fixed={fixed} onFixed={setFixed} />
+        <FitView
+          fit={fit}
+          shown={shown}
+          stale={!isOwn}
+          fixed={fixed}
+          onFixed={setFixed}
+          beside={beside}
+          onBeside={setBeside}
+        />
       )}
       {!open && own.length > 0 && card}
       {open && <OpenSitting client={desk.id} sitting={open} />}

@@ -61,6 +61,8 @@ export interface Wanted {
   sittings: string[]
   price: number
   fixed: TimingValues
+  /** Do other presses of the same hand help? */
+  beside: boolean
   /** Of which trials: of others it is another fit. */
   of: string
 }
@@ -79,8 +81,8 @@ export function useFit(
     staleTime: Infinity,
     queryFn: async () => {
       if (!wanted) throw new Error('no fit is wanted')
-      const { button, sittings, price, fixed } = wanted
-      const body = { button, sittings, price, fixed }
+      const { button, sittings, price, fixed, beside } = wanted
+      const body = { button, sittings, price, fixed, beside }
       return (await must(api.POST('/api/clients/{client}/fits', { params: { path: { client } }, body }))).id
     },
   })

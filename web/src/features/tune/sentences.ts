@@ -77,6 +77,10 @@ export const say = {
   interval: (low: string, high: string, n: string) =>
     `${low} to ${high} % (95 %), promised from ${n} presses it had not seen`,
   todayComes: (percent: string) => `With today’s timing ${percent} %`,
+  todaySeen: (percent: string) => `Today’s timing gives ${percent} % of presses it was fitted to`,
+  ofSeen: 'of presses looked at for it',
+  leaveOut: 'Leave those out',
+  letHelp: 'Let other presses of this hand help',
   price: 'How quick against how sure',
   neverWrong: 'never wrong',
   quick: 'quick',

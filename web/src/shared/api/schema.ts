@@ -2664,9 +2664,14 @@ export interface components {
             [key: string]: number | string;
         };
         RightRate: {
+            /**
+             * @description Of presses on which the timing was chosen
+             * @enum {unknown}
+             */
+            from: "seen" | "unseen";
             /** @description The share that comes out as meant */
             right: number | null;
-            /** @description Wilson's 95 % interval */
+            /** @description 95 % interval */
             low: number;
             high: number;
             n: number;
@@ -2802,7 +2807,7 @@ export interface components {
         };
         Pays: {
             /** @enum {unknown} */
-            kind: "later" | "sooner" | "impossible" | "hardly" | "unsaved" | "double_click" | "host" | "drag" | "tremor" | "slowed";
+            kind: "later" | "sooner" | "impossible" | "hardly" | "unsaved" | "risk" | "double_click" | "host" | "drag" | "tremor" | "slowed";
             gesture: string | null;
             words: string;
             remedies: {
@@ -2865,6 +2870,16 @@ export interface components {
                     count: number;
                 }[];
             }[];
+            rests_on: {
+                /** @description Presses of this button */
+                own: number;
+                /** @description Other presses of the same hand */
+                beside: number;
+                /** @description What one of those says of one's own */
+                weight: number;
+                never_asked: components["schemas"]["Offered"][];
+                words: string;
+            };
             /** @description Today's, unfitted, found by hand, fitted */
             compared: components["schemas"]["Compared"][];
             settings: components["schemas"]["FitSetting"][];
@@ -5175,6 +5190,10 @@ export interface operations {
                 "application/json": {
                     button: string;
                     sittings: string[];
+                    /** @description Presses of other buttons, where there are such, count as this one's */
+                    as_own?: boolean;
+                    /** @description Other presses of the same hand help; true where nothing is said */
+                    beside?: boolean;
                     /** @description What a second of waiting costs in wrong presses */
                     price?: number;
                     fixed?: components["schemas"]["TimingValues"];

@@ -16,7 +16,7 @@ describe('useGoesOn', () => {
   beforeEach(() => void vi.useFakeTimers())
   afterEach(() => void vi.useRealTimers())
 
-  const told = (first: Asked | undefined, pace: Pace = 'soon') => {
+  const told = (first: Asked | undefined, pace: Pace | 'now' = 'soon') => {
     const done = vi.fn()
     const hook = renderHook(({ now }) => useGoesOn(now, pace, done), { initialProps: { now: first } })
     return { done, becomes: (now: Asked | undefined) => hook.rerender({ now }) }
@@ -48,6 +48,15 @@ describe('useGoesOn', () => {
     expect(rest.done).not.toHaveBeenCalled()
     vi.advanceTimersByTime(1)
     expect(rest.done).toHaveBeenCalledOnce()
+  })
+
+  it('goes on at once where somebody says so, with what was still on its way', () => {
+    const { done, becomes } = told(asked({ presses: 2, rows: 3, down: true }), 'now')
+    vi.advanceTimersByTime(10_000)
+    expect(done).not.toHaveBeenCalled()
+    becomes(asked({ presses: 2, rows: 4 }))
+    vi.advanceTimersByTime(0)
+    expect(done.mock.calls).toEqual([[3, 4]])
   })
 
   it('tries again what failed', () => {

@@ -20,12 +20,12 @@ export interface Asked {
 }
 
 /**
- * Goes on once the client has answered and nothing more comes. onDone – seen: how much of the answer was seen; tried –
+ * Goes on once the client has answered and nothing more comes; “now”: as soon as nothing is down. onDone – seen: how much of the answer was seen; tried –
  * how often that failed already: then it is tried again
  */
 export function useGoesOn(
   asked: Asked | undefined,
-  pace: Pace,
+  pace: Pace | 'now',
   onDone: (prompt: number, seen: number) => void,
   tried = 0,
 ): void {
@@ -35,7 +35,8 @@ export function useGoesOn(
   })
   const number = asked?.number
   const rows = asked?.rows ?? 0
-  const wait = asked && !asked.paused && !asked.down ? waitOf(asked, PACES[pace]) : undefined
+  const wait =
+    asked && !asked.paused && !asked.down ? waitOf(asked, pace === 'now' ? 0 : PACES[pace]) : undefined
   useEffect(() => {
     if (wait === undefined || number === undefined) return
     const timer = window.setTimeout(() => done.current(number, rows), wait)
@@ -44,7 +45,7 @@ export function useGoesOn(
 }
 
 function waitOf({ wants, presses }: Asked, pace: number | undefined): number | undefined {
-  if (pace === undefined) return undefined
+  if (pace === undefined || pace === 0) return pace
   if (wants === 0) return presses > 0 ? pace * LONGER : Math.max(REST_MS, pace)
   if (presses === 0) return undefined
   return presses < wants ? pace * LONGER : pace
