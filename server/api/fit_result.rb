@@ -10,10 +10,10 @@ module Kippen
       module_function
 
       # Can a fit's row be told as it was kept?
-      def readable?(row)
-        result = row[:result]
-        result && result["kippen"] == FORMAT && result["expected"].is_a?(Hash) && result["expected"]["right"].is_a?(Numeric)
-      end
+      def readable?(row) = promised?(row) && row[:result]["kippen"] == FORMAT
+
+      # Can what it promised be told? Of older ones too: revisions rest on them.
+      def promised?(row) = row[:result].respond_to?(:dig) && row[:result]["expected"].respond_to?(:key?) && row[:result]["expected"]["right"].is_a?(Numeric)
 
       # row – of a fit; watch – a Tuning::Watch. Returns a Hash of JSON.
       def of(row, watch)

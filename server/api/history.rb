@@ -33,7 +33,7 @@ module Kippen
 
       # On what a revision's timing rests, or nil.
       def self.evidence(row)
-        return unless row && FitResult.readable?(row)
+        return unless row && FitResult.promised?(row)
 
         { "fit" => row[:fit_id], "trials" => row[:trials].to_a.size, "words" => RenderFit.note(row[:result], moved: row[:moved]) }
       end

@@ -152,6 +152,21 @@ module Kippen
       assert_problem 404
     end
 
+    # Of a form that is no longer made: found anew where it is asked for, and what was applied still says on what it rests.
+    def test_an_older_fit_is_still_what_a_revision_rests_on
+      sitting = add_sitting
+      first = want(sitting)["id"]
+      work
+      timing = fit["result"]["timing"]
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "fit" => @fit,
+                                                            "change" => { "kind" => "fitted", "scope" => "button", "of" => EDGE, "timing" => timing })
+      older = { "kippen" => "fit/1", "timing" => timing, "expected" => { "right" => 0.9, "low" => 0.8, "high" => 0.95, "n" => 16 } }
+      DATABASE[:fits].where(id: first).update(result: Sequel.pg_jsonb(older))
+      assert_equal ["done", nil], ask("/api/fits/#{first}").values_at("state", "result")
+      assert_match(/16 presses: 90 % come out/, ask("/api/clients/#{@client}/revisions")["revisions"].first["evidence"]["words"])
+      refute_equal first, want(sitting)["id"]
+    end
+
     # What the button has now is today's, once it was applied.
     def test_applied_todays_is_what_was_applied
       want

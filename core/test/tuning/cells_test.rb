@@ -83,6 +83,17 @@ module Kippen
       score.right? ? PRICE * (score.total_us || 0) / 1e6 : 1
     end
 
+    # The first click is known when its drop-out is over, the second when the brush guard is: how far apart they are for the
+    # host depends on that guard.
+    def test_clicks_that_are_known_at_moments_of_two_kinds
+      edges = [0, 50, 70, 300, 450, 550].each_with_index.map { |ms, index| [ms * 1000, index.even? ? "down" : "up"] }
+      series = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => %w[click double_click drag], "host" => { "double_click_ms" => 445 },
+                                                      "trials" => [{ "intended" => "double_click", "trace" => edges }]))
+      replays = Tuning::Replays.new(series)
+      verdicts = [52, 68].map { |ms| replays.score(series.trials[0], Fitting::Timing::USUAL.merge("gap_bridge_ms" => 30, "brush_guard_ms" => ms)).verdict }
+      assert_equal %w[right missed], verdicts
+    end
+
     # So that a fit costs what it can change, not what it tries.
     def test_traces_of_one_shape_share_what_was_replayed
       presses = Array.new(40) { |index| { "intended" => "tap", "trace" => [[0, "down"], [100_000 + (index * 1_000), "up"]] } }

@@ -66,6 +66,16 @@ module Kippen
       end
     end
 
+    # A guard of 450 ms would put every tap right, and end most double-taps.
+    def test_however_much_it_would_gain_what_was_never_asked_for_loses_no_more_than_today
+      taps = Array.new(40) { |index| { "intended" => "tap", "trace" => [[0, "down"], [100_000, "up"], [380_000 + (index * 500), "down"], [440_000, "up"]] } }
+      series = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => %w[tap double_tap], "trials" => taps))
+      evidence = Tuning::Evidence.new(series)
+      timing = Tuning::Fit.new(series, evidence:).timing
+      wrong = [USUAL, USUAL.merge(timing)].map { |one| Tuning::Replays.new(series).costs(evidence.unasked, [one], [], 0).first }
+      assert_operator wrong[1], :<=, wrong[0] + (0.02 * evidence.unasked.sum(&:last)) + 1e-9
+    end
+
     def test_of_one_press_of_only_rest_and_of_nothing_a_fit_is_sensible
       one = series(STEADY, 1, 1)
       still = series(TREMOR, 12, 2).with(series(TREMOR, 40, 2).trials.select { |trial| trial.intended == "rest" })
