@@ -68,7 +68,9 @@ module Kippen
 
     # A guard of 450 ms would put every tap right, and end most double-taps.
     def test_however_much_it_would_gain_what_was_never_asked_for_loses_no_more_than_today
-      taps = Array.new(40) { |index| { "intended" => "tap", "trace" => [[0, "down"], [100_000, "up"], [380_000 + (index * 500), "down"], [440_000, "up"]] } }
+      taps = Array.new(40) do |index|
+        { "intended" => "tap", "weight" => 9, "trace" => [[0, "down"], [100_000, "up"], [380_000 + (index * 500), "down"], [500_000, "up"]] }
+      end
       series = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => %w[tap double_tap], "trials" => taps))
       evidence = Tuning::Evidence.new(series)
       timing = Tuning::Fit.new(series, evidence:).timing
