@@ -23,7 +23,7 @@ module Kippen
       def own = @series.trials.size
 
       # [[Trial, weight]…] of all, but of gestures of which nothing was pressed.
-      def weighed = @weighed ||= [*spread(@series.trials, 1), *spread(@beside, @beside_weight), *asked]
+      def weighed = @weighed ||= [*spread(sorted(@series.trials), 1), *spread(sorted(@beside), @beside_weight), *asked]
 
       # As so many presses people in general count, of each gesture.
       def general_weight = @general
@@ -35,9 +35,12 @@ module Kippen
       def missing = @missing ||= @series.offered - pressed
 
       # People in general, as far as this person is known.
-      def people = @people ||= General.new(Seen.new([*@series.trials, *@beside], @series.levels), @series.kind)
+      def people = @people ||= General.new(Seen.new([*sorted(@series.trials), *sorted(@beside)], @series.levels), @series.kind)
 
       private
+
+      # By what was pressed, not by when: another order must give the same, to the last digit.
+      def sorted(trials) = trials.sort_by { |trial| [trial.intended, trial.rows.flatten.size, trial.rows.to_s] }
 
       # [[Trial, weight]…]: each shares what it says with its copies.
       def spread(trials, weight)

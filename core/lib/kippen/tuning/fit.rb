@@ -22,7 +22,7 @@ module Kippen
       # Of gestures never asked for such a share more may come out wrong than today.
       SPARED = 0.02
 
-      attr_reader :replays
+      attr_reader :replays, :search
 
       # In so many steps a fit is done, at most.
       def self.steps(series) = 2 * Search::ROUNDS * Search::ROUNDS * (Space.new(series, []).settings.size + 2)

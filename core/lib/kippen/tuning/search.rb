@@ -34,7 +34,7 @@ module Kippen
           first = roughly(timing)
           [first, *filtered(first, guards).map { |one| roughly(one) }]
         end
-        from(least_of(ways.uniq, false))
+        from(least_of(ways.uniq))
       end
 
       # [timing, cost] from one on.
@@ -102,9 +102,8 @@ module Kippen
 
       def levels_ok?(timing) = timing["release_at"] < timing["press_at"]
 
-      def least_of(timings, rough)
-        timings.min_by.with_index { |timing, index| [@costs.call([timing], [], rough).first, index] }
-      end
+      # On all there is.
+      def least_of(timings) = timings.min_by.with_index { |timing, index| [cost(timing), index] }
 
       def least(here, changes, settings, rough)
         return here if changes.empty?
