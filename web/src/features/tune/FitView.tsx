@@ -85,7 +85,7 @@ function Found({ fit, result, stale, fixed, onFixed, beside, onBeside }: FoundPr
         <p className={styles.restsOn}>
           {result.rests_on.words}{' '}
           {mayChange && (!beside || result.rests_on.beside > 0) && (
-            <Button size="small" disabled={stale} onClick={() => onBeside(!beside)}>
+            <Button disabled={stale} onClick={() => onBeside(!beside)}>
               {beside ? say.leaveOut : say.letHelp}
             </Button>
           )}
