@@ -30,6 +30,17 @@ module Kippen
       assert_equal(expected.to_h { |trial, score| [trial.rows, score.to_a] }, told.unseen.to_h { |trial, score| [trial.rows, score.to_a] })
     end
 
+    def test_how_far_it_has_come_is_told_evenly
+      { [] => 6, series(STEADY, 12, 9).trials => 16 }.each do |beside, fits|
+        told = []
+        Tuning::Answer.new(series(STEADY, 12, 1), beside:, watch: Tuning::Watch.new { |done, of| told << (done / of.to_f) }).to_h
+        assert_equal told.sort, told
+        assert_in_delta 1, told.last, 1e-9
+        # No fit is skipped over.
+        assert_operator told.each_cons(2).map { |one, other| other - one }.max, :<=, (1.0 / fits) + 1e-9
+      end
+    end
+
     # What a fit has seen looks better than what it will see.
     def test_the_promise_is_not_what_was_seen
       differ = [3, 4, 5].map { |seed| series(TREMOR, 12, seed) }.sum do |series|

@@ -31,7 +31,7 @@ module Kippen
       end
 
       # The Fit of all presses.
-      def fit = @fit ||= made(@series.trials, weight)
+      def fit = @fit ||= made(@series.trials, weight).tap { |fit| worked(fit) }
 
       # How much a press beside says.
       def weight = @weight ||= least(places.to_a)
@@ -73,7 +73,13 @@ module Kippen
 
       def timing_without(held, weight)
         @without ||= {}
-        @without[[held, weight]] ||= made(@series.trials.values_at(*(places.to_a - held)), weight).timing
+        @without[[held, weight]] ||= worked(made(@series.trials.values_at(*(places.to_a - held)), weight))
+      end
+
+      # Its timing; it may be done sooner than it might have been.
+      def worked(fit)
+        upto = @watch.done + Fit.steps(@series)
+        fit.timing.tap { @watch.to(upto) }
       end
 
       # [Score…] in the order of the trials, with a weight.
