@@ -19,7 +19,6 @@ module Kippen
       nothing_to_gain: "Nothing to gain: no other timing does better on these presses, so all stays as it is.",
       never_asked: "%{gesture} is offered and was never asked for: it rests on people in general, on nothing of this person's.",
       cures_differ: "Whether a gap bridge or a bounce guard is the better cure can't be told yet: some twenty more presses once each, and some held, would.",
-      held_costs: "With what is held, %{gesture} comes out in %{percent} %%; with nothing held it could do better.",
       risk_moved: "%{setting} %{from} → %{to}",
       risk_easier: "%{gesture} is dear when it comes by mistake, and becomes easier to set off: %{moved}.",
       presses_of_another: "these are presses of another button: they count as this one's only where somebody says so",
