@@ -7,6 +7,8 @@ module Kippen
     class FitTrials
       # So many of those beside, the newest: they help, they don't decide.
       MOST_BESIDE = 120
+      # Looked for in so many sittings.
+      MOST_SITTINGS = 40
       NEVER = Time.at(0).utc.freeze
 
       # app – App; ref – of the button. Raises Store::Missing.
@@ -47,8 +49,7 @@ module Kippen
 
       # The newest first, as trials/1 has them.
       def beside(chosen, offered)
-        others = mine - chosen
-        others.each_with_object([]) do |row, found|
+        (mine - chosen).first(MOST_SITTINGS).each_with_object([]) do |row, found|
           break found if found.size >= MOST_BESIDE
 
           rows = @app.trials.of([row[:id]]).select { |trial| trial[:counted] && same_hand?(trial) }
