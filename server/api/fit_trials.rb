@@ -7,8 +7,9 @@ module Kippen
     class FitTrials
       # So many of those beside, the newest: they help, they don't decide.
       MOST_BESIDE = 120
-      # Looked for in so many sittings.
+      # Looked for in so many sittings, and with so many edges: they are kept with each fit.
       MOST_SITTINGS = 40
+      MOST_EDGES = 2_000
       NEVER = Time.at(0).utc.freeze
 
       # app – App; ref – of the button. Raises Store::Missing.
@@ -19,8 +20,8 @@ module Kippen
         @button = SittingRoutes.button(fitting, ref)
       end
 
-      # The trials/1 document of some sittings; with what is beside them, and since when today's timing holds. ids – of
-      # sittings; as_own – presses of other buttons count as this one's. Raises Invalid, Store::Missing.
+      # The trials/1 document of some sittings, with what is beside them and since when today's timing holds; and those
+      # sittings' ids, which are this client's. as_own – presses of other buttons count as this one's. Raises Invalid, Store::Missing.
       def file(ids, as_own: true, beside: false)
         chosen = mine.select { |row| ids.include?(row[:id]) }
         raise Store::Missing, "none of these sittings is this client's" if chosen.empty?
@@ -29,7 +30,8 @@ module Kippen
         offered = offered(chosen)
         trials = Store::Trials.items(@app.trials.of(chosen.map { |row| row[:id] }), @button.kind, offered)
         document = Tuning::Offer.document(@fitting, @button, KINDS, offered:, trials:).merge("timing_from" => Render.time(timing_from))
-        beside ? document.merge("beside" => beside(chosen, offered)) : document
+        document = document.merge("beside" => beside(chosen, offered)) if beside
+        [document, chosen.map { |row| row[:id] }]
       end
 
       private
@@ -49,12 +51,15 @@ module Kippen
 
       # The newest first, as trials/1 has them.
       def beside(chosen, offered)
-        (mine - chosen).first(MOST_SITTINGS).each_with_object([]) do |row, found|
-          break found if found.size >= MOST_BESIDE
-
+        bounded((mine - chosen).first(MOST_SITTINGS).lazy.flat_map do |row|
           rows = @app.trials.of([row[:id]]).select { |trial| trial[:counted] && same_hand?(trial) }
-          found.concat(Store::Trials.items(rows, @button.kind, offered))
-        end.first(MOST_BESIDE)
+          Store::Trials.items(rows, @button.kind, offered)
+        end)
+      end
+
+      def bounded(items)
+        edges = 0
+        items.take_while { |one| (edges += one["trace"].size) <= MOST_EDGES }.first(MOST_BESIDE)
       end
 
       # On this button, or by the same part of the body as works it now.

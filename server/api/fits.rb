@@ -68,12 +68,13 @@ module Kippen
       def self.wanted(app, fitting)
         sent = app.sent
         trials = FitTrials.new(app, fitting, sent["button"])
-        file = used(app, fitting, trials.file(sent["sittings"], as_own: sent["as_own"], beside: sent.fetch("beside", true)))
+        file, sittings = trials.file(sent["sittings"], as_own: sent["as_own"], beside: sent.fetch("beside", true))
+        file = used(app, fitting, file)
         series = Formats::TrialsJson.read(JSON.generate(file))
         raise Invalid.at("/sittings", Words.say(:no_trials_yet)) if series.trials.empty?
         raise Invalid.at("/sittings", Words.say(:nothing_was_pressed)) if series.trials.all? { |trial| Tuning::STILL.include?(trial.intended) }
 
-        { button: sent["button"], sittings: sent["sittings"], file:, price: sent.fetch("price", Tuning::Fit::PRICE), fixed: fixed(sent, series) }
+        { button: sent["button"], sittings:, file:, price: sent.fetch("price", Tuning::Fit::PRICE), fixed: fixed(sent, series) }
       end
 
       # With what the wants say of each gesture: how often it is used, and what a wrong one costs.

@@ -12,7 +12,7 @@ module Kippen
         app.get("/api/clients/:client/trials") do
           fitting, = revisions.fitting(params["client"])
           headers "content-disposition" => 'attachment; filename="trials.json"'
-          file = FitTrials.new(self, fitting, sought["button"]).file(sought["sittings"].split(","))
+          file, = FitTrials.new(self, fitting, sought["button"]).file(sought["sittings"].split(","))
           text = json(file)
           problem(413, TOO_MUCH) if text.bytesize > BodyLimit::MOST_TRIALS_BYTES || file["trials"].size > Formats::TrialsJson::MOST
           text
@@ -104,7 +104,7 @@ module Kippen
       def of(app, deadline)
         fitting, = app.revisions.fitting(app.params["client"])
         before, after = %w[before after].map do |name|
-          file = FitTrials.new(app, fitting, app.sought["button"]).file(app.sought[name].split(","))
+          file, = FitTrials.new(app, fitting, app.sought["button"]).file(app.sought[name].split(","))
           Formats::TrialsJson.read(JSON.generate(file))
         end
         replays = [before, after].map { |series| Tuning::Replays.new(series, deadline:) }

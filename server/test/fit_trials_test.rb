@@ -66,6 +66,21 @@ module Kippen
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "fit" => @fit, "change" => change)
       assert_problem 404
       assert_equal [16, 0], rests_on.values_at("own", "beside")
+      send_json(:post, "/api/clients/#{@client}/fits", "button" => EDGE, "sittings" => [theirs, own = add_sitting, "0" * 36])
+      assert_equal [201, [own]], [status, answer["sittings"]]
+    end
+
+    # They are kept with each fit: a grip that rattles must not fill the disk.
+    def test_of_what_is_beside_no_more_is_kept_than_helps
+      rattle = Array.new(400) { |edge| [edge * 2_000, edge.even? ? "down" : "up"] }
+      sitting = add_sitting(file.merge("trials" => Array.new(20) { { "intended" => "tap", "trace" => rattle } }))
+      assert_operator sitting.size, :>, 0
+      add_beside(count: 500)
+      want
+      beside = DATABASE[:fits].where(id: @fit).get(:file)["beside"]
+      assert_operator beside.size, :<=, 120
+      assert_operator beside.sum { |one| one["trace"].size }, :<=, 2_000
+      refute_empty beside
     end
 
     # It is on the button: a fit of taps alone must not take it away, and says that it knows nothing of it.

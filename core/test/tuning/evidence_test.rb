@@ -22,7 +22,7 @@ module Kippen
     end
 
     def test_a_slow_hand_is_expected_to_be_slow_at_what_was_never_asked
-      gap = ->(hand) { Tuning::Evidence.new(series(hand, 12, 3, offered: %w[tap double_tap]), copies: Tuning::Copies.new(0)).people.next_of("gap")[0] }
+      gap = ->(hand) { Tuning::Evidence.new(series(hand, 12, 3, offered: %w[tap double_tap]), copies: Tuning::Copies.of_both([], [])).people.next_of("gap")[0] }
       only_taps = ->(hand) { series(hand, 16, 3, offered: %w[tap]).with(series(hand, 16, 3, offered: %w[tap]).trials) }
       slow, quick = [SLOW, STEADY].map { |hand| Tuning::Evidence.new(only_taps[hand]).people.next_of("gap")[0] }
       assert_operator slow, :>, quick + 0.2

@@ -21,7 +21,7 @@ module Kippen
       told = promise(series)
       folds = told.send(:folds)
       assert_equal (0...20).to_a, folds.flatten.sort
-      copies = Tuning::Copies.new(20)
+      copies = Tuning::Copies.of_both(series.trials, [])
       expected = folds.flat_map do |held|
         without = series.with(series.trials.values_at(*((0...20).to_a - held)))
         timing = Tuning::Fit.new(without, evidence: Tuning::Evidence.new(without, beside_weight: 0, copies:)).timing

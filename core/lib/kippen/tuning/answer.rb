@@ -11,7 +11,6 @@ module Kippen
       # beside – [Trial] of the same part of the body; watch – is told how far it has come
       def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, watch: Watch.new)
         @series = series
-        @fixed = fixed
         @beside = beside
         watch.of = Promise.steps(series, beside)
         @promise = Promise.new(series, beside:, price:, fixed:, watch:)

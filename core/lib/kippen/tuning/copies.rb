@@ -18,6 +18,9 @@ module Kippen
       SPREAD = 0.28
       LARGEST = (2**32).to_f
 
+      # Of one's own trials, and of those beside: with so many of them, few need any.
+      def self.of_both(own, beside) = [new(own.size), new(own.size + beside.size)]
+
       # among – how many trials there are
       def initialize(among)
         @count = among.zero? ? 0 : ((ALTOGETHER / among) - 1).clamp(0, MOST)

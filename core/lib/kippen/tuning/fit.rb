@@ -17,8 +17,6 @@ module Kippen
       TOGETHER = 3
       # So many values are looked at for the middle.
       IN_A_ROOM = 24
-      # One in so many says roughly what all do.
-      ROUGHLY = 3
       # Of gestures never asked for such a share more may come out wrong than today.
       SPARED = 0.02
 
@@ -38,8 +36,7 @@ module Kippen
         evidence ||= Evidence.new(series)
         @weighed = evidence.weighed
         @unasked = evidence.unasked
-        # Each of one's own presses is in it.
-        @rough = @weighed.each_slice(ROUGHLY).map(&:first)
+        @rough = evidence.rough
         @all = (@weighed + @unasked).sum(&:last)
         @space = Space.new(series, (@weighed + @unasked).map(&:first))
         @likely = likely(evidence.people)

@@ -19,15 +19,16 @@ module Kippen
       attr_reader :replays
 
       # beside – [Trial] of the same part of the body on other buttons, or of earlier sittings; fixed – { setting => value }
-      # that stay; watch – a Watch
-      def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, watch: Watch.new, replays: Replays.new(series))
+      # that stay; watch – a Watch; spare – is what was never asked for spared?
+      def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, watch: Watch.new, replays: Replays.new(series), spare: true)
         @series = series
         @beside = beside
         @price = price
         @fixed = fixed
         @watch = watch
         @replays = replays
-        @copies = Copies.new(series.trials.size)
+        @copies = Copies.of_both(series.trials, beside)
+        @spare = spare
       end
 
       # The Fit of all presses.
@@ -59,7 +60,7 @@ module Kippen
 
       def made(trials, weight)
         series = @series.with(trials)
-        evidence = Evidence.new(series, beside: @beside, beside_weight: weight, copies: @copies)
+        evidence = Evidence.new(series, beside: @beside, beside_weight: weight, copies: @copies, spare: @spare)
         Fit.new(series, price: @price, fixed: @fixed, watch: @watch, replays: @replays, evidence:)
       end
 

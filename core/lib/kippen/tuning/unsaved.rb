@@ -38,7 +38,7 @@ module Kippen
         taken = wrong(gesture)
         among = [gesture, *taken.keys, *takes(gesture), *STILL]
         series = @series.with(@series.trials.select { |trial| among.include?(trial.intended) })
-        judged = Judged.of(Promise.new(series, price: PRICE, replays: @replays).unseen, from: "unseen")
+        judged = Judged.of(Promise.new(series, price: PRICE, replays: @replays, spare: false).unseen, from: "unseen")
         return unless told?(judged, gesture)
 
         one = judged["by_gesture"][gesture]
