@@ -78,6 +78,16 @@ module Kippen
       assert_operator wrong[1], :<=, wrong[0] + (0.02 * evidence.unasked.sum(&:last)) + 1e-9
     end
 
+    def test_of_nothing_pressed_all_stays_as_it_is_but_what_resting_asks_for
+      none = series(STEADY, 0, 1)
+      still = %w[tap_gap_ms long_press_ms brush_guard_ms]
+      assert_equal USUAL.slice(*still), Tuning::Fit.new(none).timing.slice(*still)
+      brushed = series(TREMOR, 40, 2).then { |one| one.with(one.trials.select { |trial| trial.intended == "rest" }) }
+      timing = Tuning::Fit.new(brushed).timing
+      assert_operator timing["brush_guard_ms"], :>, 30
+      assert_equal 300, timing["tap_gap_ms"]
+    end
+
     def test_of_one_press_of_only_rest_and_of_nothing_a_fit_is_sensible
       one = series(STEADY, 1, 1)
       still = series(TREMOR, 12, 2).with(series(TREMOR, 40, 2).trials.select { |trial| trial.intended == "rest" })

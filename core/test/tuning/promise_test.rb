@@ -168,6 +168,11 @@ module Kippen
       assert_match(/Long-press is dear .* Long-press 700 ms → \d+ ms/, told[0]["words"])
     end
 
+    def test_none_wrong_of_a_few_bounds_nothing
+      bounds = ->(count) { Tuning::Answer.new(series(STEADY, count, 1)).to_h["notes"].grep(/None of/) }
+      assert_equal [[], ["None of 12 was wrong: at most about 25.0 % are."]], [bounds[4], bounds[12]]
+    end
+
     def test_what_it_rests_on_is_told
       told = Tuning::Answer.new(series(STEADY, 12, 1, offered: %w[tap long_press]).then do |one|
         one.dup.tap { |other| other.offered = %w[tap double_tap long_press] }.freeze

@@ -79,9 +79,9 @@ module Kippen
         ways.include?(%w[gap_bridge_ms]) && ways.include?(%w[bounce_guard_ms]) ? [Words.say(:cures_differ)] : []
       end
 
-      # With no wrong one in n, at most about 3 in n (Hanley and Lippman-Hand 1983: from memory).
+      # With no wrong one in n, at most about 3 in n (Hanley and Lippman-Hand 1983: from memory); of few it is no bound.
       def wrong_bound
-        return [] unless unseen.any? && unseen.all? { |_, score| score.right? }
+        return [] unless unseen.size >= FEW && unseen.all? { |_, score| score.right? }
 
         [Words.say(:none_wrong, count: unseen.size, percent: (300.0 / unseen.size).round(1))]
       end

@@ -35,6 +35,9 @@ module Kippen
       # [[Trial, weight]…] of those: people in general alone.
       def unasked = @unasked ||= missing.flat_map { |gesture| generally(gesture, [mean_count, @general].max) }
 
+      # Was anything pressed at all? Of nobody's presses nothing is better than today.
+      def pressed? = pressed.any? { |intended| !STILL.include?(intended) }
+
       # Gestures that are offered and were never pressed, not even beside.
       def missing = @missing ||= @spare ? @series.offered - pressed : []
 

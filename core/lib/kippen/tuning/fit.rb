@@ -36,6 +36,7 @@ module Kippen
         evidence ||= Evidence.new(series)
         @weighed = evidence.weighed
         @unasked = evidence.unasked
+        @pressed = evidence.pressed?
         @rough = evidence.rough
         @all = (@weighed + @unasked).sum(&:last)
         @space = Space.new(series, (@weighed + @unasked).map(&:first))
@@ -75,7 +76,7 @@ module Kippen
         sums = @replays.costs(weighed, timings, settings, @price)
         return sums.map { |sum| sum / @all } if @unasked.empty?
 
-        rests = @replays.costs(@unasked, timings, settings, @price)
+        rests = @pressed ? @replays.costs(@unasked, timings, settings, @price) : Array.new(timings.size, 0.0)
         wrong = @replays.costs(@unasked, timings, settings, 0)
         sums.each_index.map { |index| wrong[index] > allowed ? Float::INFINITY : (sums[index] + rests[index]) / @all }
       end
