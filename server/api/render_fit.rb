@@ -87,9 +87,18 @@ module Kippen
 
       def rests_on(told)
         beside = told["beside"]
-        words = [Words.say(:rests_on_own, count: told["own"])]
+        words = [own_words(told["own"])]
         words << Words.say(beside["weight"].positive? ? :rests_on_beside : :rests_not_on_beside, count: beside["presses"]) if beside["presses"].positive?
         { "own" => told["own"], "beside" => beside["presses"], "weight" => beside["weight"], "never_asked" => told["never_asked"], "words" => words.join(" ") }
+      end
+
+      # Those of other buttons that count as this one's are told.
+      def own_words(count)
+        others = @row[:file]["trials"].filter_map { |one| one["button"] if one["counted"] != false }.reject { |ref| ref == @row[:button] }
+        return Words.say(:rests_on_own, count:) if others.empty?
+
+        buttons = others.uniq.map { |ref| @fitting.button(ref)&.then { |one| Words.button(@fitting.device(one.device), one) } || ref }.join(", ")
+        Words.say(:rests_on_as_own, count:, others: others.size, buttons:)
       end
 
       # What the button has as it is now, not as it was when it was fitted.

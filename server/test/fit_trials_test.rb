@@ -51,7 +51,8 @@ module Kippen
       assert_equal 201, status
       @fit = answer["id"]
       work
-      assert_equal 28, fit["result"]["rests_on"]["own"]
+      told = fit["result"]["rests_on"]
+      assert_equal [28, "From 28 presses, 12 of them of another button (pocket-phone, volume-up) that count as this one's."], told.values_at("own", "words")
     end
 
     def test_another_clients_presses_and_fits_are_nobody_elses

@@ -92,6 +92,22 @@ module Kippen
       assert_equal([12, 12], DATABASE[:trials].group_and_count(:sitting_id).all.map { |row| row[:count] })
     end
 
+    def test_presses_of_another_button_count_as_this_ones_where_it_is_said
+      worker
+      take_in(20, SORTS, hand: Tuning::Stories::SLOW)
+      open_step("tune")
+      fitted
+      pick("Volume up", from: "Button")
+      assert_text "none of this button yet"
+      assert_no_selector "a[download]"
+      pick("Pocket phone, Edge key", from: "Presses")
+      fitted
+      assert_text "From 20 presses, 20 of them of another button (Pocket phone, Edge key) that count as this one's."
+      click_button "Apply: This button"
+      assert_text "This is what the button has now."
+      assert_equal 1, DATABASE[:evidence].count
+    end
+
     def test_a_boundary_is_moved_by_keys_a_value_held_and_the_price_set
       with_fit
       tab_to("Long-press time of")

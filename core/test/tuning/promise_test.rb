@@ -135,6 +135,14 @@ module Kippen
       assert_match(/tap/, notes[file(%w[tap double_tap], twice + doubles)].first)
     end
 
+    def test_what_is_held_and_costs_presses_is_told
+      trials = Array.new(10) { |index| [press("double_tap", 0, 90, 330 + index, 420), press("tap", 0, 80 + index)] }.flatten(1)
+      notes = ->(fixed) { Tuning::Answer.new(file(%w[tap double_tap], trials), fixed:).to_h["notes"].grep(/nothing held/) }
+      assert_equal ["With nothing held more would come out right: 100 % in place of 50 %."], notes[{ "tap_gap_ms" => 100 }]
+      assert_empty notes[{ "tap_gap_ms" => 500 }]
+      assert_empty notes[{}]
+    end
+
     def test_a_heavy_want_is_spared_at_the_price_of_a_light_one
       brushes = Array.new(6) { |index| press("rest", 0, 60 + index) }
       taps = Array.new(6) { |index| press("tap", 0, 55 + index) }

@@ -12,8 +12,9 @@ module Kippen
       def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, watch: Watch.new)
         @series = series
         @beside = beside
-        watch.of = Promise.steps(series, beside)
+        watch.of = Promise.steps(series, beside) * (fixed.empty? ? 1 : 2)
         @promise = Promise.new(series, beside:, price:, fixed:, watch:)
+        @free = fixed.empty? ? @promise : Promise.new(series, beside:, price:, watch:, replays: @promise.replays)
       end
 
       # The JSON object of the command.
@@ -41,7 +42,7 @@ module Kippen
           "general" => evidence.general_weight, "never_asked" => evidence.missing }
       end
 
-      def notes = [*nothing, *never_asked, *few, *unsaved.map(&:words), *impossible, *cures, *wrong_bound]
+      def notes = [*nothing, *never_asked, *few, *unsaved.map(&:words), *impossible, *held, *cures, *wrong_bound]
 
       def nothing
         return [Words.say(:nothing_was_pressed)] if pressed.empty?
@@ -71,6 +72,14 @@ module Kippen
         return [] unless @series.double_click_ms && fitted.bounce_guard_us >= @series.double_click_ms * 1000
 
         [Words.say(:guard_beyond_double_click, guard: Words.ms(fitted.bounce_guard_us), double: @series.double_click_ms)]
+      end
+
+      # What is held may cost presses; both of what was not seen.
+      def held
+        now, free = [@promise, @free].map { |promise| promise.unseen.count { |_, score| score.right? } }
+        return [] unless free > now
+
+        [Words.say(:held_costs, free: (100.0 * free / unseen.size).round, now: (100.0 * now / unseen.size).round)]
       end
 
       # Where the folds cure the same ghosts in different ways.

@@ -32,12 +32,15 @@ interface Props {
   client: string
   button: string
   own: SittingSummary[]
+  /** Of other buttons, which count as this one’s where somebody says so. */
+  others: SittingSummary[]
+  nameOf: (ref: string) => string
   chosen: string[]
   onChoose: (sittings: string[]) => void
 }
 
 /** From which presses it is found; and those as a file. */
-export function PressesField({ client, button, own, chosen, onChoose }: Props) {
+export function PressesField({ client, button, own, others, nameOf, chosen, onChoose }: Props) {
   const all = own.map((one) => one.id)
   const count = own.reduce((sum, one) => sum + one.counted, 0)
   const file = new URLSearchParams({ button, sittings: chosen.join(',') })
@@ -47,17 +50,31 @@ export function PressesField({ client, button, own, chosen, onChoose }: Props) {
         {say.whichPresses}
         <Select
           value={chosen.length > 1 ? 'all' : chosen[0]}
+          placeholder={say.noneOfThis}
           onChange={(next: string) => onChoose(next === 'all' ? all : [next])}
           popupMatchSelectWidth={false}
           options={[
             ...own.map((one) => ({ value: one.id, label: sittingName(one) })),
             ...(own.length > 1 ? [{ value: 'all', label: say.allOfThem(String(count)) }] : []),
+            ...(others.length > 0
+              ? [
+                  {
+                    label: say.countAsThis,
+                    options: others.map((one) => ({
+                      value: one.id,
+                      label: `${nameOf(one.button)}: ${sittingName(one)}`,
+                    })),
+                  },
+                ]
+              : []),
           ]}
         />
       </label>
-      <Button href={`/api/clients/${client}/trials?${file.toString()}`} download="trials.json">
-        {say.fileOut}
-      </Button>
+      {own.some((one) => chosen.includes(one.id)) && (
+        <Button href={`/api/clients/${client}/trials?${file.toString()}`} download="trials.json">
+          {say.fileOut}
+        </Button>
+      )}
     </>
   )
 }

@@ -30,7 +30,11 @@ export function PriceSlider({ prices, price, onPrice }: Props) {
           setMoving(undefined)
           onPrice(prices[index] ?? price)
         }}
-        tooltip={{ formatter: (index) => say.priceStep(String(prices[index ?? 0])) }}
+        tooltip={{
+          formatter: (index) => say.priceStep(String(prices[index ?? 0])),
+          // Within the step: what stands outside every landmark is passed over by who goes by them.
+          getPopupContainer: (handle) => handle.parentElement ?? handle,
+        }}
         ariaLabelledByForHandle={id}
         ariaValueTextFormatterForHandle={(index) => say.priceStep(String(prices[index]))}
       />

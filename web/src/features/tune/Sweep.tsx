@@ -6,6 +6,8 @@ import styles from './tune.module.css'
 const WIDTH = 260
 const HEIGHT = 120
 const GROUND = 96
+/** So far from an edge a number has room. */
+const WIDE = 16
 
 /** At each value, how many ghosts are let through and how many wanted presses lost; the room around the fitted one. */
 export function Sweep({ setting, value, count }: { setting: FitSetting; value: number; count: number }) {
@@ -51,7 +53,7 @@ export function Sweep({ setting, value, count }: { setting: FitSetting; value: n
         <path d={steps('lost')} className={styles.lost} />
         <path d={`M${String(x(value))} 4V${String(GROUND)}`} className={styles.here} />
         {x.ticks(4).map((tick) => (
-          <text key={tick} x={x(tick)} y={HEIGHT - 8} textAnchor="middle" className={styles.svgText}>
+          <text key={tick} x={x(tick)} y={HEIGHT - 8} textAnchor={anchor(x(tick))} className={styles.svgText}>
             {tick}
           </text>
         ))}
@@ -85,4 +87,10 @@ export function Sweep({ setting, value, count }: { setting: FitSetting; value: n
       </div>
     </figure>
   )
+}
+
+/** At the edges a number is written inwards: half of it would be cut off. */
+function anchor(at: number) {
+  if (at < WIDE) return 'start'
+  return at > WIDTH - WIDE ? 'end' : 'middle'
 }

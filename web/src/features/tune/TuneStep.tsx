@@ -45,7 +45,9 @@ export function TuneStep({ desk, buttons, tuned, onTune }: Props) {
       </div>
       {error && <p role="alert">{error.message}</p>}
       {!tuning && !error && <Spin />}
-      {tuning && button && <OfButton key={button.ref} desk={desk} tuning={tuning} button={button} />}
+      {tuning && button && (
+        <OfButton key={button.ref} desk={desk} tuning={tuning} button={button} buttons={pressable} />
+      )}
     </section>
   )
 }
@@ -56,32 +58,38 @@ function chosenButton(buttons: ButtonData[], tuned: string | undefined, tuning: 
   return there(tuned) ?? there(tuning?.open?.button) ?? there(tuning?.sittings[0]?.button) ?? buttons[0]?.ref
 }
 
-function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button: ButtonData }) {
+interface OfButtonProps {
+  desk: Desk
+  tuning: Tuning
+  button: ButtonData
+  /** All of the client’s that can be pressed. */
+  buttons: ButtonData[]
+}
+
+function OfButton({ desk, tuning, button, buttons }: OfButtonProps) {
   const mayChange = useMayChange()
-  const own = useOwn(tuning, button.ref)
+  const { own, others } = useSittings(tuning, button, buttons)
   const open = tuning.open?.button === button.ref ? tuning.open : undefined
   const [chosen, setChosen] = useState<string[]>()
   const [price, setPrice] = useState(tuning.price)
   const [fixed, setFixed] = useState<Wanted['fixed']>({})
   const [beside, setBeside] = useState(true)
   // What was chosen may have gone; while somebody is asked, it is what they press now.
-  const sittings = (open ? [open.id] : (chosen ?? own.slice(0, 1).map((one) => one.id))).filter((id) =>
-    own.some((one) => one.id === id),
-  )
-  const counted = own.filter((one) => sittings.includes(one.id)).reduce((sum, one) => sum + one.counted, 0)
-  const stamps = own
-    .filter((one) => sittings.includes(one.id))
-    .map((one) => one.stamp)
-    .join(' ')
+  const ids = open ? [open.id] : (chosen ?? own.slice(0, 1).map((one) => one.id))
+  const taken = [...own, ...others].filter((one) => ids.includes(one.id))
+  const sittings = taken.map((one) => one.id)
+  const counted = taken.reduce((sum, one) => sum + one.counted, 0)
+  const stamps = taken.map((one) => one.stamp).join(' ')
+  const asOwn = taken.some((one) => one.button !== button.ref)
   // While it is asked, after every ten; then of all.
   const upTo = open ? Math.floor(counted / 10) * 10 : counted
   const wanted: Wanted | undefined =
     upTo > 0
-      ? { button: button.ref, sittings, price, fixed, beside, of: open ? String(upTo) : stamps }
+      ? { button: button.ref, sittings, price, fixed, beside, asOwn, of: open ? String(upTo) : stamps }
       : undefined
   const known = tuning.fits.find((one) => one.button === button.ref && one.state === 'done')?.id
   const { fit, shown, own: isOwn, error } = useFit(desk.id, wanted, mayChange, known)
-  const only = sittings.length === 1 ? own.find((one) => one.id === sittings[0]) : undefined
+  const only = taken.length === 1 && !asOwn ? taken[0] : undefined
   const finger = tuning.sittings.find(
     (one) => one.button === button.ref && one.whose === 'specialist' && one.counted > 0,
   )
@@ -103,11 +111,13 @@ function OfButton({ desk, tuning, button }: { desk: Desk; tuning: Tuning; button
   return (
     <>
       <div className={styles.bar}>
-        {own.length > 0 && !open && (
+        {(own.length > 0 || (mayChange && others.length > 0)) && !open && (
           <PressesField
             client={desk.id}
             button={button.ref}
             own={own}
+            others={mayChange ? others : []}
+            nameOf={(ref) => buttons.find((one) => one.ref === ref)?.full_name ?? ref}
             chosen={sittings}
             onChoose={setChosen}
           />
@@ -175,13 +185,16 @@ function OpenSitting({ client, sitting }: { client: string; sitting: Sitting }) 
   )
 }
 
-/** The client’s own sittings with this button, with something in them, the newest first. */
-function useOwn(tuning: Tuning, ref: string): SittingSummary[] {
-  return useMemo(
-    () =>
-      tuning.sittings
-        .map((one) => (one.id === tuning.open?.id ? { ...one, counted: tuning.open.counted } : one))
-        .filter((one) => one.button === ref && one.whose === 'client' && one.counted > 0),
-    [tuning, ref],
-  )
+/** The client’s own sittings with something in them, the newest first: with this button, and with others of its kind. */
+function useSittings(tuning: Tuning, { ref, kind }: ButtonData, buttons: ButtonData[]) {
+  return useMemo(() => {
+    const all = tuning.sittings
+      .map((one) => (one.id === tuning.open?.id ? { ...one, counted: tuning.open.counted } : one))
+      .filter((one) => one.whose === 'client' && one.counted > 0)
+    const alike = buttons.filter((one) => one.kind === kind && one.ref !== ref).map((one) => one.ref)
+    return {
+      own: all.filter((one) => one.button === ref),
+      others: all.filter((one) => alike.includes(one.button)),
+    }
+  }, [tuning, ref, kind, buttons])
 }

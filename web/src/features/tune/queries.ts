@@ -63,6 +63,8 @@ export interface Wanted {
   fixed: TimingValues
   /** Do other presses of the same hand help? */
   beside: boolean
+  /** Do they count as this button’s, whichever they are of? */
+  asOwn: boolean
   /** Of which trials: of others it is another fit. */
   of: string
 }
@@ -81,8 +83,8 @@ export function useFit(
     staleTime: Infinity,
     queryFn: async () => {
       if (!wanted) throw new Error('no fit is wanted')
-      const { button, sittings, price, fixed, beside } = wanted
-      const body = { button, sittings, price, fixed, beside }
+      const { button, sittings, price, fixed, beside, asOwn } = wanted
+      const body = { button, sittings, price, fixed, beside, as_own: asOwn }
       return (await must(api.POST('/api/clients/{client}/fits', { params: { path: { client } }, body }))).id
     },
   })

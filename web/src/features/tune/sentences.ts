@@ -24,6 +24,8 @@ export const say = {
   ofFile: ', from a file',
   ofBench: ', kept on the bench',
   handFound: ', by hand',
+  noneOfThis: 'none of this button yet',
+  countAsThis: 'Let presses of another button count as this one’s',
   allOfThem: (count: string) => `all, ${count}`,
   // The prompts
   nextPress: 'Next press',
