@@ -65,16 +65,20 @@ module Kippen
       end
     end
 
-    def test_costs_along_settings_are_those_of_each_timing
-      settings = %w[gap_bridge_ms bounce_guard_ms brush_guard_ms long_press_ms tap_gap_ms]
-      30.times do
+    def test_costs_along_a_setting_are_those_of_each_timing
+      40.times do
         series = some_series
         weighed = series.trials.map { |trial| [trial, @random.rand] }
-        moved = settings.sample(2, random: @random)
+        setting = pick(%w[gap_bridge_ms bounce_guard_ms brush_guard_ms long_press_ms tap_gap_ms press_at])
         here = some_timing
-        timings = Array.new(8) { here.merge(some_timing.slice(*moved)) }
-        costs = Tuning::Replays.new(series).costs(weighed, timings, moved, PRICE)
-        timings.zip(costs) { |timing, cost| assert_in_delta weighed.sum { |trial, weight| weight * one(series, trial, timing) }, cost, 1e-9, timing }
+        values = setting == "press_at" ? [0.55, 0.7, 0.9] : Array.new(12) { some_timing[setting] }.uniq.sort
+        replays = Tuning::Replays.new(series)
+        costs = replays.costs_along(weighed, here, setting, values, PRICE)
+        values.zip(costs) do |value, cost|
+          expected = weighed.sum { |trial, weight| weight * one(series, trial, here.merge(setting => value)) }
+          assert_in_delta expected, cost, 1e-9, "#{setting} #{value} #{here}"
+          assert_in_delta expected, replays.cost(weighed, here.merge(setting => value), PRICE), 1e-9
+        end
       end
     end
 

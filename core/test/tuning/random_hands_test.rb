@@ -11,10 +11,11 @@ module Kippen
     RESTARTS = Integer(ENV.fetch("KIPPEN_RESTARTS", "5"), 10)
     SEED = Integer(ENV.fetch("KIPPEN_SEED", "1"), 10)
     COUNTS = [12, 24, 40].freeze
-    # Of a least cost. With one hand in ten the search ends further above the best of all restarts, by .03 or so; never with
-    # more than one in so many.
+    # Of a least cost. The search may end further above the best of all restarts with one hand in so many, and there not
+    # much further.
     NEAR = 0.01
-    STUCK = 6
+    STUCK = 40
+    FAR = 0.03
 
     def between(random, low, high) = Math.exp(Math.log(low) + (random.rand * (Math.log(high) - Math.log(low))))
     def lengths(random, low, high, spread) = { "median" => between(random, low, high), "spread" => spread }
@@ -54,7 +55,8 @@ module Kippen
       end
       puts format("stuck: %<far>d of %<all>d hands more than %<near>.2f above the best of %<restarts>d restarts, at most %<most>.4f",
                   far: behind.count { |one| one > NEAR }, all: HANDS, near: NEAR, restarts: RESTARTS, most: behind.max)
-      assert_operator behind.count { |one| one > NEAR }, :<=, (HANDS / STUCK.to_f).ceil, behind.inspect
+      assert_operator behind.count { |one| one > NEAR }, :<=, HANDS / STUCK, behind.inspect
+      assert_operator behind.max, :<=, FAR
     end
 
     def test_another_order_gives_the_same_timing
@@ -70,8 +72,8 @@ module Kippen
         series = Formats::TrialsJson.read(JSON.generate(asked))
         evidence = Tuning::Evidence.new(series)
         fit = Tuning::Fit.new(series, evidence:)
-        wrong = [fit.today, series.whole.merge(fit.timing)].map { |timing| fit.replays.costs(evidence.unasked, [timing], [], 0).first }
-        assert_operator wrong[1], :<=, wrong[0] + (Tuning::Fit::SPARED * evidence.unasked.sum(&:last)) + 1e-6
+        wrong = [fit.today, series.whole.merge(fit.timing)].map { |timing| fit.replays.cost(evidence.unasked, timing, 0) }
+        assert_operator wrong[1], :<=, wrong[0] + (Tuning::Costs::SPARED * evidence.unasked.sum(&:last)) + 1e-6
       end
     end
 

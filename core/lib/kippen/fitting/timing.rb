@@ -59,6 +59,8 @@ module Kippen
       # ms – Integer or Float. Returns whole microseconds, or nil where it has more
       # than three decimals. Decimal, not binary, arithmetic: 0.001 is exactly 1 µs.
       def self.microseconds(milliseconds)
+        return milliseconds * 1000 if milliseconds.is_a?(Integer)
+
         micro = Rational(milliseconds.to_s) * 1000
         micro.denominator == 1 ? micro.numerator : nil
       end

@@ -8,25 +8,27 @@ module Kippen
     # which setting.
     class Cells
       # Beyond so many rows there are more comparisons than they save replays.
-      MOST_ROWS = 10
+      MOST_ROWS = 16
 
       # score – of some Point and trace in it; from, to – which events a right one's total lies between; place – of the
       # duration that is added, or nil
       Found = Struct.new(:right, :score, :from, :to, :place)
+      # What traces of one shape share: { cell's number => Found }, { places => those that part cells, and the others that do }
+      Shared = Struct.new(:cells, :parted)
 
-      # contacts – rows of one trace; kept – { [shape, counts] => { cell's number => Found } } of all traces with that
+      # contacts – rows of one trace; shared – { [shape, counts] => Shared } of all traces with that
       # intention; used – places of a Point that may matter at all; judge – Judge; double_click_us – of the host, or nil
-      def initialize(intended, contacts, kept, used, judge, double_click_us)
+      def initialize(intended, contacts, shared, used, judge, double_click_us)
         @intended = intended
         @contacts = contacts
-        @kept = kept
+        @all = shared
         @used = used
         @judge = judge
         @times = contacts.map(&:first)
         @clicks = !double_click_us.nil?
         @shape = Compared.shape(contacts, double_click_us)
         @numbers = Array.new(4)
-        @found = Array.new(4)
+        @shared = Array.new(4)
       end
 
       # The Judge::Score under a Point.
@@ -35,33 +37,47 @@ module Kippen
         found.score.total_us ? Judge::Score.new("right", found.score.got, total(found, point)) : found.score
       end
 
-      # To each of +sums+ is added what the trial costs under the Point at the same place. moved – the places in which the
-      # points differ (all where they differ in what is counted from); weight – of the trial; price – of a µs. One method,
-      # for it runs most of all.
-      def add_costs(sums, points, moved, weight, price) # rubocop:disable Metrics
-        return points.each_with_index { |point, index| sums[index] += cost(point, weight, price) } if moved.equal?(Point::ALL)
+      # What the trial costs under a Point. weight – of the trial; price – of a µs
+      def cost(point, weight, price)
+        found = found(point)
+        found.right ? weight * price * total(found, point) : weight
+      end
 
-        numbers = numbers(points[0])
-        cells = cells(points[0])
-        rest = numbers.part(points[0].values, numbers.parting(Point::ALL - moved))
-        moved = numbers.parting(moved)
-        cell = cells[rest + numbers.part(points[0].values, moved)] || learn(points[0])
-        index = 0
-        while index < points.size
-          point = points[index]
-          cell = cells[rest + numbers.part(point.values, moved)] || learn(point) unless moved.empty?
-          sums[index] += cell.right ? weight * price * total(cell, point) : weight
-          index += 1
-        end
+      # To a Line is added what the trial costs under each of its values.
+      def add_costs(line, weight, price)
+        numbers = numbers(line.first)
+        along, others = parted(line.first, line.places)
+        add_cells(line, numbers, along, numbers.part(line.first.values, others), weight, weight * price)
       end
 
       private
 
-      def cost(point, weight, price) = found(point).then { |cell| cell.right ? weight * price * total(cell, point) : weight }
-      def found(point) = cells(point)[number(point)] || learn(point)
-      def cells(point) = @found[point.counts] ||= (@kept[[@shape, point.counts]] ||= {})
+      # rest – the part of the others; this runs most of all.
+      def add_cells(line, numbers, along, rest, wrong, price)
+        cells = shared(line.first).cells
+        index = 0
+        while index < line.size
+          number = rest + numbers.along(line.columns, index, along, line.size)
+          upto = numbers.upto
+          cell = cells[number] || learn(line.point(index))
+          upto = index + 1 unless cells.key?(number)
+          add_cell(line, index, upto, cell, wrong, price)
+          index = upto
+        end
+      end
+
+      def add_cell(line, index, upto, cell, wrong, price)
+        return line.add(index, upto, wrong) unless cell.right
+        return line.add(index, upto, price * (@times[cell.to] - @times[cell.from]), price) if line.own?(cell.place)
+
+        line.add(index, upto, price * total(cell, line.first))
+      end
+
+      def found(point) = shared(point).cells[number(point)] || learn(point)
+      def shared(point) = @shared[point.counts] ||= (@all[[@shape, point.counts, numbers(point).order]] ||= Shared.new({}, {}.compare_by_identity))
       def numbers(point) = @numbers[point.counts] ||= CellNumbers.new(Compared.spans(@contacts, point.counts, clicks: @clicks), @used)
-      def number(point) = numbers(point).then { |numbers| numbers.part(point.values, numbers.parting(Point::ALL)) }
+      def number(point) = numbers(point).part(point.values, parted(point, Point::ALL)[0])
+      def parted(point, places) = shared(point).parted[places] ||= numbers(point).parted(places)
 
       # Kept where it can be told with what the total runs.
       def learn(point)
@@ -69,17 +85,34 @@ module Kippen
         score = @judge.score(@intended, rows)
         ways = score.total_us ? ways(point, rows[0]) : [nil]
         found = Found.new(score.right?, score, *ways.first).freeze
-        cells(point)[number(point)] = found if ways.size == 1
+        shared(point).cells[number(point)] = found if ways.size == 1
         found
       end
 
       # [[from, to, place]…] that a total may come from: an event, or one with a duration added.
       def ways(point, row)
         from = @times.index(row.began_us)
-        [nil, *(@used & Point::DURATIONS)].filter_map do |place|
-          to = @times.index(row.at_us - (place ? point.values[place] : 0))
+        [nil, *durations(point)].filter_map do |place|
+          due = row.at_us - (place ? point.values[place] : 0)
+          to = @contacts.index { |at, event| at == due && counted_from?(event, place, point.counts) }
           [from, to, place] if to && (place.nil? || point.values[place].positive?)
         end
+      end
+
+      # A bridge runs from letting go, a brush guard and a long-press from pressing, a tap gap as it is set.
+      def counted_from?(event, place, counts)
+        case place
+        when 0 then event == "up"
+        when 2, 3 then event == "down"
+        when 4 then event == (counts.odd? ? "up" : "down")
+        else true
+        end
+      end
+
+      # Where two are as long as each other all over the cell, one of them is enough.
+      def durations(point)
+        same = [([4] if point.counts.odd? && point.values[5].zero?), ([3] if point.values[6].zero?)].compact.flatten
+        (@used & Point::DURATIONS) - same
       end
 
       # In µs; 0 where there is none.

@@ -11,7 +11,7 @@ module Kippen
     # the trials changes nothing.
     class Copies
       # So many trials in all, copies included: what a fit of a few costs is what a fit of many does.
-      ALTOGETHER = 144
+      ALTOGETHER = 96
       MOST = 7
       # Of the spread that lengths of one person's presses have, invented: shrinks with the fifth root of the number,
       # as the width of a kernel does (Silverman 1986: from memory).

@@ -13,13 +13,8 @@ module Kippen
       GAIN = 0.3
       # Nor is less waiting where no press comes out otherwise.
       WAIT = 1.0
-      # Several that gain too little may together gain so many times that.
-      TOGETHER = 3
       # So many values are looked at for the middle.
       IN_A_ROOM = 24
-      # Of gestures never asked for such a share more may come out wrong than today.
-      SPARED = 0.02
-
       attr_reader :replays, :search
 
       # In so many steps a fit is done, at most.
@@ -28,30 +23,25 @@ module Kippen
       # price – of a second of waiting, in wrong presses; fixed – { setting => value } that stay; watch – a Watch;
       # replays – of trials that others have replayed already; evidence – Evidence
       def initialize(series, price: PRICE, fixed: {}, watch: Watch.new, replays: Replays.new(series), evidence: nil)
-        @watch = watch
         @series = series
         @price = price
         @fixed = fixed
         @replays = replays
         evidence ||= Evidence.new(series)
-        @weighed = evidence.weighed
-        @unasked = evidence.unasked
-        @pressed = evidence.pressed?
-        @rough = evidence.rough
-        @all = (@weighed + @unasked).sum(&:last)
-        @space = Space.new(series, (@weighed + @unasked).map(&:first))
+        @space = Space.new(series, (evidence.weighed + evidence.unasked).map(&:first))
         @likely = likely(evidence.people)
-        @search = Search.new(@space, still, watch) { |timings, settings, rough| costs(timings, settings, rough ? @rough : @weighed) }
+        @costs = Costs.new(replays, evidence, price, today)
+        @search = Search.new(@space, still, @costs, guards, watch)
       end
 
       # { setting => value }, only what can be set.
       def timing = @timing ||= settled(*best).slice(*told)
 
       # [timing, cost] before anything is preferred.
-      def best = @best ||= @search.best([today, @likely].uniq, @fixed.key?("bounce_guard_from") ? [@fixed["bounce_guard_from"]] : @space.guards)
+      def best = @best ||= @search.best([today, @likely].uniq)
 
       # Mean cost of a timing.
-      def cost(timing) = @search.cost(@series.whole.merge(timing))
+      def cost(timing) = @costs.of(@series.whole.merge(timing))
 
       # What is set today, as far as it can be.
       def today = @today ||= @series.whole.to_h { |name, value| [name, @space.nearest(name, value)] }.merge(@fixed)
@@ -69,61 +59,49 @@ module Kippen
       def told = [*@space.settings, "bounce_guard_from", *@fixed.keys].uniq
       def still = @fixed.keys + @series.settable.select { |_, allowed| allowed.key?("fixed") }.keys
 
-      # Each timing's, of a press; infinite where it takes away what was never asked for.
-      def costs(timings, settings, weighed = @weighed)
-        return Array.new(timings.size, 0.0) if @all.zero?
+      def guards = @fixed.key?("bounce_guard_from") ? [@fixed["bounce_guard_from"]] : @space.guards
 
-        sums = @replays.costs(weighed, timings, settings, @price)
-        return sums.map { |sum| sum / @all } if @unasked.empty?
-
-        rests = @pressed ? @replays.costs(@unasked, timings, settings, @price) : Array.new(timings.size, 0.0)
-        wrong = @replays.costs(@unasked, timings, settings, 0)
-        sums.each_index.map { |index| wrong[index] > allowed ? Float::INFINITY : (sums[index] + rests[index]) / @all }
-      end
-
-      def allowed
-        @allowed ||= @replays.costs(@unasked, [today], [], 0).first + (SPARED * @unasked.sum(&:last)) + 1e-9
-      end
-
-      def slack(gain = GAIN) = gain / [@all, 1].max
+      def slack(gain = GAIN) = gain / [@costs.all, 1].max
 
       # What going back from a timing to another may cost: more where nothing but waiting is gained.
       def back(timing, other)
-        wrong, wrong_then = [timing, other].map { |one| @replays.costs(@weighed, [one], [], 0).first }
+        wrong, wrong_then = [timing, other].map { |one| @costs.wrong(one) }
         slack(wrong_then - wrong < GAIN ? WAIT : GAIN)
       end
 
       # As near to today as costs hardly more, and the rest in the middle of its room.
       def settled(best, least)
-        most = least + (TOGETHER * slack)
-        timing = kept(best, least, most)
-        changed(timing).each { |setting| timing = middled(timing, setting) unless setting == "bounce_guard_from" }
+        allowed = ->(timing) { @costs.of(timing) <= least + back(best, timing) }
+        timing = kept(best, allowed)
+        changed(timing).each { |setting| timing = middled(timing, setting, allowed) unless setting == "bounce_guard_from" }
         timing
       end
 
       def changed(timing) = (@space.settings + ["bounce_guard_from"]).reject { |setting| timing[setting] == today[setting] }
 
-      # What gains least goes back first, as long as it gains too little by itself.
-      def kept(timing, here, most)
+      # All goes back, or what gains least goes first, as long as it gains too little.
+      def kept(timing, allowed)
+        return today if allowed[today]
+
         loop do
           back = [*changed(timing).map { |setting| [setting] }, *@space.pairs.select { |pair| (pair - changed(timing)).empty? }]
           tried = back.map { |settings| timing.merge(today.slice(*settings)) }.select { |one| one["release_at"] < one["press_at"] }
-          cheapest = tried.map { |one| [one, @search.cost(one)] }.min_by(&:last)
-          return timing if cheapest.nil? || cheapest[1] > [here + back(timing, cheapest[0]), most].min
+          cheapest = tried.min_by { |one| @costs.of(one) }
+          return timing unless cheapest && allowed[cheapest]
 
-          timing, here = cheapest
+          timing = cheapest
         end
       end
 
       # In the middle of those next to each other that cost hardly more than it.
-      def middled(timing, setting)
+      def middled(timing, setting, allowed)
         values = (@space.values(setting, timing, most: IN_A_ROOM) | [timing[setting]]).sort
-        costs = costs(values.map { |value| timing.merge(setting => value) }, [setting])
+        costs = @costs.along(timing, setting, values)
         most = costs[values.index(timing[setting])] + (slack / 4)
         run = room(values, costs, timing[setting], most)
         between = Space::LEVELS.include?(setting) ? run.sum / run.size : Math.sqrt([run.first, 1].max * run.last.to_f)
         middle = timing.merge(setting => @space.near(setting, between))
-        @search.cost(middle) <= most ? middle : timing
+        @costs.of(middle) <= most && allowed[middle] ? middle : timing
       end
 
       # Those next to each other around a value that cost no more.

@@ -16,11 +16,13 @@ module Kippen
 
         def score(point) = @scores[point.timing] ||= @judge.score(@intended, @judge.outcomes(@contacts, point.timing))
 
-        def add_costs(sums, points, _moved, weight, price)
-          points.each_with_index do |point, index|
-            score = score(point)
-            sums[index] += weight * (score.right? ? price * (score.total_us || 0) : 1)
-          end
+        def cost(point, weight, price)
+          score = score(point)
+          weight * (score.right? ? price * (score.total_us || 0) : 1)
+        end
+
+        def add_costs(line, weight, price)
+          line.size.times { |index| line.add(index, index + 1, cost(line.point(index), weight, price)) }
         end
       end
 
@@ -53,17 +55,21 @@ module Kippen
       # How often a Trial counts under a timing: a double-tap twice.
       def counted(trial, timing) = @judge.outcomes(contacts(trial, timing), point(timing).timing).sum { |row| PRESSES.fetch(row.gesture, 1) }
 
-      # Mean costs under each of some timings that differ in some settings alone. weighed – [[Trial, weight]…]; price – of a
-      # second of waiting, in wrong presses
-      def costs(weighed, timings, settings, price)
+      # What trials cost under a timing. weighed – [[Trial, weight]…]; price – of a second of waiting, in wrong presses
+      def cost(weighed, timing, price)
         @deadline.check
-        points = timings.map { |timing| point(timing) }
-        sums = Array.new(points.size, 0.0)
-        return costs_by_level(weighed, timings, points, sums, price) if @force && settings.intersect?(Space::LEVELS)
+        point = point(timing)
+        weighed.sum { |trial, weight| trace(trial, timing).cost(point, weight, price / 1e6) }
+      end
 
-        moved = settings.include?("bounce_guard_from") ? Point::ALL : settings.flat_map { |setting| Point::PLACES.fetch(setting, []) }.uniq
-        weighed.each { |trial, weight| trace(trial, timings.first).add_costs(sums, points, moved, weight, price / 1e6) }
-        sums
+      # The same with each of some values of a setting, from the least on.
+      def costs_along(weighed, timing, setting, values, price)
+        return values.map { |value| cost(weighed, timing.merge(setting => value), price) } unless Point::PLACES.key?(setting) && values.any?
+
+        @deadline.check
+        line = Line.new(timing, setting, values) { |one| point(one) }
+        weighed.each { |trial, weight| trace(trial, timing).add_costs(line, weight, price / 1e6) }
+        line.costs
       end
 
       private
@@ -79,17 +85,6 @@ module Kippen
 
       # The same Point for the same settings.
       def point(timing) = @points[timing] ||= Point.new(Fitting::Timing::USUAL.merge(timing), @double_click_us || 0)
-
-      def costs_by_level(weighed, timings, points, sums, price)
-        weighed.each do |trial, weight|
-          points.each_with_index do |point, index|
-            one = [0.0]
-            trace(trial, timings[index]).add_costs(one, [point], Point::ALL, weight, price / 1e6)
-            sums[index] += one[0]
-          end
-        end
-        sums
-      end
 
       def contacts(trial, timing) = @force ? Touches.contacts(trial.rows, timing["press_at"], timing["release_at"]) : trial.rows
 

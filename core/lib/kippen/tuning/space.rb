@@ -11,7 +11,7 @@ module Kippen
       PAIRS = [%w[gap_bridge_ms long_press_ms], %w[gap_bridge_ms brush_guard_ms], %w[gap_bridge_ms bounce_guard_ms],
                %w[bounce_guard_ms tap_gap_ms], %w[bounce_guard_ms brush_guard_ms], LEVELS].freeze
       # Of one setting so many values are tried at once.
-      MOST = 14
+      MOST = 200
 
       # From so many ms on, in such steps.
       STEPS = [[500, 10], [200, 5], [50, 2], [0, 1]].freeze
@@ -36,10 +36,9 @@ module Kippen
       # Pairs of them.
       def pairs = PAIRS.select { |pair| (pair - settings).empty? }
 
-      # Values of a setting to be tried, from the least on. timing – the others as they are; within – [from, to] between
-      # which it is looked at more closely; most – how many
-      def values(setting, timing, within: nil, most: MOST)
-        found = within ? closely(setting, timing, within, most) : overall(setting, timing, most)
+      # Values of a setting to be tried, from the least on. timing – the others as they are; most – how many
+      def values(setting, timing, most: MOST)
+        found = overall(setting, timing, most)
         LEVELS.include?(setting) ? found.select { |value| levels_ok?(timing.merge(setting => value)) } : found
       end
 
@@ -57,10 +56,6 @@ module Kippen
       def off(setting) = FILTERS.include?(setting) ? 0 : nil
 
       private
-
-      def closely(setting, timing, within, most)
-        settable(setting, chosen(observed(setting, timing).select { |value| value.between?(*within) }, most, setting))
-      end
 
       def overall(setting, timing, most)
         @overall ||= {}
