@@ -176,6 +176,17 @@ module Kippen
       assert_equal ["A touch shorter than this is ignored."], explained.of("brush_guard_ms").first(1)
     end
 
+    def test_the_room_around_a_value_goes_up_to_what_was_pressed_on_either_side
+      short, long = Array.new(8) { |index| [press("tap", 0, 520 + (index * 11)), press("long_press", 0, 1303 + index)] }.transpose
+      series = file(%w[tap long_press], short + long)
+      room = lambda do |timing|
+        whole = usual.merge(timing)
+        Tuning::Explained.new(series, whole, Tuning::Sweeps.new(series, Tuning::Replays.new(series)).of(whole)).around("long_press_ms")
+      end
+      assert_equal [600, 1300], room["long_press_ms" => 900]
+      assert_equal [600, 1300], room["long_press_ms" => 1250]
+    end
+
     def test_a_fitted_timing_for_a_button_a_device_and_all_worked_alike
       remote = { "id" => "remote", "kind" => "remote", "host" => "tv", "worked_with" => "right hand", "buttons" => [{ "id" => "ok" }] }
       mouse = { "id" => "mouse", "kind" => "mouse-five", "worked_with" => "right hand",

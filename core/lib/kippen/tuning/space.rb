@@ -55,6 +55,14 @@ module Kippen
       def near(setting, value) = nearest(setting, round(setting, value))
       def off(setting) = FILTERS.include?(setting) ? 0 : nil
 
+      # The values furthest from the one that is set between which nothing that was measured lies, as near as they can be set.
+      def around(setting, timing)
+        return [] if LEVELS.include?(setting)
+
+        below, above = measured(setting, timing).map { |us| us / 1000.0 }.uniq.partition { |ms| ms <= timing[setting] }
+        [[below.max, :ceil], [above.min, :floor]].filter_map { |ms, way| ms && nearest(setting, stepped(setting, ms, way)) }
+      end
+
       private
 
       def overall(setting, timing, most)
@@ -68,9 +76,13 @@ module Kippen
       def round(setting, value)
         return value.round(2) if LEVELS.include?(setting)
 
+        stepped(setting, value, :round)
+      end
+
+      def stepped(setting, value, way)
         step = STEPS.find { |from, _| value >= from }[1]
         range = Fitting::Timing::SETTINGS.fetch(setting).range
-        ((value / step).round * step).clamp(range.begin, range.end)
+        ((value / step.to_f).public_send(way) * step).clamp(range.begin, range.end)
       end
 
       def key(setting, timing) = [setting, *timing.values_at("press_at", "release_at", "bounce_guard_from", "tap_gap_from")]

@@ -16,7 +16,7 @@ module Kippen
       def of(timing)
         space = Space.new(@series, @series.trials)
         space.settings.to_h do |setting|
-          values = thinned((space.values(setting, timing) | [timing[setting]]).sort)
+          values = (thinned(space.values(setting, timing)) | space.around(setting, timing) | [timing[setting]]).sort
           [setting, values.map { |value| [value, *cost_of(timing.merge(setting => value))] }]
         end
       end
