@@ -7,6 +7,21 @@ module Kippen
     module AsProblem
       # Of a request's body; more is refused before it is read.
       MOST_BYTES = 2_000_000
+      # Of a file of trials, so that whatever comes out goes in again; who sends it is asked once it is there (see BodyLimit).
+      MOST_TRIALS_BYTES = 8_000_000
+      TRIALS = %r{\A/api/clients/[^/]+/trials\z}
+
+      # Prepended to Puma::Client, which stays for all requests of a connection.
+      module LongerTrials
+        private
+
+        def setup_body
+          @usual_limit ||= @http_content_length_limit
+          trials = env["REQUEST_METHOD"] == "POST" && env.key?("HTTP_COOKIE") && TRIALS.match?(env["REQUEST_PATH"])
+          self.http_content_length_limit = trials ? MOST_TRIALS_BYTES : @usual_limit
+          super
+        end
+      end
 
       private
 

@@ -8,9 +8,7 @@ module Kippen
     # whoever is not signed in. What is no JSON object that can be kept is refused here. Behind the session.
     class BodyLimit
       MOST_BYTES = Limits::FITTING_BYTES
-      # A file of trials, so that whatever comes out goes in again.
-      MOST_TRIALS_BYTES = 8_000_000
-      TRIALS = %r{\A/api/clients/[^/]+/trials\z}
+      MOST_TRIALS_BYTES = AsProblem::MOST_TRIALS_BYTES
       # What a joined listener sends in one go, and what anybody may.
       MOST_JOINED_BYTES = 131_072
       MOST_UNKNOWN_BYTES = 16_384
@@ -39,7 +37,7 @@ module Kippen
         env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ") ? MOST_JOINED_BYTES : MOST_UNKNOWN_BYTES
       end
 
-      def trials?(env) = env["REQUEST_METHOD"] == "POST" && TRIALS.match?(env["PATH_INFO"])
+      def trials?(env) = env["REQUEST_METHOD"] == "POST" && AsProblem::TRIALS.match?(env["PATH_INFO"])
 
       def refusal(env, body, most)
         return if body.empty? || [env["REQUEST_METHOD"], env["PATH_INFO"]] == FITTING

@@ -16,6 +16,8 @@ module Kippen
       options = { log_writer: writer, http_content_length_limit: 1_000, supported_http_methods: :any, min_threads: 1, max_threads: 1,
                   lowlevel_error_handler: ->(error, env, status) { Server::Outermost.broken(error, env, status) } }
       app = Server::Outermost.new(->(_) { [200, {}, ["here"]] }, no_room: nil)
+      # As server/puma.rb does it.
+      Puma::Client.prepend(Server::AsProblem::LongerTrials)
       @server = Class.new(Puma::Server) { prepend Server::AsProblem }.new(app, nil, options)
       @port = @server.add_tcp_listener("127.0.0.1", 0).addr[1]
       @server.run
@@ -45,6 +47,20 @@ module Kippen
       assert_problem 413, "POST /api/clients HTTP/1.1\r\n#{head}Content-Type: application/json\r\nContent-Length: 1001\r\n\r\n"
       assert_problem 400, "POST /api/clients HTTP/1.1\r\n#{head}Transfer-Encoding: riddle\r\n\r\n"
       assert_problem 400, "GET /api/clients?search=Quill onde HTTP/1.1\r\n#{head}\r\n"
+    end
+
+    def test_a_file_of_trials_may_be_longer_and_what_follows_it_on_the_connection_may_not
+      heads = "Host: localhost\r\nCookie: a=b\r\nContent-Type: application/json\r\nContent-Length: 1001"
+      trials = "POST /api/clients/0/trials HTTP/1.1\r\n#{heads}\r\n\r\n#{"x" * 1_001}"
+      assert_equal 200, answer(trials.sub("\r\n", "\r\nConnection: close\r\n")).first
+      assert_problem 413, trials.sub("Cookie: a=b", "Connection: close")
+      assert_problem 413, "POST /api/clients/0/trials HTTP/1.1\r\nHost: localhost\r\nCookie: a=b\r\nContent-Length: 8000001\r\n\r\n"
+      TCPSocket.open("127.0.0.1", @port) do |socket|
+        socket.write(trials)
+        assert_match(/ 200 /, socket.readpartial(1_000))
+        socket.write("POST /api/clients HTTP/1.1\r\nHost: localhost\r\nCookie: a=b\r\nContent-Length: 1001\r\n\r\n")
+        assert_match(/ 413 /, socket.readpartial(1_000))
+      end
     end
 
     def test_the_log_has_nothing_of_what_was_asked

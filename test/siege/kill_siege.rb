@@ -1,11 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
-require "socket"
-require "tempfile"
-require "tmpdir"
-require "fileutils"
-require_relative "../../bin/support/visitor"
+require_relative "own_kippen"
 
 module Kippen
   # Server, worker, database and bin/start are killed hard at random moments while somebody saves: whatever was
@@ -15,12 +11,10 @@ module Kippen
     BUTTON = "pocket-phone/edge"
     # What that button can be set to.
     VALUES = [400, 500, 700, 1000, 1500].freeze
-    PATIENCE_S = 120
 
     def initialize(root, seed)
-      @root = root
       @random = Random.new(seed)
-      @port = 20_000 + @random.rand(9_000)
+      @kippen = OwnKippen.new(root, 20_000 + @random.rand(9_000))
       # By the number it should get; of several that were sent for one, the first that came is it.
       @sent = Hash.new { |sent, number| sent[number] = [] }
       @acknowledged = [1]
@@ -28,38 +22,15 @@ module Kippen
 
     # Says what was killed and what was found; true where all was well.
     def run(count)
-      @data = Dir.mktmpdir("kippen-kills", "/var/tmp")
-      File.chmod(0o755, @data)
-      start
+      @kippen.start
       wrong = count.times.filter_map { |round| round(round) }
       puts "kills: #{count}, #{@acknowledged.size - 1} acknowledged saves, #{wrong.empty? ? "all there, none invented" : wrong.join("; ")}"
       wrong.empty?
     ensure
-      end_all
+      @kippen.end_all
     end
 
     private
-
-    def start
-      environment = { "KIPPEN_DATA" => @data, "DATABASE_URL" => nil, "BUNDLE_WITHOUT" => nil, "RUBYOPT" => nil, "RUBYLIB" => nil }
-      @said = Tempfile.new("kills")
-      @start = Process.spawn(environment, File.join(@root, "bin", "start"), "--port", @port.to_s, out: @said.path, err: @said.path, pgroup: true)
-      wait_until { well? }
-    end
-
-    def visitor = Visitor.new("http://127.0.0.1:#{@port}")
-
-    def well?
-      visitor.get("/api/health") == { "ok" => true }
-    rescue SystemCallError, IOError
-      false
-    end
-
-    def wait_until
-      patience = Time.now + PATIENCE_S
-      sleep 0.1 until (so = yield) || Time.now > patience
-      so || abort("it did not come back: #{@said.read}\n#{File.read(File.join(@data, "log", "postgres.log")).lines.last(12).join}")
-    end
 
     # Returns what is wrong, or nil.
     def round(number)
@@ -71,9 +42,9 @@ module Kippen
       sleep 0.3
       @saving = false
       saver.join
-      Process.wait(@start) && start if target == "start"
+      @kippen.start_again if target == "start"
       found = nil
-      wait_until { well? && (found = look_once) }
+      @kippen.wait_until { @kippen.well? && (found = look_once) }
       found[0] && "#{number} (#{target}): #{found[0]}"
     end
 
@@ -85,12 +56,7 @@ module Kippen
     end
 
     def kill(target)
-      pid = case target
-            when "start" then @start
-            when "database" then Integer(File.readlines(File.join(@data, "postgres", "data", "postmaster.pid")).first, 10)
-            else Integer(File.read(File.join(@data, "run", "#{target}.pid")), 10)
-            end
-      Process.kill("KILL", pid)
+      Process.kill("KILL", @kippen.pid(target))
     rescue Errno::ESRCH, Errno::ENOENT
       # It is being started again just now.
       nil
@@ -98,7 +64,7 @@ module Kippen
 
     # One save after another, each on the newest revision as it is told.
     def save_on
-      inside = visitor.sign_in
+      inside = @kippen.visitor.sign_in
       @client ||= inside.get("/api/clients?search=bram")["clients"].first["id"]
       save_once(inside) while @saving
     rescue SystemCallError, IOError, NoMethodError, TypeError
@@ -115,7 +81,7 @@ module Kippen
     end
 
     def look
-      inside = visitor.sign_in
+      inside = @kippen.visitor.sign_in
       newest = inside.get("/api/clients/#{@client}")["revision"]["number"]
       return "revision #{@acknowledged.last} was acknowledged, the newest is #{newest}" if newest < @acknowledged.last
       return if newest == 1
@@ -126,16 +92,6 @@ module Kippen
       return look unless inside.get("/api/clients/#{@client}")["revision"]["number"] == newest
 
       "revision #{newest} has #{kept}, #{@sent[newest].join(" or ")} was sent" unless @sent[newest].include?(kept)
-    end
-
-    def end_all
-      Process.kill("TERM", -@start)
-      Process.wait(@start)
-    rescue Errno::ESRCH, Errno::ECHILD
-      nil
-    ensure
-      system("pkill", "-KILL", "-f", @data)
-      FileUtils.rm_rf(@data)
     end
   end
 end

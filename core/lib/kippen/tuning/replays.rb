@@ -5,16 +5,23 @@ module Kippen
     # Replays trials under timings: what the engine makes of them, nothing else. Only what a value can change is replayed,
     # and what was replayed is kept. A timing is a Hash of settings as a file has them.
     class Replays
+      MOST_POINTS = 5_000
+
       # A trace that is too long for Cells: each timing by itself.
       class Whole
         def initialize(intended, contacts, judge)
           @intended = intended
           @contacts = contacts
           @judge = judge
-          @scores = {}
         end
 
-        def score(point) = @scores[point.timing] ||= @judge.score(@intended, @judge.outcomes(@contacts, point.timing))
+        # The last one is kept: a long trace under thousands of timings would be a heap of them.
+        def score(point)
+          return @score if @of.equal?(point)
+
+          @of = point
+          @score = @judge.score(@intended, @judge.outcomes(@contacts, point.timing))
+        end
 
         def cost(point, weight, price)
           score = score(point)
@@ -83,8 +90,11 @@ module Kippen
         [0, 1, 2, *([3, 6] if long), *([4, 5] if counted)]
       end
 
-      # The same Point for the same settings.
-      def point(timing) = @points[timing] ||= Point.new(Fitting::Timing::USUAL.merge(timing), @double_click_us || 0)
+      # The same Point for the same settings, of those that were asked for lately.
+      def point(timing)
+        @points.clear if @points.size > MOST_POINTS
+        @points[timing] ||= Point.new(Fitting::Timing::USUAL.merge(timing), @double_click_us || 0)
+      end
 
       def contacts(trial, timing) = @force ? Touches.contacts(trial.rows, timing["press_at"], timing["release_at"]) : trial.rows
 

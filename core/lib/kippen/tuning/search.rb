@@ -74,7 +74,7 @@ module Kippen
 
       # [timing, cost] of the least value of a setting, the first of those that cost the same.
       def lowest(timing, setting, rough)
-        values = @space.values(setting, timing, most: rough ? ROUGHLY : Space::MOST)
+        values = @space.values(setting, timing, most: rough ? ROUGHLY : @space.most)
         costs = @costs.along(timing, setting, values, rough:)
         least = costs.min or return
         index = costs.index { |cost| cost <= least + GAINS }

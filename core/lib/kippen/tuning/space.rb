@@ -10,8 +10,11 @@ module Kippen
       # Settings that trade against each other: moved together.
       PAIRS = [%w[gap_bridge_ms long_press_ms], %w[gap_bridge_ms brush_guard_ms], %w[gap_bridge_ms bounce_guard_ms],
                %w[bounce_guard_ms tap_gap_ms], %w[bounce_guard_ms brush_guard_ms], LEVELS].freeze
-      # Of one setting so many values are tried at once.
+      # Of one setting so many values are tried at once. Where traces are so long that each costs a replay, fewer: of all of
+      # them together so many rows.
       MOST = 200
+      FEW = 14
+      ROWS = 1_000
 
       # From so many ms on, in such steps.
       STEPS = [[500, 10], [200, 5], [50, 2], [0, 1]].freeze
@@ -37,9 +40,17 @@ module Kippen
       def pairs = PAIRS.select { |pair| (pair - settings).empty? }
 
       # Values of a setting to be tried, from the least on. timing – the others as they are; most – how many
-      def values(setting, timing, most: MOST)
+      def values(setting, timing, most: self.most)
         found = overall(setting, timing, most)
         LEVELS.include?(setting) ? found.select { |value| levels_ok?(timing.merge(setting => value)) } : found
+      end
+
+      # Of one setting so many values are tried.
+      def most
+        @most ||= begin
+          rows = @trials.map { |trial| trial.rows.size }.select { |count| count > Cells::MOST_ROWS }.sum
+          rows.zero? ? MOST : (ROWS / rows).clamp(FEW, MOST)
+        end
       end
 
       # From what a bounce guard may count.
