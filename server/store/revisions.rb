@@ -19,7 +19,7 @@ module Kippen
         class Read
           MOST = 500
           # Of all documents together, as JSON; read, and with what was worked out of them, they take some thirty times as much.
-          MOST_BYTES = 4_000_000
+          MOST_BYTES = 5_000_000
 
           def initialize
             @fittings = {}

@@ -23,7 +23,7 @@ module Kippen
 
     def test_what_was_read_is_kept_up_to_a_size_in_all
       read = Server::Store::Revisions::Read.new
-      6.times { |index| read.keep("a", index, fitting("F", 2_000_000)) }
+      6.times { |index| read.keep("a", index, fitting("F", 1_600_000)) }
       assert_equal [nil, nil, nil, true, true, true], Array.new(6) { |index| read.find("a", index) && true }
       read.keep("b", 1, fitting("Large", 20_000_000))
       assert read.find("b", 1), "the newest stays"
