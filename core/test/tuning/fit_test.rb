@@ -21,6 +21,21 @@ module Kippen
       end
     end
 
+    # A ghost comes soon after a long press is let go, a second press soon after a short one begins.
+    def test_a_bounce_guard_is_counted_the_way_that_helps
+      edges = { "tap" => [0, 600, 640, 790], "double_tap" => [0, 120, 370, 490] }
+      trials = Array.new(12) { |index| edges.keys[index % 2].then { |one| { "intended" => one, "trace" => trace(edges[one], index) } } }
+      filters = { "gap_bridge_ms" => { "fixed" => 0 }, "brush_guard_ms" => { "fixed" => 0 } }
+      given = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => edges.keys, "trials" => trials, "settable" => filters))
+      timing = Tuning::Fit.new(given).timing
+      assert_equal [1.0, "release"], [right(given, timing), timing["bounce_guard_from"]]
+      only = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => edges.keys, "trials" => trials,
+                                                    "settable" => filters.merge("bounce_guard_from" => { "fixed" => "press" })))
+      assert_operator right(only, Tuning::Fit.new(only).timing), :<=, 0.5
+    end
+
+    def trace(edges, index) = edges.each_with_index.map { |ms, place| [(ms + (place * index)) * 1000, place.even? ? "down" : "up"] }
+
     def test_only_what_can_be_set_is_chosen_and_what_is_fixed_stays
       settable = { "bounce_guard_ms" => { "values" => [0, 250, 500] }, "tap_gap_ms" => { "from" => 100, "to" => 900, "step" => 50 },
                    "gap_bridge_ms" => { "fixed" => 0 },
