@@ -1,6 +1,10 @@
 # frozen_string_literal: true
 
 # The worker: does the jobs, until it is told to stop. bin/start starts it, and again where it ended.
+# Told to stop while it still loads, it must not lose that: some library may take the interruption for a fault of its own.
+STOP_TOLD, STOP = IO.pipe
+%w[INT TERM].each { |signal| trap(signal) { STOP.write_nonblock(".") } } if $PROGRAM_NAME == __FILE__
+
 require_relative "../boot"
 require_relative "jobs"
 
@@ -19,10 +23,8 @@ module Kippen
       # Returns when a signal came, after what is being done is done.
       def run
         Jobs.plan
-        told, tell = IO.pipe
-        %w[INT TERM].each { |signal| trap(signal) { tell.write_nonblock(".") } }
         locker = Que::Locker.new(worker_priorities: URGENT, poll_interval: POLL_SECONDS, maximum_buffer_size: 1)
-        told.read(1)
+        STOP_TOLD.read(1)
         locker.stop
         locker.wait_for_stop
       end
