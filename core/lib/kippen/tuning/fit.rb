@@ -24,7 +24,6 @@ module Kippen
       # replays – of trials that others have replayed already; evidence – Evidence
       def initialize(series, price: PRICE, fixed: {}, watch: Watch.new, replays: Replays.new(series), evidence: nil)
         @series = series
-        @price = price
         @fixed = fixed
         @replays = replays
         evidence ||= Evidence.new(series)
