@@ -63,6 +63,25 @@ module Kippen
       assert_selector "aside h2", text: "What was saved"
     end
 
+    # The address stays with what is seen; what is in the history stays where it was.
+    def test_the_browsers_own_back_asks_too
+      visit "/clients/#{@client}/wants"
+      click_button WANT
+      write
+      address = page.current_url
+      page.go_back
+      assert_text ASKED
+      assert_equal address, page.current_url
+      click_button "Go on writing"
+      assert_field "Asked for by", with: "Bram and his sister"
+      page.go_back
+      click_button "Leave it unsaved"
+      assert_no_selector "aside"
+      assert(eventually { page.current_url != address })
+      page.go_forward
+      assert_field "Asked for by", with: "Bram"
+    end
+
     def test_where_nothing_was_typed_nothing_is_asked
       find_field("Asked for by").send_keys("x", :backspace, :escape)
       assert_no_selector "aside"

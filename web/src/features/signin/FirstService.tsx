@@ -1,5 +1,5 @@
-import { Button, Input } from 'antd'
-import { useCallback, useState } from 'react'
+import { Button, Input, type InputRef } from 'antd'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { api, must } from '../../shared/api'
 import { useSessionChanged } from '../../shared/session'
 import { Faults, Field, useTask, FormOf } from '../../shared/ui'
@@ -10,6 +10,10 @@ import { say } from './sentences'
 export function FirstService({ leastPassword }: { leastPassword: number }) {
   const changed = useSessionChanged()
   const [open, setOpen] = useState(false)
+  const first = useRef<InputRef>(null)
+  useEffect(() => {
+    if (open) first.current?.focus()
+  }, [open])
   const [given, setGiven] = useState({ service: '', name: '', email: '', password: '' })
   const make = useTask(
     useCallback(async () => {
@@ -33,7 +37,7 @@ export function FirstService({ leastPassword }: { leastPassword: number }) {
       {open && (
         <FormOf onSubmit={onSubmit} refused={make.refused}>
           <Field label={say.nameService} at="service">
-            <Input {...field('service')} maxLength={120} />
+            <Input {...field('service')} maxLength={120} ref={first} />
           </Field>
           <Field label={say.yourName} hint={say.youWillItsFirst} at="name">
             <Input {...field('name')} maxLength={120} autoComplete="name" />

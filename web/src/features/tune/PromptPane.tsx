@@ -72,6 +72,12 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   })
   useListensToo(button)
   const { pane, free } = useFree()
+  // What was taught may be pressed at once, wherever the focus would go now that the place to press on is gone.
+  const teaching = useRef(false)
+  useEffect(() => {
+    if (teaching.current && mode.kind !== 'binding') free()
+    teaching.current = mode.kind === 'binding'
+  }, [mode.kind, free])
   const numberNow = prompt?.number
   useEffect(() => {
     if (numberNow) announce(say.trialKept(String(numberNow)))

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react'
 import { useNavigate } from 'react-router'
+import { useBackAsks, type Ask } from './useBackAsks'
 
 /** What stands in the fields of a form, as one text. */
 function written(form: HTMLFormElement): string {
@@ -17,13 +18,6 @@ function written(form: HTMLFormElement): string {
 
 const formOf = (event: Event) => (event.target instanceof Element ? event.target.closest('form') : null)
 
-type Ask = (go: () => void) => boolean
-/** The sheet that has something unsaved in it, if there is one: there is one sheet at most. */
-let asking: Ask | undefined
-
-/** May one go on? Where something was typed and not saved, it is asked first, and gone on by what is answered. */
-export const mayLeave = (go: () => void): boolean => asking?.(go) ?? true
-
 /**
  * Asks before a part of the page with something typed in it is left.
  * leaving – what waits for the answer
@@ -40,6 +34,7 @@ export function useUnsaved(part: RefObject<HTMLElement | null>) {
     if (changed) setLeaving({ go })
     return !changed
   }, [])
+  useBackAsks(ask)
   useEffect(() => {
     const { current } = part
     if (!current) return
@@ -69,14 +64,12 @@ export function useUnsaved(part: RefObject<HTMLElement | null>) {
     current.addEventListener('submit', onSubmit, true)
     current.addEventListener('input', onInput, true)
     document.addEventListener('click', onLink, true)
-    asking = ask
     return () => {
       for (const event of first) current.removeEventListener(event, begin, true)
       current.removeEventListener('submit', onSubmit, true)
       current.removeEventListener('input', onInput, true)
       document.removeEventListener('click', onLink, true)
       forms.clear()
-      if (asking === ask) asking = undefined
     }
   }, [part, ask, navigate])
   const stay = useCallback(() => setLeaving(undefined), [])

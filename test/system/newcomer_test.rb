@@ -1,0 +1,146 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "working"
+
+module Kippen
+  # What a newcomer does on the first morning, from an empty service to a client who is helped.
+  class NewcomerTest < SystemTest
+    include Working
+
+    WANTS = ["answer the phone", "ask for help", "next page"].freeze
+    MOST_CLICKS = 52
+    MOST_KEYS = 25
+
+    PARTS = %i[an_account_of_ones_own take_in_a_client write_down_three_wants add_the_devices make_ready
+               three_gestures teach_the_buttons a_sitting look_back_and_undo an_apps_place a_held_mode a_shortlist].freeze
+
+    def test_the_first_morning
+      worker
+      visit "/"
+      told = PARTS.map do |part|
+        before = [@clicks, @keys]
+        send(part)
+        "#{@clicks - before[0]} + #{@keys - before[1]} #{part.to_s.tr("_", " ")}"
+      end
+      tell_counts "first morning (#{told.join(", ")})"
+    end
+
+    def an_account_of_ones_own
+      press_on "Set up your own service"
+      assert_selector "input:focus"
+      enter "Withy Bed", :tab, "Una", :tab, "una@withy.example", :tab, PASSWORD, :enter
+      assert_text "No client here yet"
+    end
+
+    def take_in_a_client
+      work(find_field("Name"))
+      enter "Sunniva", :enter
+      assert_selector "a[aria-current='page']", text: "Wants"
+    end
+
+    def write_down_three_wants
+      work(find_field("What do they want to do?"))
+      WANTS.each_with_index do |words, index|
+        enter words, :enter
+        saved(index + 2)
+      end
+    end
+
+    def add_the_devices
+      follow "Next: the devices they can work"
+      ["Phone", "Mouse with five buttons", "Single switch"].each { |kind| work(find("aside li button", text: kind, match: :first)) }
+      work(find("aside button", text: /\AAdd /))
+      saved(5)
+    end
+
+    def make_ready
+      while page.has_selector?("button[aria-label^='Done: ']", wait: 1)
+        revision = find("button", text: /Revision \d+, saved/).text[/\d+/].to_i
+        work(first("button[aria-label^='Done: ']"))
+        saved(revision + 1)
+      end
+      follow "Next: what each button does"
+    end
+
+    def three_gestures
+      give_the("tap", "Single switch", "next page")
+      give_the("long-press", "Single switch", "ask for help")
+      give_the("double-tap", "Phone, Edge key", "answer the phone")
+    end
+
+    TAP = "button[aria-label*='by itself. Change'], button[aria-label^='tap:']"
+
+    def give_the(gesture, button, action)
+      lane_of(button) { work(find(gesture == "tap" ? TAP : "button[aria-label^='Add a #{gesture}']")) }
+      give(action)
+    end
+
+    def teach_the_buttons
+      press_on "Teach the buttons"
+      browser.action.move_to(find("[data-hears-primary]").native).pointer_down(:right).pause(duration: 0.05).pointer_up(:right).perform
+      assert_text "Press Phone"
+      press_on "Skip the device"
+      assert_text "Press Single switch"
+      press_key("F1", 0.05)
+      assert_no_text "Press Single switch"
+    end
+
+    def a_sitting
+      follow "Tune"
+      choose "Single switch", from: "Button"
+      press_on "Ask for presses"
+      answer_prompts(6, "F1")
+      press_on "Apply: This button", wait: 90
+      assert_text "This is what the button has now."
+    end
+
+    def look_back_and_undo
+      work(find("button", text: /Revision \d+, saved/))
+      assert_text "Timing fitted to 6 presses"
+      press_on "Undo"
+    end
+
+    def an_apps_place
+      follow "Assign"
+      pick_from "Place", "Another place …"
+      work(find_field("Which app"))
+      enter "Tidebook", :enter
+      press_on "Add it" if page.has_button?("Add it", wait: 1)
+      lane_of("Single switch") { work(find("button[aria-label^='tap:']")) }
+      give "louder"
+    end
+
+    def a_held_mode
+      work(find("label", text: "Where", exact_text: true))
+      work(find("label", text: "Modes", exact_text: true))
+      press_on "Add a mode"
+      work(find_field("What it is called"))
+      enter "Bells", :enter
+      press_on "Give it a button: Bells"
+      choose "Right button", from: "Button"
+      work(find("label", text: "as long as held"))
+      press_on "Put it there"
+      assert_no_text "Nothing takes it yet."
+      press_on "Show its lanes: Bells"
+      give_the("tap", "Single switch", "quieter")
+    end
+
+    def a_shortlist
+      work(find("label", text: "Where", exact_text: true))
+      work(find("label", text: "Shortlists", exact_text: true))
+      press_on "Add a shortlist"
+      work(find_field("What it is called"))
+      enter "Often"
+      ["call for help", "answer the phone"].each_with_index do |words, index|
+        press_on "Add a line"
+        choose_found "Line #{index + 1}", words
+      end
+      press_on "Add it"
+      press_on "Open it with a button: Often"
+      choose "Volume up", from: "Button"
+      press_on "Put it there"
+      assert_no_text "No button opens it yet."
+    end
+  end
+end
