@@ -81,8 +81,8 @@ module Kippen
         ways = @fitting.modes.empty? ? {} : in_time(:walks) { |deadline| ways(deadline) }.to_h
         count = @fitting.assignments.map(&:mode).tally
         @fitting.modes.map do |mode|
-          { "id" => mode.id, "name" => Words.mode(@fitting, mode.id), "otherwise" => mode.otherwise, "assigned" => count.fetch(mode.id, 0),
-            "shortlist" => mode.shortlist, "counts" => counts(mode) }
+          { "id" => mode.id, "name" => Words.mode(@fitting, mode.id), "otherwise" => mode.otherwise, "counting" => mode.counting,
+            "assigned" => count.fetch(mode.id, 0), "shortlist" => mode.shortlist, "counts" => counts(mode) }
             .merge(ways.fetch(mode.id, NO_WAYS))
         end
       end

@@ -126,6 +126,30 @@ module Kippen
         hold_and_press("F8", "F9", count)
         said(words)
       end
+      [0.9, 2.5].each { |every| counted_at(every) }
+    end
+
+    # As slowly as one likes; it is known when the other is let go. Who is told so presses once louder, twice quieter.
+    def counted_at(every)
+      hold_and_press("F8", "F9", 1)
+      said("The sound is one step louder.")
+      hold_and_press("F8", "F9", 2, every:)
+      said("The sound is one step quieter.")
+    end
+
+    # What was made before is asked about, and counts on as it did until then.
+    def test_a_mode_made_before_is_asked_about
+      demo("sunniva")
+      save("mode", mode: { "name" => "Bells" })
+      save("assign", button: "elbow-switch/press", gesture: "hold", action: { "kind" => "mode", "mode" => "bells", "how" => "held" })
+      save("assign", button: "foot-switch/press", gesture: "double_tap", action: { "kind" => "volume", "direction" => "up" }, mode: "bells")
+      open_step("assign", view: "modes")
+      assert_text "Presses count together only within the tap gap of each other."
+      click_button "Count at any pace: Bells"
+      saved(5)
+      assert_no_text "Presses count together only within the tap gap of each other."
+      click_button "Revision 5, saved"
+      assert_text "Bells: presses are counted at any pace, for as long as it is held."
     end
   end
 end

@@ -23,16 +23,16 @@ module Kippen
     # When what comes next can be stamped: now, but after what was stamped already, and so long after that.
     def moment(after: 0.02) = [Time.now.to_f, @pressed_to.to_f + after].max
 
-    # Hold one key and press another so often meanwhile. All of it is stamped a second ahead: it has come before the page
+    # Hold one key and press another so often meanwhile, every so many seconds. All of it is stamped a second ahead: it has come before the page
     # tells how late it is.
-    def hold_and_press(held, other, times)
+    def hold_and_press(held, other, times, every: 0.2)
       at = moment(after: 1) + 1
       key("keyDown", held, at)
       times.times do |index|
-        key("keyDown", other, at + 0.15 + (index * 0.2))
-        key("keyUp", other, at + 0.22 + (index * 0.2))
+        key("keyDown", other, at + 0.15 + (index * every))
+        key("keyUp", other, at + 0.22 + (index * every))
       end
-      @pressed_to = at + 0.3 + (times * 0.2)
+      @pressed_to = at + 0.3 + (times * every)
       key("keyUp", held, @pressed_to)
     end
   end

@@ -15,7 +15,7 @@ module Kippen
     COUNTS = { 2 => "second", 3 => "third" }.freeze
 
     PARTS = { "brush_guard" => "brush guard", "gap_bridge" => "gap bridge", "press" => "the press itself", "tap_gap" => "tap gap",
-              "touch" => "a touch that might have become a press" }.freeze
+              "touch" => "a touch that might have become a press", "hold" => "the other button was held" }.freeze
 
     EN = {
       closed: "Closed for %{length} ms.",
@@ -36,6 +36,7 @@ module Kippen
       gap_over_tap: "No second press came within the tap gap: a tap.",
       gap_over_more: "No further press came within the tap gap: a %{gesture}.",
       closed_count: "The mode ended, so nothing more was waited for: a %{gesture}.",
+      hold_over: "The other button was let go, and the count was over: a %{gesture}.",
       other_pressed: "Another button was pressed meanwhile: the hold starts.",
       at_once: "The tap acts at once, without waiting for a count.",
       lone_tap: "Nothing else is on this button, so the tap acts as soon as it is pressed.",
@@ -56,6 +57,7 @@ module Kippen
       waited_parts: "It waited %{wait} ms: %{parts}.",
       pending_long: "At %{long} ms it becomes long.",
       pending_more: "Waiting for a further press.",
+      pending_held: "Counting for as long as the other button is held.",
       everywhere: "Everywhere",
       every_app: "every app",
       usual: "usual",
@@ -63,6 +65,7 @@ module Kippen
       from_mode: "as %{mode}",
       in_place: "In %{place}",
       wait_now: "now",
+      wait_hold_end: "when the other is let go",
       waited_nothing: "at once",
       wait_release: "+%{ms} ms",
       wait_press: "%{ms} ms after the press",
@@ -72,6 +75,8 @@ module Kippen
       cost_more: "%{gesture} +%{ms} ms",
       cost_less: "%{gesture} −%{ms} ms",
       cost_release: "%{gesture} acts when let go",
+      cost_hold_end: "%{gesture} acts when the other is let go",
+      cost_no_hold: "%{gesture} no longer waits until the other is let go",
       tap_waits: "The tap comes %{wait}: a second press may still follow.",
       tap_at_once: "The tap comes %{wait}; it also happens before every %{counts}.",
       own_lost: "“%{words}” no longer comes about on this button: %{remedy}.",
@@ -104,6 +109,7 @@ module Kippen
     # A Press::Waits::Wait as it stands on a chip; timing – the button's.
     def self.wait(wait, timing)
       return say(:wait_long, ms: ms(timing.long_press_us + wait.us)) if wait.after == "long_press"
+      return say(:wait_hold_end) if wait.after == "hold_end"
       return say(:wait_now) if wait.us.zero?
 
       say(wait.after == "release" ? :wait_release : :wait_press, ms: ms(wait.us))
@@ -180,6 +186,8 @@ module Kippen
     # What a change costs a gesture: from one Wait to another, in words, or nil where nothing changes.
     def self.cost(gesture, before, after)
       name = GESTURES.fetch(gesture)
+      return say(after.after == "hold_end" ? :cost_hold_end : :cost_no_hold, gesture: name) if [before.after, after.after].one?("hold_end")
+
       grown = after.us - before.us
       return say(:cost_more, gesture: name, ms: ms(grown)) if grown.positive?
       return say(:cost_release, gesture: name) if after.after == "release" && before.after == "press"
@@ -191,7 +199,7 @@ module Kippen
     def self.limit(limit, timing)
       figures = { "bounce_guard" => timing.bounce_guard_us, "gap_bridge" => timing.gap_bridge_us, "brush_guard" => timing.brush_guard_us,
                   "long_press" => timing.long_press_us }
-      against = limit.gesture == "tap" ? [] : ["tap gap #{ms(timing.tap_gap_us)} ms"]
+      against = limit.gap_us ? ["tap gap #{ms(limit.gap_us)} ms"] : []
       reasons = limit.reasons.map { |name| "#{name.tr("_", " ").sub("long press", "long-press at")} #{ms(figures.fetch(name))} ms" } + against
       say(limit.how.to_sym, gesture: GESTURES.fetch(limit.gesture), reasons: reasons.join(", "))
     end

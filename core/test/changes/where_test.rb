@@ -94,12 +94,29 @@ module Kippen
                    faults { made(desk, "hold_and_count", held: mouse("back"), counted: on_remote("ok"), counts:) })
     end
 
+    def test_what_is_held_and_counted_is_counted_at_any_pace
+      fitting = made(desk, "hold_and_count", held: mouse("forward"), counted: mouse("back"), counts: { "tap" => NEXT, "double_tap" => HELP })
+      rows = Press::Replay.run(fitting, presses(fitting, 2, pace: 1_500_000))
+      assert_equal([["double_tap", HELP]], rows.select { |one| one.phase == "fire" }.map { |one| [one.gesture, one.action] })
+    end
+
+    # One that was made before counts on as it did, until somebody says otherwise; other members stay.
+    def test_a_mode_that_was_made_before_counts_by_the_gap_until_it_is_said_otherwise
+      old = amended(desk, "modes" => [{ "id" => "held", "name" => "Held", "otherwise" => "nothing" }])
+      hold = { "button" => mouse("forward"), "gesture" => "hold", "action" => { "kind" => "mode", "mode" => "held", "how" => "held" } }
+      old = amended(old, "assignments" => [hold])
+      more = made(old, "hold_and_count", held: mouse("forward"), counted: mouse("back"), counts: { "tap" => NEXT, "double_tap" => HELP })
+      assert_equal %w[by_gap], more.modes.map(&:counting)
+      said = made(more, "mode", mode: { "id" => "held", "name" => "Held", "counting" => "while_held" })
+      assert_equal([%w[while_held nothing]], said.modes.map { |mode| [mode.counting, mode.otherwise] })
+    end
+
     # One button down, another pressed so often, then all let go.
-    def presses(fitting, count)
+    def presses(fitting, count, pace: 200_000)
       held, counted = [mouse("forward"), mouse("back")].map { |ref| fitting.button(ref).index }
       rows = [[0, [:down, held, nil]]]
-      count.times { |index| rows.push([100_000 + (index * 200_000), [:down, counted, nil]], [180_000 + (index * 200_000), [:up, counted, nil]]) }
-      rows.push([1_200_000, [:up, held, nil]], [3_000_000, [:end, nil, nil]])
+      count.times { |index| rows.push([100_000 + (index * pace), [:down, counted, nil]], [180_000 + (index * pace), [:up, counted, nil]]) }
+      rows.push([200_000 + (count * pace) + 200_000, [:up, held, nil]], [20_000_000, [:end, nil, nil]])
     end
 
     def test_a_shortlist_takes_as_many_lines_as_its_host_shows

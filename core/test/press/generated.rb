@@ -24,6 +24,7 @@ module Kippen
     TIMING = { "gap_bridge_ms" => [0, 0, 20, 50], "bounce_guard_ms" => [0, 0, 50, 100], "brush_guard_ms" => [0, 0, 50, 100],
                "long_press_ms" => [100, 200, 500], "tap_gap_ms" => [50, 100, 300] }.freeze
     FROM = %w[press release].freeze
+    COUNTING = %w[by_gap while_held].freeze
     STEPS_MS = [0, 10, 20, 50, 50, 100, 100, 200, 300].freeze
 
     # Every other fitting has this too: hold one, press another, and something to count there.
@@ -52,13 +53,14 @@ module Kippen
 
     def self.fitting
       timing = TIMING.map { |_, values| pick(values) }
-      G.tuple(G.boolean, G.array(assignment, max: 12), *timing, pick(FROM), pick(FROM), pick(%w[pointer focus])).map do |holds, assignments, *settings|
+      G.tuple(G.boolean, pick(COUNTING), G.array(assignment, max: 12), *timing, pick(FROM), pick(FROM),
+              pick(%w[pointer focus])).map do |holds, counting, assignments, *settings|
         assignments = HOLD_ONE + assignments if holds
         bounce_from, gap_from, follow = settings.pop(3)
         timing = TIMING.keys.zip(settings).to_h.merge("bounce_guard_from" => bounce_from, "tap_gap_from" => gap_from)
         once = assignments.uniq { |a| [a["button"], a["mode"], a["place"], a["gesture"] == "hold" ? "long_press" : a["gesture"]] }
         { "kippen" => "fitting/1", "follow" => follow, "hosts" => [{ "id" => "desk" }, { "id" => "phone" }], "devices" => DEVICES,
-          "modes" => MODES, "places" => PLACES, "timing" => timing, "assignments" => once }
+          "modes" => MODES.map { |mode| mode.merge("counting" => counting) }, "places" => PLACES, "timing" => timing, "assignments" => once }
       end
     end
 

@@ -2,11 +2,11 @@
 
 module Kippen
   module Changes
-    # mode – { "id", "name", "otherwise" }; without an id it is a new one.
+    # mode – { "id", "name", "otherwise", "counting" }; without an id it is a new one.
     class PutMode < Change.of("mode", :mode)
       def make(draft)
         list = draft.list("modes")
-        said = mode.slice("name", "otherwise")
+        said = mode.slice("name", "otherwise", "counting")
         return list.put(Draft.with(list.find(mode["id"]) || refuse("id", Words.say(:no_mode, id: Faults.show(mode["id"]))), said)) if mode["id"]
 
         PutMode.add(draft, said)
@@ -32,7 +32,7 @@ module Kippen
     end
 
     # Hold one button, and count the presses of another: a mode that is on while the one is held, and in
-    # it what one, two, three or more presses of the other do. held, counted – buttons;
+    # it what one, two, three or more presses of the other do, at any pace. held, counted – buttons;
     # counts – { "tap" => action, "double_tap" => …, "triple_tap" => … }. Made again for the same held
     # button and another counted one, its mode is the same.
     class HoldAndCount < Change.of("hold_and_count", :held, :counted, :counts, place: Fitting::EVERYWHERE)
@@ -53,7 +53,7 @@ module Kippen
 
       private
 
-      # The mode that the held button keeps already, else a new one.
+      # The mode that the held button keeps already, which counts as it did, else a new one.
       def mode(draft, button)
         spot = Spot.new(held, Fitting::EVERYWHERE, Fitting::BASE)
         there = draft.rows.find(spot, "hold")
@@ -61,7 +61,7 @@ module Kippen
         return action["mode"] if there && !there["off"] && action["kind"] == "mode" && action["how"] == "held"
 
         name = Words.say(:counted_mode, button: Words.button(draft.before.device(button.device), button))
-        id = PutMode.add(draft, { "name" => name })
+        id = PutMode.add(draft, { "name" => name, "counting" => "while_held" })
         Placing.put(draft, draft.speak_of(spot), { "gesture" => "hold", "action" => { "kind" => "mode", "mode" => id, "how" => "held" } })
         id
       end

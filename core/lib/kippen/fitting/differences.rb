@@ -7,6 +7,7 @@ module Kippen
     # is named.
     class Differences
       ORDER = %w[client wants hosts apps modes places shortlists cues hands arrangements devices assignments timing button_timing links follow confirm_s].freeze
+      COUNTED = { "by_gap" => :counted_by_gap, "while_held" => :counted_while_held }.freeze
       LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place", "shortlists" => "Shortlist",
                 "hands" => "Stand-in hand",
                 "arrangements" => "Arrangement", "devices" => "Device" }.freeze
@@ -73,7 +74,10 @@ module Kippen
         name = called(other || one)
         return Words.say(:item_added, word:, name:) unless one
 
-        other ? Words.say(:item_changed, word:, name:) : Words.say(:item_removed, word:, name:)
+        return Words.say(:item_removed, word:, name:) unless other
+
+        counting = [one, other].map { |item| item.fetch("counting", "by_gap") }
+        counting.uniq.one? ? Words.say(:item_changed, word:, name:) : Words.say(COUNTED.fetch(counting[1]), name:)
       end
 
       def called(item) = shown(item["name"] || item["what"] || item["id"])

@@ -10,6 +10,7 @@ module Kippen
       KINDS = %w[contact force notch].freeze
       SYSTEMS = %w[computer tablet phone television].freeze
       OTHERWISE = %w[base builtin nothing].freeze
+      COUNTING = %w[by_gap while_held].freeze
       THE_ONE_HOST = Host.new(id: "", system: "computer").freeze
 
       def initialize(document, faults)
@@ -40,7 +41,8 @@ module Kippen
         found = each("modes", Limits::MODES).filter_map do |item, pointer|
           id = id(item, pointer, reserved: BASE) or next
           otherwise = choice(item, "otherwise", OTHERWISE, "base", pointer)
-          Mode.new(id:, name: words(item, "name", pointer), otherwise:, shortlist: optional_id(item, "shortlist", pointer)).freeze
+          counting = choice(item, "counting", COUNTING, "by_gap", pointer)
+          Mode.new(id:, name: words(item, "name", pointer), otherwise:, counting:, shortlist: optional_id(item, "shortlist", pointer)).freeze
         end
         unique("/modes", found)
         found.freeze

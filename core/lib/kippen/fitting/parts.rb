@@ -30,8 +30,9 @@ module Kippen
     NO_PRINT = ["", "none", "nothing", "no", "blank", "-", "–", "—"].freeze
 
     # otherwise – what a button does in this mode where the mode says nothing about it
+    # counting – "by_gap", or "while_held": presses are counted for as long as the hold that keeps it is on
     # shortlist – whose stepping it is, or nil
-    Mode = Struct.new(:id, :name, :otherwise, :shortlist, keyword_init: true)
+    Mode = Struct.new(:id, :name, :otherwise, :counting, :shortlist, keyword_init: true)
 
     # off_from_afar – not in force while somebody works on that host from elsewhere
     Place = Struct.new(:id, :name, :app, :part, :off, :off_from_afar, keyword_init: true)

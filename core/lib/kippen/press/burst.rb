@@ -11,18 +11,20 @@ module Kippen
     #   :first   – first press down, may still become long
     #   :counting – a press down that counts, and can't become long
     #   :between – let go, a further press is waited for
-    #   :full    – the press down reached the top count
+    #   :full    – the press down reached the top count, which has happened, or will when the hold ends
     #   :after   – let go after the top count; further presses are swallowed
     #   :beyond  – a press down beyond the top count
     #   :holding – became long; lasts until the release
     class Burst
-      attr_reader :choice, :mode, :origin, :began_us, :spot
+      attr_reader :choice, :mode, :origin, :began_us, :spot, :unhurried
       attr_accessor :state, :count, :last_start_us, :last_release_us, :closed, :repeat_us, :repeats, :told
 
       # origin – the Hold or :latch that the mode came from, nil otherwise
       # closed – no further press is waited for
       # spot   – where pointer or focus was when it began
-      def initialize(choice, mode, origin, began_us, closed, spot)
+      # unhurried – it is counted for as long as the hold that its mode came from is on, and decided then
+      def initialize(choice, mode, origin, began_us, closed, spot, unhurried: self.class.unhurried?(choice, origin, closed))
+        @unhurried = unhurried
         @spot = spot
         @choice = choice
         @mode = mode
@@ -35,9 +37,13 @@ module Kippen
         @told = false
       end
 
-      # Up to when a further press joins, exclusive: not beyond now where nothing more is waited for.
+      def self.unhurried?(choice, origin, closed) = (choice.unhurried? && origin && origin != :latch && !closed) || false
+
+      # Up to when a further press joins, exclusive: not beyond now where nothing more is waited for; nil where no
+      # time ends it.
       def joins_before(contact)
         return 0 if @closed
+        return if @unhurried
 
         (contact.gap_from_release ? @last_release_us : @last_start_us) + contact.tap_gap
       end

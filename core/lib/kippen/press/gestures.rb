@@ -69,7 +69,7 @@ module Kippen
           burst.state = :counting
         else
           burst.state = :full
-          decide(contact, burst, :top_reached)
+          decide(contact, burst, :top_reached) unless burst.unhurried
         end
       end
 
@@ -101,16 +101,20 @@ module Kippen
       end
 
       def wait_for_more(contact, burst)
-        return decide_last(contact, burst, :closed) if burst.closed
-
         burst.state = :between
+        count_over(contact) if burst.closed
       end
 
-      def wait_beyond(contact, burst) = burst.closed ? over(contact) : burst.state = :after
+      def wait_beyond(contact, burst)
+        burst.state = :after
+        count_over(contact) if burst.closed
+      end
 
-      # Nobody pressed again in time, or nothing more is waited for.
+      # Nobody pressed again in time, or nothing more is waited for. What reached the top has happened already, but
+      # where it was counted without hurry.
       def count_over(contact)
         burst = contact.burst
+        return decide_last(contact, burst, :hold_over) if burst.unhurried
         return over(contact) unless burst.state == :between
 
         decide_last(contact, burst, burst.closed ? :closed : :gap_over)

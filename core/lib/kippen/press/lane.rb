@@ -58,7 +58,11 @@ module Kippen
       end
 
       # [Boundaries::Boundary], none where nothing depends on time.
-      def boundaries = @button.kind == "notch" ? [] : Boundaries.of(@timing, own: @own)
+      def boundaries
+        return [] if @button.kind == "notch"
+
+        Boundaries.of(@timing, own: @own).reject { |one| @choice.unhurried? && one.setting == "tap_gap_ms" }
+      end
 
       # A TapChoice, or nil where nothing is counted beyond the tap that is assigned here.
       def tap_choice
@@ -77,6 +81,7 @@ module Kippen
         assignment = Fitting::Assignment.new(gesture:, action:)
         choice = @choice.dup
         choice.kind = :assigned
+        choice.while_held = @fitting.mode(@mode)&.counting == "while_held"
         choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: { "kind" => "builtin" }, at_once: !held_back) if @choice.kind == :builtin
         gesture == "long_press" ? choice.long = assignment : choice[gesture] = assignment
         choice.top = [choice.tap, choice.double_tap, choice.triple_tap].rindex(&:itself)&.succ || 0
@@ -94,7 +99,7 @@ module Kippen
 
       # What its waits, limits and regions depend on besides the timing.
       def shape
-        [@button.kind, @choice.kind, @choice.top, origin(@choice.tap), @own,
+        [@button.kind, @choice.kind, @choice.top, @choice.unhurried?, origin(@choice.tap), @own,
          *[@choice.tap, @choice.double_tap, @choice.triple_tap, @choice.long].map { |one| one && [one.gesture, one.at_once] }]
       end
 
@@ -125,6 +130,9 @@ module Kippen
         end
         add.call("bridged", @timing.gap_bridge_us)
         add.call("ignored", @timing.bounce_guard_us) unless from_press?(:bounce_guard_from)
+        # A further press joins at any pace, for as long as the other is held.
+        return list << Region.new("apart", "joins", from, nil) if @choice.unhurried?
+
         add.call("joins", @timing.tap_gap_us) unless from_press?(:tap_gap_from)
         list << Region.new("apart", "new", from, nil)
       end

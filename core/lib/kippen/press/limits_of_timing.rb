@@ -14,7 +14,8 @@ module Kippen
       # held_us  – [shortest, longest or nil] length of the press before for which it can be done
       # room_us  – time to begin the next press in, at best for a press of ordinary length;
       #            nil where it doesn't matter
-      Limit = Struct.new(:gesture, :how, :reasons, :held_us, :room_us, keyword_init: true)
+      # gap_us   – the tap gap that it must be done in, nil where there is none
+      Limit = Struct.new(:gesture, :how, :reasons, :held_us, :room_us, :gap_us, keyword_init: true)
 
       # Less room than this to begin the next press in, or to let go in, is hardly any; a press
       # that must be held longer than this for a second one to count is no quick double-tap.
@@ -65,10 +66,11 @@ module Kippen
       end
 
       def bounce = @timing.bounce_guard_us
-      def gap = @timing.tap_gap_us
+      # Counted without hurry there is none.
+      def gap = @choice.unhurried? ? Schedule::NEVER : @timing.tap_gap_us
       def long = @timing.long_press_us
       def bounce_from_press? = @timing.bounce_guard_from == "press"
-      def gap_from_release? = @timing.tap_gap_from == "release"
+      def gap_from_release? = @choice.unhurried? || @timing.tap_gap_from == "release"
 
       # Lengths above which the next press would begin too late, or none at all (-1).
       def upper_by_gap
@@ -93,7 +95,8 @@ module Kippen
 
         how = HOW[severity] or return []
         range = held_range
-        offered.map { |gesture| Limit.new(gesture:, how:, reasons:, held_us: range, room_us: range && room_us(range)) }
+        within = { room_us: range && room_us(range), gap_us: gap } unless @choice.unhurried?
+        offered.map { |gesture| Limit.new(gesture:, how:, reasons:, held_us: range, **within.to_h) }
       end
 
       # Those without which it would be less bad; all that are in play where none alone is to blame.

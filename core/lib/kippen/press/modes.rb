@@ -75,10 +75,7 @@ module Kippen
       def close_burst(contact)
         burst = contact.burst
         burst.closed = true
-        case burst.state
-        when :between then count_over(contact) unless contact.touch_pending?
-        when :after then over(contact) unless contact.touch_pending?
-        end
+        count_over(contact) if %i[between after].include?(burst.state) && !contact.touch_pending?
         arm(contact)
       end
     end

@@ -13,14 +13,17 @@ module Kippen
       # What a button can do here and now.
       # kind – :assigned, :builtin or :blocked; the five gestures' assignments or nil
       # top  – highest number of taps among them; long – the hold or long_press
-      Choice = Struct.new(:kind, :tap, :double_tap, :triple_tap, :long, :top) do
+      # while_held – does the mode count for as long as the hold that keeps it is on?
+      Choice = Struct.new(:kind, :tap, :double_tap, :triple_tap, :long, :top, :while_held) do
+        # Is there anything to count without a tap gap?
+        def unhurried? = while_held && top > 1
         def counted(count) = [nil, tap, double_tap, triple_tap][count]
         def lone_hold? = top.zero? && long&.gesture == "hold"
         def held_mode = (long.held_mode if long && long.gesture == "hold")
       end
 
-      BUILTIN = Choice.new(:builtin, nil, nil, nil, nil, 0).freeze
-      BLOCKED = Choice.new(:blocked, nil, nil, nil, nil, 0).freeze
+      BUILTIN = Choice.new(:builtin, nil, nil, nil, nil, 0, false).freeze
+      BLOCKED = Choice.new(:blocked, nil, nil, nil, nil, 0, false).freeze
       TAPS = %w[tap double_tap triple_tap].freeze
       LONGS = %w[long_press hold].freeze
 
@@ -37,6 +40,7 @@ module Kippen
         @places = fitting.places.reject(&:off).to_h { |place| [[place.app, place.part], place.id] }
         @live = live_assignments
         @otherwise = fitting.modes.to_h { |mode| [mode.id, mode.otherwise] }
+        @while_held = fitting.modes.select { |mode| mode.counting == "while_held" }.to_set(&:id).freeze
         @spots = {}
         @choices = Hash.new { |all, places| all[places] = {} }
       end
@@ -91,7 +95,7 @@ module Kippen
         taps = TAPS.map { |gesture| layers.filter_map { |layer| layer[gesture] }.first }
         long = layers.filter_map { |layer| layer["long_press"] || layer["hold"] }.first
         top = taps.rindex(&:itself)&.succ || 0
-        Choice.new(:assigned, *taps, long, top).freeze
+        Choice.new(:assigned, *taps, long, top, @while_held.include?(mode)).freeze
       end
 
       def layers(button, mode, spot)

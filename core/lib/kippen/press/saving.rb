@@ -8,7 +8,7 @@ module Kippen
       FORMAT = "press-state/1"
       REST = "press-rest/1"
       CONTACT = %i[closed began_us opened_us verdict bounce_ref].freeze
-      BURST = %i[mode began_us closed state count last_start_us last_release_us repeat_us repeats told].freeze
+      BURST = %i[mode began_us closed unhurried state count last_start_us last_release_us repeat_us repeats told].freeze
 
       # Returns a Hash of Strings, Integers, booleans, Arrays and Hashes.
       def save
@@ -104,7 +104,8 @@ module Kippen
         mode = saved.fetch("mode")
         origin = saved["origin"]
         origin = origin == "latch" ? :latch : holds.fetch(origin) if origin
-        burst = Burst.new(@resolver.choice(contact.button, mode, spot), mode, origin, saved.fetch("began_us"), saved["closed"], spot)
+        burst = Burst.new(@resolver.choice(contact.button, mode, spot), mode, origin, saved.fetch("began_us"), saved["closed"], spot,
+                          unhurried: saved["unhurried"])
         %i[count last_start_us last_release_us repeat_us repeats told].each { |name| burst.public_send("#{name}=", saved[name.to_s]) }
         burst.state = saved.fetch("state").to_sym
         origin.followers[contact] = true if origin && origin != :latch

@@ -16,6 +16,8 @@ module Kippen
       # repeats – of those that are only counted
       Story = Struct.new(:button, :touches, :rows, :choice, :mode, :origin, :spot, :over, :repeats, keyword_init: true) do
         def began_us = touches.first.began_us
+        # Is it counted for as long as another button is held?
+        def unhurried? = origin == "held" && choice.unhurried?
         # From when on nothing of it changed.
         def settled_us = [*touches.map { |touch| touch.ended_us || touch.began_us }, *rows.map { |row| row.outcome.at_us }].max
         def presses = touches.select { |touch| %w[press beyond].include?(touch.verdict) }

@@ -82,6 +82,7 @@ module Kippen
         when :top_reached then Words.say(:top_reached, count: Words::COUNTS.fetch(story.choice.top), gesture:)
         when :gap_over then gap_over(story, row, gesture, long)
         when :closed then Words.say(:closed_count, gesture:)
+        when :hold_over then Words.say(:hold_over, gesture:)
         when :other_pressed then Words.say(:other_pressed)
         when :press_known then known_at_once(story, row)
         end
@@ -163,7 +164,7 @@ module Kippen
       # What an undecided burst is waiting for.
       def pending(story)
         return if story.over || story.choice.nil? || story.rows.any?
-        return Words.say(:pending_more) if story.touches.last.ended_us
+        return Words.say(story.unhurried? ? :pending_held : :pending_more) if story.touches.last.ended_us
 
         Words.say(:pending_long, long: long(story)) if story.choice.long
       end

@@ -7,7 +7,8 @@ module Kippen
     class WaitParts
       # press – the last press's own length, where the wait counts from its start
       # touch – a touch that had begun and might have become a press
-      NAMES = %w[brush_guard gap_bridge press tap_gap touch].freeze
+      # hold  – another button was held, and more was counted
+      NAMES = %w[brush_guard gap_bridge press tap_gap touch hold].freeze
 
       # Takes a Stories::Story, one of its Rows, and the button's Timing.
       def initialize(story, row, timing)
@@ -38,7 +39,7 @@ module Kippen
       def done_us
         case @row.why
         when :long_reached then @story.began_us + @timing.long_press_us
-        when :let_go, :gap_over, :closed then single? ? @story.presses.first.ended_us : last.began_us
+        when :let_go, :gap_over, :closed, :hold_over then single? ? @story.presses.first.ended_us : last.began_us
         when :top_reached then last.began_us
         when :press_known, :notch then @story.began_us
         end
@@ -54,6 +55,7 @@ module Kippen
         when :press_known, :top_reached then guard_then_gap(total, @timing.brush_guard_us)
         when :long_reached then guard_then_gap(total, [@timing.brush_guard_us - @timing.long_press_us, 0].max)
         when :let_go then { "gap_bridge" => total }
+        when :hold_over then { "hold" => total }
         when :gap_over, :closed then counted(total)
         else {}
         end

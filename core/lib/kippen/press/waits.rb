@@ -5,7 +5,8 @@ module Kippen
     # How long each gesture waits on a button, exact from the rules, without pressing.
     module Waits
       # after – the moment it counts from: "press" (start of the gesture's last press),
-      #         "release" (of that press) or "long_press" (start + long-press time)
+      #         "release" (of that press), "long_press" (start + long-press time) or
+      #         "hold_end" (the button that is held beside it is let go)
       # us    – whole microseconds from there until the action happens; one that
       #         counts from the press can't come before the release is known
       # parts – what the time is spent on: { "brush_guard" | "gap_bridge" | "tap_gap" => µs }
@@ -32,15 +33,17 @@ module Kippen
 
       def self.tap(choice, timing)
         sooner = choice.tap.at_once || choice.top == 1
-        return gap(timing) unless sooner
+        return further(choice, timing) unless sooner
 
         choice.long ? Wait.of("release", gap_bridge: timing.gap_bridge_us) : known(timing)
       end
 
-      # The count that is the highest fires as soon as its press is known.
+      # The count that is the highest fires as soon as its press is known, unless more are counted for as long as one holds.
       def self.counted(choice, timing, count)
-        choice.top == count ? known(timing) : gap(timing)
+        choice.top == count && !choice.unhurried? ? known(timing) : further(choice, timing)
       end
+
+      def self.further(choice, timing) = choice.unhurried? ? Wait.of("hold_end") : gap(timing)
 
       def self.gap(timing)
         return Wait.of("press", tap_gap: timing.tap_gap_us) if timing.tap_gap_from == "press"
@@ -54,7 +57,7 @@ module Kippen
 
         Wait.of("long_press", brush_guard: [timing.brush_guard_us - timing.long_press_us, 0].max)
       end
-      private_class_method :known, :tap, :counted, :gap, :long
+      private_class_method :known, :tap, :counted, :further, :gap, :long
     end
   end
 end

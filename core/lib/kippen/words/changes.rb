@@ -76,6 +76,8 @@ module Kippen
       client_has_changed: "“client” has changed.",
       client_now: "The client is now: %{client}.",
       item_added: "%{word} added: %{name}.",
+      counted_by_gap: "%{name}: presses are counted within the tap gap.",
+      counted_while_held: "%{name}: presses are counted at any pace, for as long as it is held.",
       item_changed: "%{word} changed: %{name}.",
       item_removed: "%{word} removed: %{name}.",
       its_own: "its own",

@@ -1,5 +1,6 @@
 import { Button } from 'antd'
 import type { Mode, ModeWay } from '../../shared/api'
+import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
 import { Counts } from './Counts'
@@ -48,7 +49,29 @@ export function ModeCard(props: {
         <Ways mode={mode} />
       )}
       {mode.counts.length > 0 && <Counts counts={mode.counts} />}
+      {mode.counts.length > 0 && <HowItCounts mode={mode} />}
     </li>
+  )
+}
+
+/** Within the tap gap, or at any pace: a mode that was made before is asked about. */
+function HowItCounts({ mode }: { mode: Mode }) {
+  const mayChange = useMayChange()
+  const { change } = useChange()
+  if (mode.counting === 'while_held') return null
+  const atAnyPace = () => {
+    const { id, name } = mode
+    void change({ kind: 'mode', mode: { id, name, counting: 'while_held' } }, say.countsWhileHeld(name))
+  }
+  return (
+    <p className={styles.row}>
+      {say.countsByGap}
+      {mayChange && (
+        <Button aria-label={say.countWhileHeldOf(mode.name)} onClick={atAnyPace}>
+          {say.countWhileHeld}
+        </Button>
+      )}
+    </p>
   )
 }
 

@@ -10,6 +10,11 @@ const OTHERWISE = (['base', 'builtin', 'nothing'] as const).map((value) => ({
   label: say.otherwiseWords[value],
 }))
 
+const COUNTING = (['by_gap', 'while_held'] as const).map((value) => ({
+  value,
+  label: say.countingWords[value],
+}))
+
 /** A mode that is there, or a new one. */
 export function ModeSheet(props: { desk: Desk; id: string | undefined; onClose: () => void }) {
   const { desk, id, onClose } = props
@@ -21,8 +26,9 @@ function Details({ mode, onClose }: { mode: Mode | undefined; onClose: () => voi
   const { change, busy, refused } = useFormChange()
   const [name, setName] = useState(mode?.name ?? '')
   const [otherwise, setOtherwise] = useState<Mode['otherwise']>(mode?.otherwise ?? 'base')
+  const [counting, setCounting] = useState<Mode['counting']>(mode?.counting ?? 'by_gap')
   const onSubmit = async () => {
-    const said = { name: name.trim(), otherwise }
+    const said = { name: name.trim(), otherwise, counting }
     const made = { kind: 'mode' as const, mode: mode ? { id: mode.id, ...said } : said }
     const words = mode ? say.modeChanged(said.name) : say.modeAdded(said.name)
     if (said.name && (await change(made, words, { tell: true }))) onClose()
@@ -42,6 +48,14 @@ function Details({ mode, onClose }: { mode: Mode | undefined; onClose: () => voi
             value={otherwise}
             options={OTHERWISE}
             onChange={(event) => setOtherwise(event.target.value as Mode['otherwise'])}
+          />
+        </Field>
+        <Field label={say.countingIs} at="counting">
+          <Radio.Group
+            vertical
+            value={counting}
+            options={COUNTING}
+            onChange={(event) => setCounting(event.target.value as Mode['counting'])}
           />
         </Field>
         <Button type="primary" htmlType="submit" loading={busy} disabled={!name.trim()}>

@@ -1764,6 +1764,11 @@ export interface components {
          * @enum {unknown}
          */
         Otherwise: "base" | "builtin" | "nothing";
+        /**
+         * @description How presses are counted in a mode: within the tap gap, or for as long as the hold that keeps it is on
+         * @enum {unknown}
+         */
+        Counting: "by_gap" | "while_held";
         /** @description A mode that can be come into and not left again */
         Trap: {
             mode: string;
@@ -1828,6 +1833,7 @@ export interface components {
                 id: string;
                 name: string;
                 otherwise: components["schemas"]["Otherwise"];
+                counting: components["schemas"]["Counting"];
                 assigned: number;
                 shortlist: string | null;
                 ways_in: components["schemas"]["ModeWay"][];
@@ -1993,6 +1999,7 @@ export interface components {
                 id?: string;
                 name: components["schemas"]["Words"];
                 otherwise?: components["schemas"]["Otherwise"];
+                counting?: components["schemas"]["Counting"];
             };
         } | {
             /** @constant */
