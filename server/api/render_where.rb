@@ -102,7 +102,7 @@ module Kippen
           "place" => one.place == Fitting::EVERYWHERE ? nil : Words.place(@fitting, one.place) }
       end
 
-      def mode_name(id) = id == Fitting::BASE ? Words.say(:layer_usual) : Words.mode(@fitting, id)
+      def mode_name(id) = id == Fitting::BASE ? Words.say(:rung_usual) : Words.mode(@fitting, id)
 
       # What is counted while a mode is held.
       def counts(mode)

@@ -58,7 +58,7 @@ module Kippen
 
     def test_what_kippen_hears_it_sees_for_itself
       assert_equal "seen", states(remote, [heard("up", 80)])["first-press"]
-      assert_equal(%w[open seen], [2999, 3000].map { |ms| states(remote, [heard("back", ms)])["pair"] })
+      assert_equal(%w[open seen], [3999, 4000].map { |ms| states(remote, [heard("volume-down", ms)])["pair"] })
       assert_equal "open", states(remote, [heard("up", 5000)])["pair"], "another button"
     end
 

@@ -28,9 +28,9 @@ module Kippen
     def test_a_gamepad_that_was_started_as_a_keyboard_is_one
       pad = with_devices("gamepad")
       assert_equal [["small-gamepad/lower", "kind"]], candidates(pad, "gamepad:1:button:0")
-      assert_empty candidates(pad, "key:KeyG")
+      assert_empty candidates(pad, "key:KeyE")
       keyboard = made(pad, "ready", device: "small-gamepad", step: "start-keyboard", done: true)
-      assert_equal [["small-gamepad/lower", "kind"]], candidates(keyboard, "key:KeyG")
+      assert_equal [["small-gamepad/lower", "kind"]], candidates(keyboard, "key:KeyE")
       assert_empty candidates(keyboard, "gamepad:1:button:0")
     end
 

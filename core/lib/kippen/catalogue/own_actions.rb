@@ -48,7 +48,7 @@ module Kippen
       def taking(mode, how, only)
         name = mode.name || mode.id
         item("mode-#{mode.id}-#{how}", Words.say(:"mode_#{how}_action", mode: name), Words.say(:"mode_#{how}_effect", mode: name),
-             { "kind" => "mode", "mode" => mode.id, "how" => how }, words: "mode switch layer #{name}").merge(only ? { "only" => only } : {})
+             { "kind" => "mode", "mode" => mode.id, "how" => how }, words: "mode switch #{name}").merge(only ? { "only" => only } : {})
       end
 
       def shortlists(fitting)

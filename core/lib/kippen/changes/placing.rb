@@ -42,7 +42,7 @@ module Kippen
       # Where the kept tap would cover one that is narrower (base in a place, beneath another mode), it
       # stands further down among what the spot falls back to. The last of those covers nothing.
       def keep_tap(draft, spot, held_back)
-        at = layers(draft, spot).find { |layer| !covers?(draft, layer) }
+        at = rungs(draft, spot).find { |rung| !covers?(draft, rung) }
         draft.rows.put(at.members.merge(KEPT_TAP, held_back ? {} : { "at_once" => true }))
       end
 
@@ -51,9 +51,9 @@ module Kippen
         return false if draft.rows.of(at.button).none? { |row| row["gesture"] == "tap" }
 
         every_spot(draft, at.button).any? do |spot|
-          layers = layers(draft, spot)
-          index = layers.index(at)
-          index && layers.take(index).none? { |layer| tap_in_force?(draft, layer) } && layers.drop(index).any? { |layer| draft.rows.find(layer, "tap") }
+          rungs = rungs(draft, spot)
+          index = rungs.index(at)
+          index && rungs.take(index).none? { |rung| tap_in_force?(draft, rung) } && rungs.drop(index).any? { |rung| draft.rows.find(rung, "tap") }
         end
       end
 
@@ -80,11 +80,11 @@ module Kippen
       def untouched?(draft, spot, button)
         return false if button.kind == "notch"
 
-        layers = layers(draft, spot)
-        return false if layers.empty? || layers.any? { |layer| draft.rows.find(layer, "tap") }
+        rungs = rungs(draft, spot)
+        return false if rungs.empty? || rungs.any? { |rung| draft.rows.find(rung, "tap") }
 
         blocked = mode_of(draft, spot)&.otherwise == "nothing"
-        !blocked && layers.none? { |layer| in_force?(draft, layer, spot) }
+        !blocked && rungs.none? { |rung| in_force?(draft, rung, spot) }
       end
 
       def every_spot(draft, button)
@@ -92,28 +92,28 @@ module Kippen
         [Fitting::EVERYWHERE, *draft.list("places").ids].product(modes).map { |place, mode| Spot.new(button, place, mode) }
       end
 
-      def tap_in_force?(draft, layer)
-        tap = draft.rows.find(layer, "tap")
-        tap && !tap["off"] && !draft.view.place(layer.place)&.off
+      def tap_in_force?(draft, rung)
+        tap = draft.rows.find(rung, "tap")
+        tap && !tap["off"] && !draft.view.place(rung.place)&.off
       end
 
-      def in_force?(draft, layer, spot)
-        off = layer.place != spot.place && draft.view.place(layer.place)&.off
-        !off && draft.rows.at(layer).any? { |item| !item["off"] }
+      def in_force?(draft, rung, spot)
+        off = rung.place != spot.place && draft.view.place(rung.place)&.off
+        !off && draft.rows.at(rung).any? { |item| !item["off"] }
       end
 
       # A bare tap that is the built-in, where nothing lies beneath it and nothing falls back to it.
       def says_nothing?(draft, spot, item)
         return false unless item.except("button", "place", "mode", "at_once") == KEPT_TAP && mode_of(draft, spot)&.otherwise != "nothing"
-        return false if layers(draft, spot).drop(1).any? { |layer| draft.rows.at(layer).any? }
+        return false if rungs(draft, spot).drop(1).any? { |rung| draft.rows.at(rung).any? }
 
         others = draft.rows.of(spot.button).map { |row| Spot.of(row) }.uniq - [spot]
-        others.none? { |other| layers(draft, other).include?(spot) }
+        others.none? { |other| rungs(draft, other).include?(spot) }
       end
 
       # The Spots that are looked at for one, closest first, as though everything were on.
-      def layers(draft, spot)
-        Press::Resolver.layers(spot.mode, mode_of(draft, spot)&.otherwise, places(draft, spot.place)).map { |mode, place| Spot.new(spot.button, place, mode) }
+      def rungs(draft, spot)
+        Press::Resolver.rungs(spot.mode, mode_of(draft, spot)&.otherwise, places(draft, spot.place)).map { |mode, place| Spot.new(spot.button, place, mode) }
       end
 
       def places(draft, id)
@@ -125,7 +125,7 @@ module Kippen
       def mode_of(draft, spot) = draft.view.mode(spot.mode)
 
       private_class_method :keep_tap, :covers?, :every_spot, :tap_in_force?, :act_at_once, :at_once_anyway, :fitting_members
-      private_class_method :untouched?, :in_force?, :says_nothing?, :layers, :places, :mode_of
+      private_class_method :untouched?, :in_force?, :says_nothing?, :rungs, :places, :mode_of
     end
   end
 end

@@ -30,7 +30,7 @@ module Kippen
       REMEMBERED = 4_096
 
       # [[mode, place]…] in the order in which they are looked at. otherwise – of the mode
-      def self.layers(mode, otherwise, places)
+      def self.rungs(mode, otherwise, places)
         modes = mode != Fitting::BASE && otherwise == "base" ? [mode, Fitting::BASE] : [mode]
         modes.product(places)
       end
@@ -89,18 +89,18 @@ module Kippen
       end
 
       def resolve(button, mode, spot)
-        layers = layers(button, mode, spot)
-        return otherwise(mode) if layers.empty?
+        rungs = rungs(button, mode, spot)
+        return otherwise(mode) if rungs.empty?
 
-        taps = TAPS.map { |gesture| layers.filter_map { |layer| layer[gesture] }.first }
-        long = layers.filter_map { |layer| layer["long_press"] || layer["hold"] }.first
+        taps = TAPS.map { |gesture| rungs.filter_map { |rung| rung[gesture] }.first }
+        long = rungs.filter_map { |rung| rung["long_press"] || rung["hold"] }.first
         top = taps.rindex(&:itself)&.succ || 0
         Choice.new(:assigned, *taps, long, top, @while_held.include?(mode)).freeze
       end
 
-      def layers(button, mode, spot)
+      def rungs(button, mode, spot)
         by_spot = @live[button.ref] or return []
-        Resolver.layers(mode, @otherwise[mode], spot.places).filter_map { |layer| by_spot[layer] }
+        Resolver.rungs(mode, @otherwise[mode], spot.places).filter_map { |rung| by_spot[rung] }
       end
 
       def otherwise(mode) = @otherwise[mode] == "nothing" ? BLOCKED : BUILTIN

@@ -48,12 +48,12 @@ module Kippen
 
       def why(gesture, assignment)
         looked = looked(gesture)
-        layers = looked.chunk_while { |(_, one), (_, other)| one == other }.map { |same| layers(same.map(&:first), same.first.last) }
-        [(Words.say(:answer_looked, layers: layers.join("; ")) if layers.any?), otherwise(gesture, assignment)].compact
+        rungs = looked.chunk_while { |(_, one), (_, other)| one == other }.map { |same| rungs(same.map(&:first), same.first.last) }
+        [(Words.say(:answer_looked, rungs: rungs.join("; ")) if rungs.any?), otherwise(gesture, assignment)].compact
       end
 
       # Several that had the same to say, as one.
-      def layers(names, result) = Words.say(:"layer_#{result}#{"_many" if names.size > 1}", layer: names.join(", "))
+      def rungs(names, result) = Words.say(:"rung_#{result}#{"_many" if names.size > 1}", rung: names.join(", "))
 
       # What happens where nothing was found.
       def otherwise(gesture, assignment)
@@ -67,18 +67,18 @@ module Kippen
         Words.say(:answer_builtin, builtin: @button.builtin ? " (#{@button.builtin})" : "")
       end
 
-      # [[layer in words, "has", "off" or "none"]…] up to the one that has it.
+      # [[rung in words, "has", "off" or "none"]…] up to the one that has it.
       def looked(gesture)
         all = Press::Candidates.of(@fitting, @button, gesture, @mode, @spot)
-        layers = Press::Resolver.layers(@mode, @mode == Fitting::BASE ? nil : @fitting.mode(@mode).otherwise, places)
+        rungs = Press::Resolver.rungs(@mode, @mode == Fitting::BASE ? nil : @fitting.mode(@mode).otherwise, places)
         return [] if all.none? { |one| %w[won off covered].include?(one.result) }
 
-        upto = layers.index do |mode, place|
+        upto = rungs.index do |mode, place|
           all.any? do |one|
             one.result == "won" && [one.assignment.mode, one.assignment.place] == [mode, place]
           end
-        end || (layers.size - 1)
-        layers.first(upto + 1).map { |mode, place| [layer(mode, place), result(all, mode, place)] }
+        end || (rungs.size - 1)
+        rungs.first(upto + 1).map { |mode, place| [rung(mode, place), result(all, mode, place)] }
       end
 
       # Those that are switched off are looked at too, to say so.
@@ -88,11 +88,11 @@ module Kippen
         [(known.call(app, part) if part), (known.call(app, nil) if app), Fitting::EVERYWHERE].compact
       end
 
-      def layer(mode, place)
-        Words.say(:layer, mode: mode == Fitting::BASE ? Words.say(:layer_usual) : Words.mode(@fitting, mode), place: place_words(place))
+      def rung(mode, place)
+        Words.say(:rung, mode: mode == Fitting::BASE ? Words.say(:rung_usual) : Words.mode(@fitting, mode), place: place_words(place))
       end
 
-      def place_words(place) = place == Fitting::EVERYWHERE ? Words.say(:layer_everywhere) : Words.say(:layer_in, place: Words.place(@fitting, place))
+      def place_words(place) = place == Fitting::EVERYWHERE ? Words.say(:rung_everywhere) : Words.say(:rung_in, place: Words.place(@fitting, place))
 
       def result(all, mode, place)
         results = all.select { |one| [one.assignment.mode, one.assignment.place] == [mode, place] }.map(&:result)
