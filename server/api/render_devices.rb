@@ -5,7 +5,7 @@ module Kippen
     # Device kinds and a client's devices as the JSON of the contract.
     class RenderDevices
       def self.kind(kind)
-        { "id" => kind.id, "name" => kind.name, "words" => kind.data["words"], "systems" => kind.systems, "belongs" => kind.belongs,
+        { "id" => kind.id, "name" => kind.name, "words" => kind.data["words"], "systems" => kind.systems, "belongs" => kind.sure,
           "versions" => kind.versions,
           "variants" => kind.variants.map { |variant| variant.slice("id", "name") }, "sits_on" => kind.data.fetch("sits_on", []),
           "drawing" => drawing(kind, nil), "carries" => kind.data["hosts"].map { |system, carries| carried(system, carries) } }
@@ -47,7 +47,7 @@ module Kippen
         facts(device, kind).merge(
           "seat" => Render.seat(device.seat), "seats" => seats(device, kind), "may_sit" => may_sit(device, kind),
           "buttons" => device.buttons.map { |button| button(device, button) },
-          "steps" => ready.steps.map { |step| step(step) }, "stops" => ready.stops,
+          "unsure" => kind&.unsure(host.system), "steps" => ready.steps.map { |step| step(step) }, "stops" => ready.stops,
           "carries" => kind&.carries(host.system)&.then { |carries| RenderDevices.carried(host.system, carries) }
         )
       end

@@ -52,7 +52,7 @@ module Kippen
     def test_kippen_sees_a_first_press_and_a_hold_by_itself
       with_remote
       assert_equal({ "wants" => 0, "steps" => 4, "devices" => 1 }, ask("/api/clients/#{@client}")["open"])
-      press("key:BrowserBack", 1_000_000, 4_000_001, raw: true)
+      press("key:AudioVolumeDown", 1_000_000, 5_000_001, raw: true)
       assert_equal(%w[seen seen], %w[pair first-press].map { |id| step("television-remote", id)["state"] })
       assert_equal 2, ask("/api/clients/#{@client}")["open"]["steps"]
       assert_equal 2, ask("/api/clients")["clients"][0]["open"]["steps"], "the caseload says the same"
@@ -64,23 +64,23 @@ module Kippen
         setup
         with_remote
         listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
-        bind = ->(heard) { send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => heard, "button" => "television-remote/back" }]) }
+        bind = ->(heard) { send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => heard, "button" => "television-remote/volume-down" }]) }
         bind.call("key:KeyQ")
         assert_equal(%w[open open], %w[pair first-press].map { |id| step("television-remote", id)["state"] })
-        press(raw ? "key:KeyQ" : "television-remote/back", 0, 4_000_001, listener:, raw:)
+        press(raw ? "key:KeyQ" : "television-remote/volume-down", 0, 4_000_001, listener:, raw:)
         assert_equal(%w[open seen], %w[pair first-press].map { |id| step("television-remote", id)["state"] }, "raw: #{raw}")
         assert_equal 3, ask("/api/clients/#{@client}")["open"]["steps"], "the trail says the same"
-        bind.call("key:BrowserBack")
+        bind.call("key:AudioVolumeDown")
         assert_equal raw ? "open" : "seen", step("television-remote", "pair")["state"], "it can have been the remote's own key"
       end
     end
 
     def test_a_stand_in_hand_is_heard_of_nobody
-      hand = { "id" => "h", "press_ms" => { "median" => 90 }, "long_ms" => { "median" => 4000 }, "apart_ms" => { "median" => 200 } }
+      hand = { "id" => "h", "press_ms" => { "median" => 90 }, "long_ms" => { "median" => 6000 }, "apart_ms" => { "median" => 200 } }
       add_client(ask("/api/clients/#{@client}/fitting").merge("hands" => [hand]))
       @revision = 1
       with_remote
-      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "h", "button" => "television-remote/back", "script" => ["long_press"], "seed" => 1)
+      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "h", "button" => "television-remote/volume-down", "script" => ["long_press"], "seed" => 1)
       assert_equal 201, status, answer
       assert_equal(%w[open open], %w[pair first-press].map { |id| step("television-remote", id)["state"] })
     end

@@ -23,8 +23,7 @@ module Kippen
     end
 
     def test_what_is_refused_says_why
-      assert_equal([["/change/host", "Television remote can't be used at a phone"]],
-                   faults { add(bare("hosts" => [{ "id" => "p", "system" => "phone" }]), "remote") })
+      assert_equal([["/change/host", "Phone can't be used at a computer"]], faults { add(bare, "phone", host: "desk") })
       assert_equal([["/change/host", "add a host first: what the device is connected to"]], faults { add(Fitting.read("kippen" => "fitting/1"), "switch") })
       assert_equal([["/change/host", 'unknown host "attic"']], faults { add(bare, "switch", host: "attic") })
     end

@@ -63,7 +63,7 @@ module Kippen
     end
 
     def test_what_stands_for_a_button_is_heard_but_holds_nothing
-      stood = heard("back", 5000).tap { |contact| contact.stands_in = true }
+      stood = heard("volume-down", 5000).tap { |contact| contact.stands_in = true }
       assert_equal %w[open seen], states(remote, [stood]).values_at("pair", "first-press")
     end
 

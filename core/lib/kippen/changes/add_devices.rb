@@ -18,10 +18,11 @@ module Kippen
         end
       end
 
-      # The id of the host it belongs to. With devices of a kind that works at several, one that is there is taken.
+      # The id of the host it belongs to. With devices of a kind that works at several, one that is there is taken; one that
+      # was there before, where it surely works, goes before a new one.
       def self.host(draft, kind)
         hosts = draft.list("hosts").to_a
-        found = kind.belongs.lazy.filter_map { |system| hosts.find { |host| host["system"] == system } }.first
+        found = first(hosts, kind.belongs) || first(draft.before.list("hosts"), kind.sure)
         return found["id"] if found
 
         # Devices that named no host were at the one that needs none: it gets a name before another comes.
@@ -30,6 +31,9 @@ module Kippen
         added.each { |system| PutHost.new(host: { "name" => HOST_NAMES.fetch(system), "system" => system }).make(draft) }
         draft.list("hosts").to_a.last["id"]
       end
+
+      def self.first(hosts, systems) = systems.lazy.filter_map { |system| hosts.find { |host| host["system"] == system } }.first
+      private_class_method :first
 
       # Where it sits: { "device", "place" } or nil.
       def self.seat(draft, kind, host)

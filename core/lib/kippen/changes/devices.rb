@@ -23,6 +23,7 @@ module Kippen
 
         found = draft.list("hosts").find(host || draft.list("hosts").ids.first) || refuse("host", Words.say(:unknown_host, host: Faults.show(host)))
         refuse("host", Words.say(:cant_be_used_at, id: kind.name, system: found["system"])) unless kind.carries(found["system"])
+        Moving.unsure(draft, kind, kind.name, found["system"])
         found["id"]
       end
 

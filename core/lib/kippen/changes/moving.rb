@@ -14,9 +14,15 @@ module Kippen
         raise Invalid.at("/change/host", Words.say(:cant_be_used_at, id: barred.map { |one| one.name || one.id }.join(", "), system:)) if barred.any?
 
         devices.each do |device|
+          unsure(draft, draft.kinds.of(device), device.name || device.id, system)
           device.buttons.each { |button| switch_off(draft, device, button, system) }
           timing(draft, device, system)
         end
+      end
+
+      # Where nobody can be sure that it works, that is told.
+      def unsure(draft, kind, name, system)
+        why = kind&.unsure(system) and draft.notes << Words.say(:unsure_there, name:, system:, why:)
       end
 
       def carries?(draft, device, system)

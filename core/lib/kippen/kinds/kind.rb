@@ -40,8 +40,12 @@ module Kippen
       # or nil where it can't be used there. system – of Fitting::Host
       def carries(system) = data.fetch("hosts")[system]
       def systems = data.fetch("hosts").keys
-      # Systems of hosts at which a new one is put, in this order.
-      def belongs = data["belongs"] ? [data["belongs"]] : systems
+      # Why nobody can be sure that it works there, and what to try; nil where it does.
+      def unsure(system) = carries(system)&.fetch("unsure", nil)
+      # Systems at which it surely works, those where it belongs first.
+      def sure = belongs | systems.reject { |system| unsure(system) }
+      # Systems of hosts at which a new one is put, in this order; a host of the first is made where there is none.
+      def belongs = data["belongs"] ? [data["belongs"]] : systems.reject { |system| unsure(system) }
 
       # A new device's buttons, as a fitting has them.
       def fitting_buttons(variant)

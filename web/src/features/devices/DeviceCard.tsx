@@ -59,6 +59,7 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
           <h4>{device.off ? <s>{name}</s> : name}</h4>
           <p>{facts(device, all)}</p>
           {device.off && <p className={styles.strong}>{say.switchedOffKeptBut}</p>}
+          {device.unsure && <p className={styles.strong}>{say.unsure(device.unsure)}</p>}
           {device.stops.length > 0 && (
             <p className={styles.strong}>{say.notReadyYet(device.stops.join('. '))}</p>
           )}

@@ -6,6 +6,7 @@ export const say = {
   chooseOneSeveralAgain: 'Choose one or several; again for another of the same.',
   mouseSwitchBreath: 'mouse, switch, breath …',
   for: (host: string) => `for the ${host}`,
+  unsure: (why: string) => `It isn't sure that it works here. ${why}`,
   forWhichComesWith: (belongs: string) => `for a ${belongs}, which comes with it`,
   oneLess: (name: string) => `One ${name} less`,
   which: (name: string, index: string, count: string) => `${name} ${index} of ${count}: which`,

@@ -2366,7 +2366,7 @@ export interface components {
             /** @description To find it by */
             words: string;
             systems: components["schemas"]["System"][];
-            /** @description At which a new one is put, the first that is there */
+            /** @description At which a new one is put, the first that is there; where none is, one of the first comes with it */
             belongs: components["schemas"]["System"][];
             versions: string[];
             variants: components["schemas"]["Named"][];
@@ -2451,6 +2451,8 @@ export interface components {
                 words: string;
             }[];
             buttons: components["schemas"]["ButtonFacts"][];
+            /** @description Why nobody can be sure that it works at this host, and what to try; null where it does */
+            unsure: string | null;
             steps: components["schemas"]["Step"][];
             stops: string[];
             carries: null | components["schemas"]["Carries"];
