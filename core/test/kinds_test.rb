@@ -7,8 +7,8 @@ module Kippen
   class KindsTest < CoreTest
     include KindsData
 
-    NEEDED = %w[computer-itself direction-pad gamepad grip head-switch keyboard mouse-five pen phone phone-itself remote ring sip-puff stick switch switch-box
-                tablet tablet-itself].freeze
+    NEEDED = %w[computer-itself direction-pad drawing-tablet gamepad grip head-switch hub keyboard mouse-five pen phone phone-itself phone-keys
+                remote ring sip-puff stick switch switch-box tablet tablet-itself touchpad twin].freeze
 
     def test_every_kind_is_there
       assert_equal NEEDED, KINDS.all.map(&:id).sort
@@ -24,7 +24,7 @@ module Kippen
           assert_includes button["signals"], button["counts"], "#{kind.id}/#{button["id"]}"
         end
         kind.variants.each { |variant| assert_empty variant["buttons"] - ids, kind.id }
-        steps = kind.steps.map { |step| step["id"] }
+        steps = kind.steps.flat_map { |step| step.values_at("id", "one_of") }
         kind.steps.each { |step| assert_empty step["needs"] - steps, "#{kind.id}: #{step["id"]}" }
         kind.steps.filter_map { |step| step.dig("check", "held", "button") }.each { |button| assert_includes ids, button, kind.id }
         assert_empty [*kind.data["sits_on"], *kind.takes].reject { |id| KINDS.find(id) }, kind.id

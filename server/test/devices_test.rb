@@ -64,7 +64,9 @@ module Kippen
         setup
         with_remote
         listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
-        bind = ->(heard) { send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => heard, "button" => "television-remote/volume-down" }]) }
+        bind = lambda { |heard|
+          send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => heard, "button" => "television-remote/volume-down" }])
+        }
         bind.call("key:KeyQ")
         assert_equal(%w[open open], %w[pair first-press].map { |id| step("television-remote", id)["state"] })
         press(raw ? "key:KeyQ" : "television-remote/volume-down", 0, 4_000_001, listener:, raw:)
@@ -80,7 +82,8 @@ module Kippen
       add_client(ask("/api/clients/#{@client}/fitting").merge("hands" => [hand]))
       @revision = 1
       with_remote
-      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "h", "button" => "television-remote/volume-down", "script" => ["long_press"], "seed" => 1)
+      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "h", "button" => "television-remote/volume-down", "script" => ["long_press"],
+                                                                "seed" => 1)
       assert_equal 201, status, answer
       assert_equal(%w[open open], %w[pair first-press].map { |id| step("television-remote", id)["state"] })
     end

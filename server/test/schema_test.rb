@@ -62,7 +62,7 @@ module Kippen
 
     def test_every_kind_of_device_keeps_its_schema
       files = Dir[File.join(Server::DATA, "kinds", "*.json")]
-      assert_equal 18, files.size
+      assert_equal 23, files.size
       files.each { |file| assert_empty(KIND.validate(JSON.parse(File.read(file))).map { |error| error["error"] }, file) }
     end
 

@@ -34,6 +34,16 @@ module Kippen
       checked.each { |code| assert_equal numbers.fetch(code["name"]), code["number"], code["name"] }
     end
 
+    # What a recording of a kind's buttons and seats is said to hold.
+    def test_what_kinds_say_of_recordings_the_kernel_knows
+      known = File.read(LINUX).scan(/^#define\s+((?:KEY|BTN|REL|ABS)_\w+)/).flatten
+      Dir[File.expand_path("../../core/data/kinds/*.json", __dir__)].each do |file|
+        kind = JSON.parse(File.read(file))
+        said = kind["buttons"].flat_map { |button| button["heard"]["recording"] } + kind.fetch("seats", []).flat_map { |seat| seat.fetch("recording", []) }
+        assert_empty said - known, File.basename(file)
+      end
+    end
+
     def test_android_names_and_numbers_are_its_headers
       numbers = File.read(ANDROID).scan(/^\s+A(KEYCODE_\w+)\s*=\s*(\d+)/).to_h.transform_values { |value| Integer(value, 10) }
       checked = ROWS.filter_map { |row| row["android"] }

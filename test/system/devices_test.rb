@@ -203,9 +203,9 @@ module Kippen
       end
       find("label", text: "Find a button").click
       click_button "Listen to everything"
-      press_key("KeyG", 0.05)
+      press_key("KeyE", 0.05)
       assert_text "Pad, Lower round button"
-      press_key("KeyA", 0.05)
+      press_key("KeyM", 0.05)
       assert_text "No button of this client is known by it."
     end
 

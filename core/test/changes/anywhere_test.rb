@@ -10,10 +10,10 @@ module Kippen
 
     EVERY = %w[computer tablet phone television].map { |system| { "id" => system, "name" => system.capitalize, "system" => system } }.freeze
     # What is its own host, or happens to one.
-    BOUND = { "phone" => %w[phone], "tablet" => %w[tablet], "phone-itself" => %w[phone], "tablet-itself" => %w[tablet],
+    BOUND = { "phone" => %w[phone], "phone-keys" => %w[phone], "tablet" => %w[tablet], "phone-itself" => %w[phone], "tablet-itself" => %w[tablet],
               "computer-itself" => %w[computer] }.freeze
     # Neither has a screen that a pen draws on.
-    ELSEWHERE = { "pen" => %w[tablet computer phone] }.freeze
+    ELSEWHERE = { "pen" => %w[tablet computer phone], "drawing-tablet" => %w[tablet computer phone] }.freeze
     SURE = { "mouse-five" => %w[computer tablet], "gamepad" => %w[computer tablet], "keyboard" => %w[computer tablet phone], "grip" => %w[computer tablet],
              "stick" => %w[computer tablet], "sip-puff" => %w[computer tablet], "head-switch" => %w[computer tablet phone] }.freeze
 

@@ -75,8 +75,17 @@ module Kippen
 
     def test_of_two_ways_to_start_one_is_enough
       pad = add(bare, "gamepad")
-      assert_equal %w[charge start-pad start-keyboard pad-pair], ready(pad).steps.map(&:id)
-      assert_equal %w[charge start-keyboard pad-pair], ready(tick(pad, "start-keyboard")).steps.map(&:id)
+      assert_equal %w[charge start-pad start-keyboard pad-pair pad-firmware pad-levels], ready(pad).steps.map(&:id)
+      assert_equal %w[charge start-keyboard pad-pair pad-firmware pad-levels], ready(tick(pad, "start-keyboard")).steps.map(&:id)
+    end
+
+    # Whichever way it was started, it was; before that nothing can be paired.
+    def test_what_needs_one_of_two_ways_waits_for_either
+      pad = tick(add(bare, "gamepad"), "charge")
+      pairing = ->(fitting) { ready(fitting).steps.find { |one| one.id == "pad-pair" } }
+      assert_equal ["later", ["Start it as a gamepad, or: Start it as a keyboard"]], pairing[pad].to_h.values_at(:state, :needs)
+      %w[start-pad start-keyboard].each { |way| assert_equal ["open", []], pairing[tick(pad, way)].to_h.values_at(:state, :needs) }
+      assert_equal "later", pairing[made(tick(pad, "start-pad"), "ready", device: "small-gamepad", step: "start-pad", done: false)].state
     end
 
     def test_versions_are_compared_as_numbers

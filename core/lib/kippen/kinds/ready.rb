@@ -24,6 +24,7 @@ module Kippen
         asked = (kind ? kind.steps : []).select { |step| asked?(step, host.system) }
         @done = asked.to_h { |step| [step["id"], finished(step)] }
         @titles = asked.to_h { |step| [step["id"], step["title"]] }
+        @ways = asked.select { |step| step["one_of"] }.group_by { |step| step["one_of"] }.transform_values { |steps| steps.map { |step| step["id"] } }
         @steps = asked.reject { |step| otherwise_done?(step, asked) }.map { |step| step(step) }.freeze
       end
 
@@ -74,7 +75,14 @@ module Kippen
       # Only the button itself can have done what holding it does.
       def holds?(contact, held) = !contact.stands_in && contact.held_us.to_i >= held["ms"] * 1000 && contact.button == held["button"]
 
-      def finished?(id) = %w[done seen].include?(@done.fetch(id, ["done"]).first)
+      # id – of a step, or what several of which one is enough are called
+      def finished?(id)
+        return @ways[id].any? { |way| finished?(way) } if @ways.key?(id)
+
+        %w[done seen].include?(@done.fetch(id, ["done"]).first)
+      end
+
+      def title(id) = @ways.key?(id) ? @ways[id].map { |way| @titles.fetch(way) }.join(Words.say(:one_or_other)) : @titles.fetch(id)
 
       def otherwise_done?(step, asked)
         step["one_of"] && !finished?(step["id"]) && asked.any? { |other| other["one_of"] == step["one_of"] && finished?(other["id"]) }
@@ -82,7 +90,7 @@ module Kippen
 
       def step(step)
         state, by, at, changed_from = @done.fetch(step["id"])
-        needs = step["needs"].reject { |id| finished?(id) }.map { |id| @titles.fetch(id) }
+        needs = step["needs"].reject { |id| finished?(id) }.map { |id| title(id) }
         state = "later" if state == "open" && needs.any?
         Step.new(**%w[id title how see if_not part stops becomes].to_h { |key| [key.to_sym, step[key]] },
                  state:, needs:, by:, at:, changed_from:, can_see: step.key?("check") && !step.key?("one_of")).freeze

@@ -27,6 +27,7 @@ module Kippen
       there_again_take_that_out: "there is a %{taken} again: take that out first",
       unknown_host: "unknown host %{host}",
       host_was_on_gone_say: "the host it was on is gone: say at which it shall be",
+      one_or_other: ", or: ",
       unsure_there: "%{name} at a %{system}: it isn't sure that it works. %{why}",
       cant_be_used_at: "%{id} can't be used at a %{system}",
       comes_without_its_place_that: "%{id} comes without its place (%{seat}): that is gone or taken.",
