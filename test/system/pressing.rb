@@ -5,7 +5,7 @@ module Kippen
   # made in a moment, however long it says that it lasted.
   module Pressing
     # Windows virtual key codes, which the browser's protocol asks for.
-    KEYS = { "F1" => 112, "F2" => 113, "F8" => 119, "F9" => 120, "KeyE" => 69, "KeyM" => 77, "F13" => 124 }.freeze
+    KEYS = { "F1" => 112, "F2" => 113, "F8" => 119, "F9" => 120, "KeyA" => 65, "KeyE" => 69, "KeyM" => 77, "F13" => 124 }.freeze
 
     def key(type, code, at)
       browser.execute_cdp("Input.dispatchKeyEvent", type:, code:, key: code, windowsVirtualKeyCode: KEYS.fetch(code), timestamp: at)

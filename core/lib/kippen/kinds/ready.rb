@@ -24,8 +24,13 @@ module Kippen
         asked = (kind ? kind.steps : []).select { |step| asked?(step, host.system) }
         @done = asked.to_h { |step| [step["id"], finished(step)] }
         @titles = asked.to_h { |step| [step["id"], step["title"]] }
-        @ways = asked.select { |step| step["one_of"] }.group_by { |step| step["one_of"] }.transform_values { |steps| steps.map { |step| step["id"] } }
+        @ways = Ready.ways(asked)
         @steps = asked.reject { |step| otherwise_done?(step, asked) }.map { |step| step(step) }.freeze
+      end
+
+      # { what several steps of which one is enough are called => their ids }
+      def self.ways(steps)
+        steps.select { |step| step["one_of"] }.group_by { |step| step["one_of"] }.transform_values { |same| same.map { |step| step["id"] } }
       end
 
       def open = steps.reject { |step| %w[done seen].include?(step.state) }
