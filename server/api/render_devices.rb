@@ -24,6 +24,9 @@ module Kippen
           "settable" => carries["settable"].map { |name, allowed| { "setting" => name, "words" => Words.settable(name, allowed) } } }
       end
 
+      # By whom and when something was said, or nil.
+      def self.said(said) = said && { "by" => said["by"], "at" => said["at"] }
+
       # contacts – { device id => [Kinds::Ready::Contact] }
       def initialize(fitting, contacts)
         @fitting = fitting
@@ -81,19 +84,23 @@ module Kippen
         data = KINDS.button(device, button) || {}
         Render.button(button, device).merge(
           "is" => data.fetch("is", "free"), "why" => data["why"], "claims" => data.fetch("claims", []).map { |claim| claim(claim) },
-          "builtin" => builtin(button, data), "held_back" => data.fetch("held_back", true), "signals" => data.fetch("signals", []),
+          "builtin" => builtin(button, data), "gestures" => KINDS.gestures(@fitting, button), "corrected" => RenderDevices.said(button.corrected),
+          "held_back" => data.fetch("held_back", true), "signals" => data.fetch("signals", []),
           "signal" => button.signal || data["counts"], "worked_with" => button.worked_with,
-          "added" => data.empty?, "assigned" => @assigned.include?(button.ref),
+          "added" => KINDS.of(device)&.button(button.id).nil?, "assigned" => @assigned.include?(button.ref),
           "heard" => { "browser" => @sources.of(button).keys.map { |source| CODES.describe(source).name },
                        "recording" => data.dig("heard", "recording") || [], "stand_in" => true }
         )
       end
 
-      def claim(claim) = { "gesture" => Words::GESTURES.fetch(claim["gesture"]), "by" => claim["by"], "free_by" => claim["free_by"] }
+      def claim(claim)
+        { "gesture" => claim["gesture"], "gesture_name" => Words::GESTURES.fetch(claim["gesture"]), "by" => claim["by"], "free_by" => claim["free_by"],
+          "freed" => RenderDevices.said(claim["freed"]) }
+      end
 
       def builtin(button, data)
         given = data.fetch("builtin", button.builtin ? { "tap" => button.builtin } : {})
-        given.map { |gesture, words| { "gesture" => Words::GESTURES.fetch(gesture), "words" => words } }
+        given.map { |gesture, words| { "gesture" => gesture, "gesture_name" => Words::GESTURES.fetch(gesture), "words" => words } }
       end
 
       def step(step) = step.to_h.transform_keys(&:to_s)

@@ -175,7 +175,7 @@ module Kippen
       with_remote
       power = device("television-remote")["buttons"].first
       assert_equal ["fixed", false, []], [power["is"], power["held_back"], power["heard"]["browser"]]
-      assert_equal [{ "gesture" => "tap", "words" => "On or off" }], power["builtin"]
+      assert_equal [{ "gesture" => "tap", "gesture_name" => "tap", "words" => "On or off" }], power["builtin"]
       carries = device("television-remote")["carries"]
       assert_equal ["tap, double-tap, long-press", 1, 300], [carries["gestures"].join(", "), carries["modes"], carries["double_click_ms"]]
       assert_includes carries["settable"], { "setting" => "bounce_guard_ms", "words" => "0, 100, 200, 300 ms" }

@@ -46,6 +46,11 @@ module Kippen
       { "hosts" => [{ "id" => "phone", "system" => "toaster" }] }, { "hosts" => [{ "id" => "phone", "double_click_ms" => 5 }] },
       { "devices" => [{ "id" => "d", "kind" => "A mouse" }] }, { "devices" => [{ "id" => "d", "on" => { "device" => "box" } }] },
       { "devices" => [{ "id" => "d", "ready" => { "pair" => true } }] }, { "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "codes" => [""] }] }] },
+      *[7, { "is" => "maybe" }, { "is" => "fixed" }, { "held_back" => "no" }, { "builtin" => { "wave" => "x" } }, { "builtin" => { "tap" => " " } },
+        { "gestures" => [] }, { "gestures" => %w[tap tap] }, { "claims" => [{ "gesture" => "tap", "by" => "x" }] }, { "claims" => 5 },
+        { "claims" => [{ "gesture" => "tap", "by" => "x", "free_by" => "y", "freed" => true }] }].map do |said|
+        { "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "corrected" => said }] }] }
+      end,
       { "wants" => [{ "id" => "w" }] }, { "wants" => [{ "id" => "w", "what" => "Read", "wrong" => "bad" }] },
       { "wants" => [{ "id" => "w", "what" => "Read", "times_a_day" => 1.5 }] }, { "links" => [{ "from" => "pocket-phone" }] },
       { "hands" => [{ "id" => "h" }] }, { "taken_out" => [{}] }

@@ -55,8 +55,9 @@ module Kippen
     def fixed(data) = data["is"] == "fixed" ? [caution(nil, "fixed", Words.say(:this_button_cant_given_anything, why: data["why"]), bars: true)] : []
     def needed(data) = data["is"] == "needed" ? [caution("tap", "needed", Words.say(:needed_get_around, why: data["why"]))] : []
 
+    # Those that nobody has freed.
     def claims(data)
-      data.fetch("claims", []).map do |claim|
+      data.fetch("claims", []).reject { |claim| claim["freed"] }.map do |claim|
         caution(claim["gesture"], "claimed", Words.say(:taken_free, by: claim["by"], free_by: claim["free_by"].delete_suffix(".")))
       end
     end

@@ -40,6 +40,7 @@ module Kippen
     end
 
     def any? = @list.any?
+    def to_a = @list.dup
 
     # Raises Invalid if anything was wrong.
     def raise_any = @list.empty? || raise(Invalid, @list)

@@ -44,8 +44,8 @@ module Kippen
       data = button(device, button) || {}
       return [] if data["is"] == "fixed"
 
-      carries = of(device)&.carries(system) or return Fitting::GESTURES
-      carries["gestures"] & data.fetch("gestures", carries["gestures"])
+      carries = of(device)&.carries(system)&.fetch("gestures") || Fitting::GESTURES
+      carries & data.fetch("gestures", carries)
     end
 
     # Which values a device's settings can have at a host: { setting => allowed }, see Settable;
@@ -60,7 +60,16 @@ module Kippen
       host.double_click_ms || of(device)&.carries(host.system)&.dig("double_click_ms", "usual") || USUAL_DOUBLE_CLICK_MS
     end
 
-    # What the kind says of a Fitting::Button of a device, or nil.
-    def button(device, button) = of(device)&.button(button.id)
+    # What is known of a Fitting::Button of a device, or nil: what its kind says, and what somebody put right about this one.
+    def button(device, button)
+      own = of(device)&.button(button.id)
+      button.corrected ? Kinds.corrected(own || {}, button.corrected) : own
+    end
+
+    # What it does by itself is an action no longer, where somebody said that it does something else.
+    def self.corrected(data, corrected)
+      other = corrected.key?("builtin") && corrected["builtin"]["tap"] != data.dig("builtin", "tap")
+      (other ? data.except("builtin_action") : data).merge(corrected.except("by", "at"))
+    end
   end
 end

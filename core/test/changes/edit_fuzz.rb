@@ -184,7 +184,8 @@ module Kippen
     end
 
     def other_change # rubocop:disable Metrics
-      case @random.rand(18)
+      case @random.rand(20)
+      when 18, 19 then { "kind" => "correct", "button" => button, "set" => put_right }
       when 0 then { "kind" => "device", "device" => device, "set" => { "off" => chance(2) } }
       when 1 then { "kind" => "button", "button" => button, "set" => { "off" => chance(2) } }
       when 2 then { "kind" => "device", "device" => device, "set" => { "host" => pick(HOSTS)["id"] } }
@@ -209,6 +210,18 @@ module Kippen
       when 16 then { "kind" => "add_device", "of" => pick(%w[switch remote pen]), "host" => pick(HOSTS)["id"] }
       else { "kind" => "setting", "of" => "device", "id" => device, "setting" => "wheel_lines", "value" => pick([1, nil]) }
       end
+    end
+
+    # What somebody says of a button of this model; nil: as its kind has it.
+    def put_right
+      return if chance(4)
+
+      all = { "is" => pick(%w[free free needed]), "why" => "Invented.", "held_back" => chance(2),
+              "builtin" => pick([{}, { "tap" => "Louder" }, { "hold" => "Torch" }]),
+              "gestures" => pick([%w[tap], %w[tap double_tap], Fitting::GESTURES]),
+              "claims" => pick([[], [{ "gesture" => "tap", "by" => "the system", "free_by" => "Settings", "freed" => chance(2) }]]) }
+      all["is"] = "fixed" if chance(8)
+      all.slice("is", "why", *all.keys.drop(2).sample(1 + @random.rand(3), random: @random))
     end
 
     # --- what must hold -------------------------------------------------------

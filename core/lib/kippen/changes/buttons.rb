@@ -12,6 +12,51 @@ module Kippen
       end
     end
 
+    # What is known of one button of one device is put right: this model, this firmware. set – some of
+    # Fitting::CorrectedReader::MEMBERS in place of what its kind says (a claim with "freed" true is freed by whoever says so),
+    # or nil: as its kind has it again. What is assigned and can't be there any more is switched off, and told.
+    class Correct < Change.of("correct", :button, :set)
+      SAID = (Fitting::CorrectedReader::MEMBERS - %w[by at]).freeze
+
+      def make(draft)
+        old = draft.button(button)
+        draft.alter_buttons(old.device) { |list| list.put(corrected(draft, old, list.find(old.id))) }
+        now = draft.view.device(old.device).buttons.find { |one| one.id == old.id }
+        switch_off(draft, old, now)
+      end
+
+      private
+
+      def corrected(draft, old, item)
+        given = set && item.fetch("corrected", {}).merge(claims(draft, set.slice(*SAID)), stamp(draft))
+        of_kind = draft.kinds.of(draft.device(old.device))&.button(old.id)
+        does = given && given["builtin"] ? given["builtin"]["tap"] : of_kind&.dig("builtin", "tap")
+        Draft.with(item, "corrected" => given, "builtin" => set.nil? || set.key?("builtin") ? does : item["builtin"])
+      end
+
+      def stamp(draft) = { "by" => draft.by, "at" => draft.at }
+
+      def claims(draft, said)
+        return said unless said["claims"].is_a?(Array)
+
+        said.merge("claims" => said["claims"].map do |claim|
+          claim["freed"] == true ? claim.merge("freed" => stamp(draft)) : Draft.with(claim, "freed" => claim["freed"] || nil)
+        end)
+      end
+
+      def switch_off(draft, old, now)
+        device = draft.device(old.device)
+        draft.rows.of(button).each do |item|
+          next if item["off"] || draft.cautions.reasons(old, item).any?
+
+          why = draft.cautions.reasons(now, item).first or next
+          draft.rows.put(item.merge("off" => true))
+          draft.left_out << Words.say(:switched_off_kept, button: Words.button(device, now), gesture: Words::GESTURES.fetch(item["gesture"]),
+                                                          why: why.delete_suffix("."))
+        end
+      end
+    end
+
     # set – some of MEMBERS of one button; nil takes one away.
     class ChangeButton < Change.of("button", :button, :set)
       MEMBERS = %w[name print off signal worked_with codes].freeze

@@ -129,7 +129,12 @@ module Kippen
         return listed("Button", one[0], other[0]).sub(": ", ": #{name}, ") unless field
 
         words = button_words("#{device}/#{id}")
-        field == "off" ? switched(words, other) : Words.say(:button_changed, words:)
+        case field
+        when "off" then switched(words, other)
+        when "corrected" then Words.say(other.empty? ? :button_as_its_kind : :button_put_right, words:)
+        when "builtin" then nil
+        else Words.say(:button_changed, words:)
+        end
       end
 
       def shown(value) = (value.is_a?(Hash) ? value.values.join(", ") : value || "none").to_s.slice(0, Limits::NAME_CHARACTERS)

@@ -122,7 +122,8 @@ module Kippen
         @count += 1
         Button.new(ref: "#{device}/#{id}", id:, kind:, host:, device:, off:, index: @count - 1,
                    name: words(item, "name", pointer), print: words(item, "print", pointer), builtin: words(item, "builtin", pointer),
-                   signal: optional_id(item, "signal", pointer), codes: codes(item, pointer), worked_with: words(item, "worked_with", pointer)).freeze
+                   signal: optional_id(item, "signal", pointer), codes: codes(item, pointer), worked_with: words(item, "worked_with", pointer),
+                   corrected: CorrectedReader.read(item, kind, pointer, @faults)).freeze
       end
 
       def id(item, pointer, reserved: nil)

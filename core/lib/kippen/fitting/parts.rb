@@ -21,9 +21,11 @@ module Kippen
     # kind    – "contact" (closes and opens), "force" (a level), "notch" (a step of a wheel)
     # builtin – in words, what it does by itself, or nil where nobody said
     # signal  – which of the signals it can give counts, or nil for the kind's own
+    # corrected – what somebody put right about it in place of what its kind says, see CorrectedReader; or nil
     # codes   – sources that a listener hears it by, where it was found by pressing: ["key:F6"]
     # index   – its place in the fitting's order, which settles ties in the engine
-    Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, :signal, :codes, :worked_with, keyword_init: true) do
+    Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, :signal, :codes, :worked_with, :corrected,
+                        keyword_init: true) do
       # What stands on it, or nil; whoever wrote "none" meant that nothing does.
       def printed = NO_PRINT.include?(print.to_s.strip.downcase) ? nil : print
     end

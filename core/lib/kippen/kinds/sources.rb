@@ -54,6 +54,8 @@ module Kippen
       def by_kind(button)
         device = @devices.fetch(button.device)
         data = @kinds.button(device, button) or return []
+        return socket(device) || [] unless data["heard"]
+
         socket(device) || after(device, data) || variant(device, data) || data["heard"]["browser"]
       end
 

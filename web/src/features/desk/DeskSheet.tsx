@@ -70,6 +70,7 @@ export function DeskSheet(props: Props) {
     case 'device':
     case 'copy':
     case 'reset':
+    case 'correct':
     case 'host':
       return <DevicesSheet desk={desk} sheet={{ of: sheet.of, id: sheet.id }} onClose={onClose} />
     case 'settings': {

@@ -11,10 +11,11 @@ const KINDS: Record<ButtonFacts['kind'], string> = { contact: '', force: say.giv
 interface Props {
   device: DeviceFacts
   onAssign: (button: ButtonData) => void
+  onCorrect: (button: ButtonFacts) => void
 }
 
 /** The buttons of a device: what each does by itself, whether it may be had, how it is heard. */
-export function ButtonsTable({ device, onAssign }: Props) {
+export function ButtonsTable({ device, onAssign, onCorrect }: Props) {
   return (
     <div className={styles.scroll}>
       <table className={styles.buttons}>
@@ -31,7 +32,7 @@ export function ButtonsTable({ device, onAssign }: Props) {
         </thead>
         <tbody>
           {device.buttons.map((button) => (
-            <Row key={button.ref} button={button} onAssign={onAssign} />
+            <Row key={button.ref} button={button} onAssign={onAssign} onCorrect={onCorrect} />
           ))}
         </tbody>
       </table>
@@ -50,7 +51,7 @@ export function ButtonsTable({ device, onAssign }: Props) {
   )
 }
 
-function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAssign'] }) {
+function Row({ button, onAssign, onCorrect }: { button: ButtonFacts } & Omit<Props, 'device'>) {
   const mayChange = useMayChange()
   const { change, busy } = useChange()
   const notes = [
@@ -65,19 +66,26 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
         <small>{notes.filter(Boolean).join(' · ')}</small>
       </th>
       <td>
-        {button.builtin.map(({ gesture, words }) => (
+        {button.builtin.map(({ gesture, gesture_name, words }) => (
           <span key={gesture}>
-            {gesture}: {words}
+            {gesture_name}: {words}
           </span>
         ))}
-        {button.builtin.length === 0 && <span>{say.nothingKnown}</span>}
+        {button.builtin.length === 0 && (
+          <span>{button.added && !button.corrected ? say.notKnownYet : say.doesNothing}</span>
+        )}
+        {button.corrected && <small>{say.saidBy(button.corrected.by ?? say.somebody)}</small>}
         {!button.held_back && <small>{say.cantHeldBack}</small>}
       </td>
       <td data-is={button.is}>
         <strong>{IS[button.is]}</strong>
         {button.why && <small>{button.why}</small>}
-        {button.claims.map((claim) => (
-          <small key={claim.gesture}>{say.takenFree(claim.gesture, claim.by, claim.free_by)}</small>
+        {button.claims.map(({ gesture, gesture_name, by, free_by, freed }) => (
+          <small key={`${gesture} ${by}`}>
+            {freed
+              ? say.freed(gesture_name, by, freed.by ?? say.somebody)
+              : say.takenFree(gesture_name, by, free_by)}
+          </small>
         ))}
       </td>
       <td>
@@ -107,6 +115,9 @@ function Row({ button, onAssign }: { button: ButtonFacts; onAssign: Props['onAss
                 {say.assign}
               </Button>
             )}
+            <Button aria-label={say.putRightWithName(button.name)} onClick={() => onCorrect(button)}>
+              {say.putRight}
+            </Button>
             <Button
               disabled={busy}
               aria-label={button.off ? say.switchOnNamed(button.name) : say.switchOffNamed(button.name)}

@@ -132,7 +132,11 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
           about={name}
           open={open}
         >
-          <ButtonsTable device={device} onAssign={onAssign} />
+          <ButtonsTable
+            device={device}
+            onAssign={onAssign}
+            onCorrect={(button) => onSheet({ of: 'correct', id: button.ref })}
+          />
         </Fold>
       )}
       {device.seats.length > 0 && (

@@ -2,6 +2,7 @@ import type { Desk } from '../../shared/api'
 import { AddDeviceSheet } from './AddDeviceSheet'
 import { AppSheet } from './AppSheet'
 import { CopySheet } from './CopySheet'
+import { CorrectSheet } from './CorrectSheet'
 import { DeviceSheet } from './DeviceSheet'
 import type { DevicesSheetOf } from './DevicesStep'
 import { HostSheet } from './HostSheet'
@@ -24,6 +25,8 @@ export function DevicesSheet({ desk, sheet, onClose }: Props) {
       return <CopySheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'reset':
       return <ResetSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
+    case 'correct':
+      return <CorrectSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'app':
       return <AppSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'host':

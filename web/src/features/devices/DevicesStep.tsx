@@ -14,7 +14,7 @@ import { say } from './sentences'
 /** What of the devices is open in the side sheet. */
 export type DevicesSheetOf =
   | { of: 'new-device' }
-  | { of: 'device' | 'copy' | 'reset'; id: string }
+  | { of: 'device' | 'copy' | 'reset' | 'correct'; id: string }
   | { of: 'host' | 'app'; id: string | undefined }
 
 interface Props {
@@ -60,7 +60,12 @@ export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, 
       </div>
       {answer.error && <p role="alert">{answer.error.message}</p>}
       {view === 'find' && answer.data && (
-        <FindView desk={desk} devices={answer.data.devices} onAssign={onAssign} />
+        <FindView
+          desk={desk}
+          devices={answer.data.devices}
+          onAssign={onAssign}
+          onCorrect={(button) => onSheet({ of: 'correct', id: button.ref })}
+        />
       )}
       {view === 'together' && answer.data && (
         <>

@@ -1,6 +1,6 @@
 import { Button } from 'antd'
 import { useEffect, useRef } from 'react'
-import type { Button as ButtonData, Desk, DeviceFacts } from '../../shared/api'
+import type { Button as ButtonData, ButtonFacts, Desk, DeviceFacts } from '../../shared/api'
 import { useBench } from '../bench'
 import { FoundCard } from './FoundCard'
 import styles from './find.module.css'
@@ -10,10 +10,11 @@ interface Props {
   desk: Desk
   devices: DeviceFacts[]
   onAssign: (button: ButtonData) => void
+  onCorrect: (button: ButtonFacts) => void
 }
 
 /** "Press the button": everything that is heard, here and on joined listeners, and which button it is. */
-export function FindView({ desk, devices, onAssign }: Props) {
+export function FindView({ desk, devices, onAssign, onCorrect }: Props) {
   const { mode, found, elsewhere, find, stop, loading } = useBench()
   const finding = mode.kind === 'finding'
   const [latest, ...earlier] = found
@@ -54,6 +55,7 @@ export function FindView({ desk, devices, onAssign }: Props) {
           kind={latest.kind}
           large
           onAssign={onAssign}
+          onCorrect={onCorrect}
         />
       )}
       {elsewhere.map((stream) => {
@@ -73,6 +75,7 @@ export function FindView({ desk, devices, onAssign }: Props) {
                 elsewhere={{ listener: stream.listener_id, button: heard.button }}
                 large
                 onAssign={onAssign}
+                onCorrect={onCorrect}
               />
             </section>
           )
@@ -92,6 +95,7 @@ export function FindView({ desk, devices, onAssign }: Props) {
               kind={one.kind}
               large={false}
               onAssign={onAssign}
+              onCorrect={onCorrect}
             />
           ))}
         </section>

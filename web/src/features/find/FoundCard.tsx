@@ -1,7 +1,8 @@
 import { Button } from 'antd'
 import { useEffect, useRef } from 'react'
-import type { Button as ButtonData, Desk, DeviceFacts, HeardSource } from '../../shared/api'
+import type { Button as ButtonData, ButtonFacts, Desk, DeviceFacts, HeardSource } from '../../shared/api'
 import { useChange, useHeard } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
 import { DeviceDrawing, useAnnounce } from '../../shared/ui'
 import { useBench, type FoundSource } from '../bench'
 import { NameIt } from './NameIt'
@@ -19,6 +20,7 @@ interface Props {
   elsewhere?: { listener: string; button: string | null }
   large: boolean
   onAssign: (button: ButtonData) => void
+  onCorrect: (button: ButtonFacts) => void
 }
 
 const nameOf = (one: HeardSource['buttons'][number]) => one.button.full_name
@@ -31,9 +33,16 @@ function verdict(heard: HeardSource): string {
   return say.cantToldApartBrowser(heard.buttons.map(nameOf).join(' or '))
 }
 
+/** What a button does by itself, as far as anybody knows. */
+function byItself({ builtin, added, corrected }: ButtonFacts): string {
+  if (builtin.length === 0) return added && !corrected ? say.notKnownYet : say.nothing
+  return builtin.map(({ gesture_name, words }) => `${gesture_name}: ${words}`).join(', ')
+}
+
 /** One source that was heard: its name and codes, the button it is, what can be done with it. */
 export function FoundCard(props: Props) {
-  const { desk, devices, source, down, level, kind, elsewhere, large, onAssign } = props
+  const { desk, devices, source, down, level, kind, elsewhere, large, onAssign, onCorrect } = props
+  const mayChange = useMayChange()
   const heard = useHeard(desk.id, source).data
   const { bindings, buttons, bindOwn } = useBench()
   const { change, busy } = useChange()
@@ -86,6 +95,7 @@ export function FoundCard(props: Props) {
           {level !== undefined && level > 0 && <span> {say.level(String(Math.round(level * 100)))}</span>}
         </p>
         <p className={styles.verdict}>{words}</p>
+        {facts && <p>{say.byItself(byItself(facts))}</p>}
         {!heard.known && <p>{say.itsNumberNoTable}</p>}
         {heard.kept && <p className={styles.kept}>{heard.kept}.</p>}
         {heard.note && <p>{heard.note}</p>}
@@ -104,6 +114,7 @@ export function FoundCard(props: Props) {
             </Button>
           )}
           {facts?.is === 'fixed' && <p>{facts.why}</p>}
+          {facts && mayChange && <Button onClick={() => onCorrect(facts)}>{say.putRight(facts.name)}</Button>}
           {button && (
             <Button
               disabled={busy}

@@ -2115,7 +2115,35 @@ export interface components {
                 codes?: string[];
             };
         };
-        Change: components["schemas"]["ButtonChange"] | components["schemas"]["WhereChange"] | {
+        Said: string;
+        /** @description Puts right what is known of one button of one device; null, as its kind has it. What is left out stays as it was put right before. */
+        CorrectChange: {
+            /** @constant */
+            kind: "correct";
+            button: string;
+            set: null | {
+                /** @enum {unknown} */
+                is?: "free" | "needed" | "fixed";
+                why?: string | null;
+                held_back?: boolean;
+                builtin?: {
+                    tap?: components["schemas"]["Said"];
+                    double_tap?: components["schemas"]["Said"];
+                    triple_tap?: components["schemas"]["Said"];
+                    long_press?: components["schemas"]["Said"];
+                    hold?: components["schemas"]["Said"];
+                };
+                gestures?: components["schemas"]["Gesture"][];
+                claims?: {
+                    gesture: components["schemas"]["Gesture"];
+                    by: components["schemas"]["Said"];
+                    free_by: components["schemas"]["Said"];
+                    /** @description Somebody frees it with this, it is not free, or who freed it before stands */
+                    freed?: boolean | null | components["schemas"]["SaidBy"];
+                }[];
+            };
+        };
+        Change: components["schemas"]["ButtonChange"] | components["schemas"]["CorrectChange"] | components["schemas"]["WhereChange"] | {
             /** @constant */
             kind: "client";
             name: components["schemas"]["Words"];
@@ -2399,19 +2427,31 @@ export interface components {
             /** @description What the device is after it */
             becomes: string | null;
         };
+        SaidBy: {
+            by: string | null;
+            at: string | null;
+        };
         ButtonFacts: components["schemas"]["Button"] & {
             /** @enum {unknown} */
             is: "free" | "fixed" | "needed";
             why: string | null;
             claims: {
-                gesture: string;
+                gesture: components["schemas"]["Gesture"];
+                gesture_name: string;
                 by: string;
                 free_by: string;
+                /** @description Who freed it */
+                freed: null | components["schemas"]["SaidBy"];
             }[];
             builtin: {
-                gesture: string;
+                gesture: components["schemas"]["Gesture"];
+                gesture_name: string;
                 words: string;
             }[];
+            /** @description Those that work where it is */
+            gestures: components["schemas"]["Gesture"][];
+            /** @description Who put right what its kind says of it */
+            corrected: null | components["schemas"]["SaidBy"];
             /** @description Its built-in can be held back */
             held_back: boolean;
             signals: string[];

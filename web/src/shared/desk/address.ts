@@ -20,6 +20,7 @@ const WITH_ID = [
   'device',
   'copy',
   'reset',
+  'correct',
   'host',
   'app',
   'want',

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+
+module Kippen
+  # What is known of one button of this client's device is put right where it is seen; what no longer fits is told first.
+  class CorrectTest < SystemTest
+    HOME = "remote/home"
+
+    def setup
+      super
+      demo("ottoline")
+      save("assign", button: HOME, gesture: "long_press", action: { "kind" => "help" })
+      open_step("devices")
+      click_button "14 buttons, Remote"
+    end
+
+    def row(&) = within("[data-button='#{HOME}']", &)
+    def sheet(&) = within("aside", &)
+
+    def test_a_model_that_differs_is_put_right_and_back
+      row { click_button "Put it right: Home" }
+      sheet do
+        fill_in "On a tap", with: "Opens the guide"
+        find("label", text: "long-press", exact_text: true).click
+        assert_text "Remote, Home, long-press: switched off, and kept."
+        assert_accessible
+        click_button "Put it right"
+      end
+      saved(3)
+      row { assert_text "tap: Opens the guide" }
+      row { assert_text "Put right by Demo specialist." }
+      row { click_button "Put it right: Home" }
+      click_button "As every Television remote again"
+      saved(4)
+      row { assert_no_text "Opens the guide" }
+      click_button "Undo"
+      saved(5)
+      row { assert_text "tap: Opens the guide" }
+    end
+
+    def test_a_claim_is_added_freed_and_taken_back
+      row { click_button "Put it right: Home" }
+      sheet do
+        click_button "Something else takes a gesture of it"
+        assert_button "Put it right", disabled: true
+        within("fieldset", text: "Taken by something else (2)") do
+          fill_in "What takes it", with: "the set's own list"
+          fill_in "How it is freed", with: "Settings, keys, list: off"
+        end
+        click_button "Put it right"
+      end
+      saved(3)
+      row { assert_text "the set's own list" }
+      click_link "Assign"
+      lane = "[data-button='#{HOME}']"
+      find("#{lane} button[aria-label^='long-press']").click
+      sheet { assert_text "the set's own list" }
+      click_link "Devices"
+      click_button "14 buttons, Remote"
+      row { click_button "Put it right: Home" }
+      sheet do
+        within("fieldset", text: "Taken by something else (2)") { find("label", text: "It is freed").click }
+        click_button "Put it right"
+      end
+      saved(4)
+      row { assert_text "freed from the set's own list (Demo specialist)" }
+    end
+
+    def test_what_was_said_and_not_saved_asks
+      row { click_button "Put it right: Home" }
+      sheet { fill_in "On a tap", with: "Opens the guide" }
+      find("header nav a", text: "Assign").click
+      assert_text "What you wrote here is not saved."
+      click_button "Go on writing"
+      sheet { assert_field "On a tap", with: "Opens the guide" }
+    end
+  end
+end
