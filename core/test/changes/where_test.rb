@@ -160,7 +160,9 @@ module Kippen
       told = result(desk, "cues", cues: { "long_press" => %w[hear], "mode_begins" => %w[hear see], "quiet" => { "from" => "21:00", "to" => "07:00" } })
       assert_equal %w[hear], told.fitting.cues["long_press"]
       assert_includes told.words, "Cue when a mode begins: hear, see."
-      assert_equal([["/change/cues", "nothing of this client’s can give that: feel"]], faults { made(add(bare, "mouse-five", host: "desk"), "cues", cues: { "done" => %w[feel] }) })
+      assert_equal([["/change/cues", "nothing of this client’s can give that: feel"]], faults do
+        made(add(bare, "mouse-five", host: "desk"), "cues", cues: { "done" => %w[feel] })
+      end)
       assert_equal %w[feel], made(desk, "cues", cues: { "done" => %w[feel] }).cues["done"], "the remote vibrates"
       none = made(told.fitting, "cues", cues: { "long_press" => [], "mode_begins" => [], "quiet" => nil })
       refute none.document.key?("cues")
