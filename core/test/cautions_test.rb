@@ -50,7 +50,7 @@ module Kippen
     end
 
     def test_an_action_must_exist_there_and_fit_the_gesture
-      assert_equal ["“Phone light on or off” does not exist on a television"], bars("left", "tap", TORCH)
+      assert_equal ["“Light of the device on or off” does not exist on a television"], bars("left", "tap", TORCH)
       @fitting = add(bare, "switch", host: "desk")
       switch = @fitting.buttons.first
       assert_equal(["“Shift as long as held” lasts as long as the button is held: only a hold can do it"],
