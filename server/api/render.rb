@@ -67,7 +67,7 @@ module Kippen
         ready = Kinds::Ready.new(kind, device, fitting.host(device.host), contacts: contacts.fetch(device.id, []))
         { "id" => device.id, "name" => device.name || device.id, "worked_with" => device.worked_with,
           "drawing" => kind && RenderDevices.drawing(kind, device.variant),
-          "off" => device.off, "open_steps" => ready.open.size, "seat" => seat(device.seat),
+          "off" => device.off, "battery" => device.battery && device.battery["is"], "open_steps" => ready.open.size, "seat" => seat(device.seat),
           "buttons" => device.buttons.map { |button| button(button, device).merge("sources" => sources.of(button).keys) } }
       end
 

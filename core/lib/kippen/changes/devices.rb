@@ -43,9 +43,9 @@ module Kippen
       def taken(draft) = draft.list("devices").ids + draft.member("taken_out", []).map { |item| item["id"].split("/").first }
     end
 
-    # set – some of MEMBERS; nil takes one away. What sits on a device goes along to another host.
+    # set – some of MEMBERS; nil takes one away. battery – one of Fitting::BATTERY, as it is noted. What sits on a device goes along to another host.
     class ChangeDevice < Change.of("device", :device, :set)
-      MEMBERS = %w[name host on variant version worked_with mounting posture off].freeze
+      MEMBERS = %w[name host on variant version worked_with mounting posture off battery].freeze
 
       # Fitting::Devices of what sits on a device, and on that.
       def self.riders(fitting, id)
@@ -58,6 +58,7 @@ module Kippen
         given = set.slice(*MEMBERS)
         given = given.merge("version_at" => draft.at) if given.key?("version") && given["version"] != found.version
         given = given.merge("off" => given["off"] || nil) if given.key?("off")
+        given = given.merge("battery" => { "is" => given["battery"], "by" => draft.by, "at" => draft.at }) if given["battery"]
         move(draft, found, given["host"]) if given["host"] && given["host"] != found.host
         draft.alter("devices", device, given)
       end

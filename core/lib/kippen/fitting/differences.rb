@@ -109,6 +109,7 @@ module Kippen
         when "ready" then Words.say(other.empty? ? :step_not_done : :step_done, name:, step: step_words(id, rest[1]))
         when "settings" then setting(name, rest.drop(1), one, other, Words.say(:its_own))
         when "timing" then setting(name, rest.drop(1), one, other, Words.say(:as_for_all))
+        when "battery" then Words.say(other.empty? ? :battery_not_noted : :battery_noted, name:, is: other.dig(0, "is"))
         when "buttons" then button(name, id, rest.drop(1), one, other)
         when *SILENT then nil
         else "#{name}, #{DEVICE.fetch(rest[0], rest[0])}: #{shown(other[0])}."

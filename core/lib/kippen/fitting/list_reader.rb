@@ -78,7 +78,18 @@ module Kippen
       def facts(item, pointer)
         { kind: optional_id(item, "kind", pointer), variant: optional_id(item, "variant", pointer), seat: seat(item, pointer),
           version: words(item, "version", pointer), version_at: words(item, "version_at", pointer), ready: ready(item, pointer),
-          worked_with: words(item, "worked_with", pointer), mounting: words(item, "mounting", pointer), posture: words(item, "posture", pointer) }
+          worked_with: words(item, "worked_with", pointer), mounting: words(item, "mounting", pointer), posture: words(item, "posture", pointer),
+          battery: battery(item, pointer) }
+      end
+
+      def battery(item, pointer)
+        noted = item["battery"]
+        return if noted.nil?
+        return @faults.add("#{pointer}/battery", Words.say(:must_object_battery)) unless noted.is_a?(Hash)
+
+        choice(noted, "is", BATTERY, nil, "#{pointer}/battery")
+        %w[by at].each { |key| words(noted, key, "#{pointer}/battery") }
+        noted
       end
 
       def optional_id(item, key, pointer) = item[key].nil? ? nil : word(item, key, pointer)

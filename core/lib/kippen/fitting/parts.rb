@@ -14,9 +14,11 @@ module Kippen
     # seat          – on which other device it sits, or nil
     # version       – of its firmware or system, as its maker counts; version_at – since when
     # worked_with, mounting, posture – in words
+    # battery       – { "is" => one of BATTERY, "by" =>, "at" => } as somebody noted it, of the device or of its cell; or nil
     # ready         – { step => { "by" =>, "at" =>, "version" => } } of the steps that are done
     Device = Struct.new(:id, :name, :host, :off, :buttons, :kind, :variant, :seat, :version, :version_at,
-                        :worked_with, :mounting, :posture, :ready, keyword_init: true)
+                        :worked_with, :mounting, :posture, :battery, :ready, keyword_init: true)
+    BATTERY = %w[full half low].freeze
 
     # kind    – "contact" (closes and opens), "force" (a level), "notch" (a step of a wheel)
     # builtin – in words, what it does by itself, or nil where nobody said

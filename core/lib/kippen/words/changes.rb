@@ -31,6 +31,8 @@ module Kippen
       switched_off_kept: "%{button}, %{gesture}: switched off, and kept. %{why}.",
       button_put_right: "%{words}: what is known of it was put right.",
       button_as_its_kind: "%{words}: what is known of it is what its kind says.",
+      battery_noted: "%{name}, battery: %{is}.",
+      battery_not_noted: "%{name}, battery: not noted.",
       unsure_there: "%{name} at a %{system}: it isn't sure that it works. %{why}",
       cant_be_used_at: "%{id} can't be used at a %{system}",
       comes_without_its_place_that: "%{id} comes without its place (%{seat}): that is gone or taken.",

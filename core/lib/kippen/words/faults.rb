@@ -52,6 +52,7 @@ module Kippen
       must_object_with_device_place: "must be an object with device and place",
       needs_device: "needs a device",
       needs_place: "needs a place",
+      must_object_battery: "must be an object with is, by and at",
       must_object_put_right: "must be an object of what was put right",
       must_object_gestures_words: "must be an object with words for gestures",
       must_array_of_gestures: "must be an array of gestures, each once, at least one of %{values}",

@@ -21,15 +21,24 @@ function nextThing(desk: Desk, step: Step): { words: string; to: string } | unde
   return undefined
 }
 
+/** Devices that are soon without power, whichever step one is at. */
+function charge(desk: Desk): { words: string; to: string } | undefined {
+  const low = desk.hosts
+    .flatMap((host) => host.devices)
+    .filter((device) => device.battery === 'low' && !device.off)
+    .map((device) => device.name)
+  return low.length > 0 ? { words: say.charge(low.join(', ')), to: `/clients/${desk.id}/devices` } : undefined
+}
+
 /** Leads on from here. */
 export function NextThing({ desk, step }: { desk: Desk; step: Step }) {
-  const next = nextThing(desk, step)
-  if (!useMayChange() || !next) return null
-  return (
-    <p className={styles.next}>
+  const things = [charge(desk), nextThing(desk, step)].filter((one) => one !== undefined)
+  if (!useMayChange()) return null
+  return things.map((next) => (
+    <p key={next.words} className={styles.next}>
       <Link to={next.to}>
         {next.words} <span aria-hidden="true">›</span>
       </Link>
     </p>
-  )
+  ))
 }

@@ -49,6 +49,7 @@ export const say = {
   singleKeysTooWithout: 'Single keys too, without Ctrl',
   addDevicesTheyCan: 'Add the devices they can work',
   nextDevicesTheyCan: 'Next: the devices they can work',
+  charge: (names: string) => `Charge it, or change its cell: ${names}`,
   nextWhatEachButton: 'Next: what each button does',
   switchedOff: 'switched off',
   oneStepGo: 'one step to go',

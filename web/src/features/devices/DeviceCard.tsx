@@ -6,6 +6,7 @@ import { useMayChange } from '../../shared/session'
 import { DeviceDrawing } from '../../shared/ui'
 import { useDown } from '../bench'
 import type { SettingsOf } from '../settings'
+import { BatteryNote } from './BatteryNote'
 import { ButtonsTable } from './ButtonsTable'
 import type { DevicesSheetOf } from './DevicesStep'
 import { ReadySteps } from './ReadySteps'
@@ -59,6 +60,7 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
           <h4>{device.off ? <s>{name}</s> : name}</h4>
           <p>{facts(device, all)}</p>
           {device.off && <p className={styles.strong}>{say.switchedOffKeptBut}</p>}
+          <BatteryNote device={device} />
           {device.unsure && <p className={styles.strong}>{say.unsure(device.unsure)}</p>}
           {device.stops.length > 0 && (
             <p className={styles.strong}>{say.notReadyYet(device.stops.join('. '))}</p>

@@ -1544,6 +1544,8 @@ export interface components {
                 system: components["schemas"]["System"];
                 double_click_ms: number | null;
                 devices: {
+                    /** @description As somebody noted it */
+                    battery: null | components["schemas"]["Battery"];
                     id: string;
                     name: string;
                     worked_with: string | null;
@@ -2220,6 +2222,8 @@ export interface components {
                 worked_with?: string | null;
                 mounting?: string | null;
                 posture?: string | null;
+                /** @description As it is noted */
+                battery?: null | components["schemas"]["Battery"];
                 off?: boolean;
             };
         } | {
@@ -2427,6 +2431,8 @@ export interface components {
             /** @description What the device is after it */
             becomes: string | null;
         };
+        /** @enum {unknown} */
+        Battery: "full" | "half" | "low";
         SaidBy: {
             by: string | null;
             at: string | null;
@@ -2468,6 +2474,9 @@ export interface components {
             };
         };
         DeviceFacts: {
+            battery: null | (components["schemas"]["SaidBy"] & {
+                is: components["schemas"]["Battery"];
+            });
             id: string;
             name: string;
             host: string;
