@@ -8,6 +8,17 @@ module Kippen
       def self.registered(app)
         app.get("/api/kinds") { json("kinds" => KINDS.all.map { |kind| RenderDevices.kind(kind) }) }
 
+        app.get("/api/kinds/:shipped") do
+          kind = KINDS.find(params["shipped"]) || raise(Store::Missing, "no kind #{params["shipped"]}")
+          DeviceRoutes.file(self, kind.data)
+        end
+
+        app.get("/api/clients/:client/kinds/:kind") do
+          fitting, = revisions.fitting(params["client"])
+          own = fitting.list("kinds").find { |kind| kind["id"] == params["kind"] } || raise(Store::Missing, "no kind #{params["kind"]}")
+          DeviceRoutes.file(self, own)
+        end
+
         app.get("/api/clients/:client/devices") do
           fitting, revision = revisions.fitting(params["client"])
           json("revision" => revision[:number], **RenderDevices.new(fitting, streams.contacts(params["client"], fitting)).all)
@@ -30,6 +41,12 @@ module Kippen
           fitting, = revisions.fitting(params["client"])
           json(DeviceRoutes.heard(fitting, sought["source"]))
         end
+      end
+
+      # A kind as a file, as one reads and writes it.
+      def self.file(app, data)
+        app.headers "content-type" => "application/json", "content-disposition" => %(attachment; filename="#{data["id"]}.kind.json")
+        JSON.pretty_generate(data)
       end
 
       # source – as it was heard; or a button itself, as a stand-in gives it

@@ -36,12 +36,20 @@ module Kippen
       end
 
       def all
-        { "devices" => @fitting.devices.map { |device| device(device) },
+        { "devices" => @fitting.devices.map { |device| device(device) }, "kinds" => own_kinds,
           "taken_out" => @fitting.list("taken_out").reverse.map { |item| { "id" => item["id"], "name" => item["name"].to_s } },
           "links" => @fitting.links.map { |link| { "from" => link.from, "to" => link.to, "mirror" => link.mirror } } }
       end
 
       private
+
+      # Kinds that somebody made for this client.
+      def own_kinds
+        used = @fitting.devices.map(&:kind)
+        @fitting.list("kinds").map do |data|
+          RenderDevices.kind(Kinds::Kind.new(data)).merge("said" => RenderDevices.said(data), "used" => used.include?(data["id"]))
+        end
+      end
 
       def device(device)
         kind = KINDS.of(device)

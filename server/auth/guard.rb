@@ -7,8 +7,8 @@ module Kippen
     class Guard
       ANYONE = "anyone"
       LISTENER = "listener"
-      # Places in what another parameter names.
-      NUMBERS = %w[number].freeze
+      # Places in what another parameter names, and what is nobody's own.
+      NO_OWNER = %w[number kind shipped].freeze
       # Of whose client a path speaks: parameter → table and the way to its client.
       CLIENT_OF = {
         "client" => ->(db, id) { db[:clients].where(id:).select(:id) },
@@ -47,7 +47,7 @@ module Kippen
 
       def refusal(who, account, parameters)
         return Problem.response(401, "Sign in first") unless account
-        return Problem.response(404, "There is nothing here by this name") unless parameters.except(*NUMBERS).all? do |name, id|
+        return Problem.response(404, "There is nothing here by this name") unless parameters.except(*NO_OWNER).all? do |name, id|
           in_sight?(account, name, id.to_s)
         end
 

@@ -7,6 +7,8 @@ module Kippen
   # a new operation is walked without a line added here.
   class ContractWalkTest < ServerTest
     OPERATIONS = OpenapiFirst.load(Server::CONTRACT).operations.freeze
+    # One that does not ship.
+    KIND = JSON.parse(File.read(File.join(Server::DATA, "kinds", "grip.json"))).merge("id" => "reed-grip").freeze
     ROLES = %w[lead specialist viewer].freeze
 
     def setup
@@ -19,14 +21,14 @@ module Kippen
     # One of everything that a path may speak of, in a service.
     def things(service, name)
       sign_in_as("lead", service:)
-      client = send_json(:post, "/api/clients", DEMO.merge("client" => { "name" => name }))["id"]
+      client = send_json(:post, "/api/clients", DEMO.merge("client" => { "name" => name }, "kinds" => [KIND]))["id"]
       listener = send_json(:post, "/api/clients/#{client}/listeners", "name" => name)["id"]
       stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
       join = send_json(:post, "/api/clients/#{client}/joins", { "host" => "phone" })["id"]
       sitting, fit = add_fit(client)
       account = DATABASE[:accounts].where(service_id: service).get(:id)
       { "client" => client, "listener" => listener, "stream" => stream, "account" => account, "join" => join, "own" => stream,
-        "sitting" => sitting, "fit" => fit, "number" => 0 }
+        "sitting" => sitting, "fit" => fit, "number" => 0, "kind" => KIND["id"], "shipped" => "grip" }
     end
 
     # Each operation with the session as it was: one of them ends it.
@@ -102,7 +104,8 @@ module Kippen
       ROLES.each do |role|
         sign_in_as(role, service: @foreign_service)
         walk(@own) do |operation, _, path, status|
-          next if !operation.path.include?("{") || operation["x-who"] == ["listener"]
+          # What ships is everybody's.
+          next if !operation.path.include?("{") || operation.path.include?("{shipped}") || operation["x-who"] == ["listener"]
 
           assert_equal 404, status, "#{role}: #{operation.method} #{path}"
         end

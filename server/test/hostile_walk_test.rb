@@ -34,7 +34,7 @@ module Kippen
       stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
       join = send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone")["id"]
       sitting, fit = add_fit(@client)
-      @right = { "sitting" => sitting, "fit" => fit, "number" => "0",
+      @right = { "sitting" => sitting, "fit" => fit, "number" => "0", "kind" => "grip", "shipped" => "grip",
                  "client" => @client, "listener" => listener, "stream" => stream, "own" => stream, "join" => join,
                  "account" => DATABASE[:accounts].where(service_id: @service).get(:id).to_s }
       @token = csrf

@@ -15,6 +15,7 @@ module Kippen
       click_button "14 buttons, Remote"
     end
 
+    def card(name, &) = within("article[aria-label='#{name}']", &)
     def row(&) = within("[data-button='#{HOME}']", &)
     def sheet(&) = within("aside", &)
 
@@ -74,6 +75,21 @@ module Kippen
       assert_text "What you wrote here is not saved."
       click_button "Go on writing"
       sheet { assert_field "On a tap", with: "Opens the guide" }
+    end
+
+    # Noted by somebody, it is the next thing to do wherever one is, until it is charged.
+    def test_a_low_battery_is_the_next_thing
+      pick "low", from: "Battery or cell of Remote"
+      saved(3)
+      card("Remote") { assert_text "noted by Demo specialist" }
+      find("header nav a", text: "Wants").click
+      click_link "Charge it, or change its cell: Remote"
+      pick "full", from: "Battery or cell of Remote"
+      saved(4)
+      assert_no_link "Charge it, or change its cell: Remote"
+      click_button "Undo"
+      saved(5)
+      assert_link "Charge it, or change its cell: Remote"
     end
   end
 end

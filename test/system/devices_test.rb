@@ -209,23 +209,6 @@ module Kippen
       assert_text "No button of this client is known by it."
     end
 
-    # Noted by somebody, it is the next thing to do wherever one is, until it is charged.
-    def test_a_low_battery_is_the_next_thing
-      demo("ottoline")
-      open_step("devices")
-      pick "low", from: "Battery or cell of Remote"
-      saved(2)
-      card("Remote") { assert_text "noted by Demo specialist" }
-      find("header nav a", text: "Wants").click
-      click_link "Charge it, or change its cell: Remote"
-      pick "full", from: "Battery or cell of Remote"
-      saved(3)
-      assert_no_link "Charge it, or change its cell: Remote"
-      click_button "Undo"
-      saved(4)
-      assert_link "Charge it, or change its cell: Remote"
-    end
-
     def test_what_kippen_hears_it_ticks_off_itself
       demo("ottoline")
       find_buttons

@@ -1,6 +1,9 @@
 # frozen_string_literal: true
 
 require_relative "kinds/kind"
+require_relative "kinds/kind_button"
+require_relative "kinds/kind_host"
+require_relative "kinds/reader"
 require_relative "kinds/codes"
 require_relative "kinds/sources"
 require_relative "kinds/ready"
@@ -34,8 +37,9 @@ module Kippen
     # The Kind by its id, or nil.
     def find(id) = @by_id[id]
 
-    # The Kind of a Fitting::Device, or nil where it is of no known one.
-    def of(device) = @by_id[device.kind]
+    # The Kind of a Fitting::Device, or nil where it is of no known one. One that ships is never changed: what a fitting says
+    # of a kind of that id is not asked.
+    def of(device) = @by_id[device.kind] || device.own_kind
 
     # The gestures a Fitting::Button can carry where it is; none where it is fixed.
     # system – what its host is, where it shall be asked of another

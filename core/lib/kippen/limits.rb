@@ -20,6 +20,7 @@ module Kippen
     HANDS = 20
     TAKEN_OUT = 500
     STEPS = 100
+    KINDS = 50
     CODES = 20
     SETTINGS = 50
     ARRANGEMENTS = 100

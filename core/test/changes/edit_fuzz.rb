@@ -21,6 +21,7 @@ module Kippen
                { "kind" => "mode", "mode" => "quiet", "how" => "held" }, { "kind" => "mode", "how" => "clear" }, { "kind" => "hum", "tune" => "low" }].freeze
     TIMING = { "long_press_ms" => [100, 333, 400, 900], "tap_gap_ms" => [200, 333, 450], "bounce_guard_ms" => [0, 100, 155], "press_at" => [0.5, 0.7],
                "gap_bridge_ms" => [0, 20] }.freeze
+    OWN_KIND = JSON.parse(File.read(File.join(DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad").freeze
     # Kinds that take something away on purpose: what they took may be gone.
     TAKE_AWAY = %w[clear carry assign several arrange copy reset remove_arrangement hold_and_count open_shortlist point shortlist remove_place
                    remove_mode].freeze
@@ -184,7 +185,10 @@ module Kippen
     end
 
     def other_change # rubocop:disable Metrics
-      case @random.rand(20)
+      case @random.rand(23)
+      when 20 then { "kind" => "kind", "document" => OWN_KIND.merge("name" => pick(["Reed pad", "Reed pad", "Other pad"])) }
+      when 21 then { "kind" => "add_device", "of" => pick(@fitting.list("kinds") + [{ "id" => "none" }])["id"], "host" => pick(HOSTS)["id"] }
+      when 22 then { "kind" => "remove_kind", "id" => pick(@fitting.list("kinds") + [{ "id" => "none" }])["id"] }
       when 18, 19 then { "kind" => "correct", "button" => button, "set" => put_right }
       when 0 then { "kind" => "device", "device" => device, "set" => { "off" => chance(2) } }
       when 1 then { "kind" => "button", "button" => button, "set" => { "off" => chance(2) } }

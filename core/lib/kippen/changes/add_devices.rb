@@ -40,7 +40,7 @@ module Kippen
         items = draft.list("devices").to_a
         taken = items.filter_map { |item| item["on"] }
         items.select { |item| item["host"] == host }.each do |carrier|
-          carries = draft.kinds.find(carrier["kind"])
+          carries = draft.kind(carrier["kind"])
           next unless carries&.takes&.include?(kind.id)
 
           free = carries.seats.map { |one| { "device" => carrier["id"], "place" => one["id"] } }.find { |seat| !taken.include?(seat) }
@@ -54,7 +54,7 @@ module Kippen
       private
 
       def kind(draft, sent, index)
-        draft.kinds.find(sent["of"]) || raise(Invalid.at("/change/devices/#{index}/of", Words.say(:unknown_kind, kind: Faults.show(sent["of"]))))
+        draft.kind(sent["of"]) || raise(Invalid.at("/change/devices/#{index}/of", Words.say(:unknown_kind, kind: Faults.show(sent["of"]))))
       end
     end
   end

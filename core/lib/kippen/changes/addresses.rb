@@ -16,7 +16,7 @@ module Kippen
         "devices" => { list: "id", of: { "settings" => MAP, "timing" => MAP, "ready" => MAP, "buttons" => { list: "id", of: ITEM } } },
         "wants" => { list: "id" }, "apps" => { list: "id" }, "modes" => { list: "id" }, "places" => { list: "id" }, "shortlists" => { list: "id" },
         "cues" => MAP, "hands" => { list: "id" },
-        "arrangements" => { list: "id" }, "taken_out" => { list: "id" }, "links" => { list: "to" }
+        "arrangements" => { list: "id" }, "kinds" => { list: "id" }, "taken_out" => { list: "id" }, "links" => { list: "to" }
       }.freeze
 
       module_function

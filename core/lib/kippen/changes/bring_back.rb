@@ -72,7 +72,7 @@ module Kippen
 
         found = host ? hosts.find { |one| one.id == host } : of_before(hosts, bundle)
         refuse("host", host ? Words.say(:unknown_host, host: Faults.show(host)) : Words.say(:host_was_on_gone_say)) unless found
-        bundle["devices"].each { |item| usable(draft.kinds.find(item["kind"]), item, found.system) }
+        bundle["devices"].each { |item| usable(draft.kind(item["kind"]), item, found.system) }
         found.id
       end
 

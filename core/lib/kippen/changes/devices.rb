@@ -8,7 +8,7 @@ module Kippen
       GIVEN = %i[on version worked_with mounting posture].freeze
 
       def make(draft)
-        kind = draft.kinds.find(of) || refuse("of", Words.say(:unknown_kind, kind: Faults.show(of)))
+        kind = draft.kind(of) || refuse("of", Words.say(:unknown_kind, kind: Faults.show(of)))
         chosen = variant || kind.variants.first&.fetch("id")
         words = name || named(kind, chosen)
         made = { "id" => Fitting::OwnIds.from(words, taken(draft), "device"), "name" => numbered(draft, words), "kind" => kind.id,

@@ -6,7 +6,7 @@ module Kippen
     # as it is, members nobody here knows included. Not valid until it is finished.
     class Draft
       # Lists whose items are named by one member, each once.
-      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id", "shortlists" => "id",
+      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id", "shortlists" => "id", "kinds" => "id",
                 "links" => "to" }.freeze
 
       # before – the Fitting it was made on; by, at – who changes it and when, in ISO 8601
@@ -30,6 +30,14 @@ module Kippen
       end
 
       def kinds = knowledge.kinds
+
+      # The Kinds::Kind by its id, one that ships or one of the fitting's own; or nil.
+      def kind(id)
+        return kinds.find(id) if kinds.find(id)
+
+        own = list("kinds").find(id) and Kinds::Reader.read(own, Faults.new)
+      end
+
       def catalogue = knowledge.catalogue
 
       # What can be put on which button, as devices and hosts are now.

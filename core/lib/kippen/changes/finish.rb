@@ -22,7 +22,7 @@ module Kippen
         draft.deadline.check
         Following.follow(draft) unless draft.whole?
         draft.deadline.check
-        result = told(draft, Fitting.read(draft.document))
+        result = whole(draft)
         draft.deadline.check
         fitting = result.fitting
         touched = result.touched.keys.filter_map { |address| Spot.new(*address.drop(1)) if address.first == "assignments" }
@@ -30,11 +30,21 @@ module Kippen
         result
       end
 
+      def self.whole(draft) = told(draft, Fitting.read(draft.document)).tap { |result| kept_kinds(result) }
+
+      # A kind that devices are of stays, whatever takes it away.
+      def self.kept_kinds(result)
+        before, after = [result.before, result.fitting].map { |fitting| fitting.list("kinds").map { |kind| kind["id"] } }
+        gone = before - after
+        used = gone.empty? ? [] : result.fitting.devices.select { |device| gone.include?(device.kind) }
+        raise Invalid.at("/change", Words.say(:kind_in_use, devices: used.map { |device| device.name || device.id }.join(", "))) if used.any?
+      end
+
       def self.told(draft, fitting)
         Result.new(before: draft.before, fitting:, spots: draft.spots, left_out: draft.left_out.uniq, notes: draft.notes.uniq,
                    knowledge: draft.knowledge.of(fitting))
       end
-      private_class_method :told
+      private_class_method :whole, :kept_kinds, :told
     end
   end
 end

@@ -6,10 +6,11 @@ module Kippen
     # every place where the documents differ, see Changes::Addresses: what has no sentence of its own
     # is named.
     class Differences
-      ORDER = %w[client wants hosts apps modes places shortlists cues hands arrangements devices assignments timing button_timing links follow confirm_s].freeze
+      ORDER = %w[client wants hosts apps modes places shortlists cues hands arrangements kinds devices assignments timing button_timing links follow
+                 confirm_s].freeze
       COUNTED = { "by_gap" => :counted_by_gap, "while_held" => :counted_while_held }.freeze
       LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place", "shortlists" => "Shortlist",
-                "hands" => "Stand-in hand",
+                "hands" => "Stand-in hand", "kinds" => "Kind of device",
                 "arrangements" => "Arrangement", "devices" => "Device" }.freeze
       # Members of a device that are told by name.
       DEVICE = { "name" => "name", "host" => "host", "on" => "seat", "version" => "version", "worked_with" => "worked with",

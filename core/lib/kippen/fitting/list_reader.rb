@@ -29,7 +29,17 @@ module Kippen
         found.empty? ? [THE_ONE_HOST].freeze : found.freeze
       end
 
+      # Kinds that somebody made, as far as they can be read: { id => Kinds::Kind }.
+      def kinds
+        @kinds ||= begin
+          found = objects(@document, "kinds", Limits::KINDS, @faults).filter_map { |item, pointer| Kinds::Reader.read(item, @faults, pointer) }
+          unique("/kinds", found)
+          found.to_h { |kind| [kind.id, kind] }.freeze
+        end
+      end
+
       def devices(hosts)
+        kinds
         @count = 0
         found = each("devices", Limits::DEVICES).filter_map { |item, pointer| device(item, pointer, hosts) }
         unique("/devices", found)
@@ -76,7 +86,7 @@ module Kippen
 
       # What is known of a device besides its buttons.
       def facts(item, pointer)
-        { kind: optional_id(item, "kind", pointer), variant: optional_id(item, "variant", pointer), seat: seat(item, pointer),
+        { kind: optional_id(item, "kind", pointer), own_kind: kinds[item["kind"]], variant: optional_id(item, "variant", pointer), seat: seat(item, pointer),
           version: words(item, "version", pointer), version_at: words(item, "version_at", pointer), ready: ready(item, pointer),
           worked_with: words(item, "worked_with", pointer), mounting: words(item, "mounting", pointer), posture: words(item, "posture", pointer),
           battery: battery(item, pointer) }

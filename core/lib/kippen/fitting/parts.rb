@@ -11,12 +11,13 @@ module Kippen
     Seat = Struct.new(:device, :place, keyword_init: true)
 
     # kind, variant – what it was made from, see Kinds; nil where it is of no known kind
+    # own_kind      – the Kinds::Kind it was made from where the fitting itself says what that is, or nil
     # seat          – on which other device it sits, or nil
     # version       – of its firmware or system, as its maker counts; version_at – since when
     # worked_with, mounting, posture – in words
     # battery       – { "is" => one of BATTERY, "by" =>, "at" => } as somebody noted it, of the device or of its cell; or nil
     # ready         – { step => { "by" =>, "at" =>, "version" => } } of the steps that are done
-    Device = Struct.new(:id, :name, :host, :off, :buttons, :kind, :variant, :seat, :version, :version_at,
+    Device = Struct.new(:id, :name, :host, :off, :buttons, :kind, :own_kind, :variant, :seat, :version, :version_at,
                         :worked_with, :mounting, :posture, :battery, :ready, keyword_init: true)
     BATTERY = %w[full half low].freeze
 

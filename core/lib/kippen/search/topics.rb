@@ -51,7 +51,7 @@ module Kippen
 
       def devices
         @fitting.devices.map do |device|
-          topic("device", device.id, device.name, of: @fitting.host(device.host)&.name, also: @knowledge.kinds.find(device.kind)&.name.to_s)
+          topic("device", device.id, device.name, of: @fitting.host(device.host)&.name, also: @knowledge.kinds.of(device)&.name.to_s)
         end
       end
 

@@ -33,6 +33,7 @@ module Kippen
       button_as_its_kind: "%{words}: what is known of it is what its kind says.",
       battery_noted: "%{name}, battery: %{is}.",
       battery_not_noted: "%{name}, battery: not noted.",
+      kind_in_use: "is the kind of %{devices}: take that out first",
       unsure_there: "%{name} at a %{system}: it isn't sure that it works. %{why}",
       cant_be_used_at: "%{id} can't be used at a %{system}",
       comes_without_its_place_that: "%{id} comes without its place (%{seat}): that is gone or taken.",

@@ -1,9 +1,10 @@
 import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
 import type { Desk, Kind } from '../../shared/api'
-import { useChange, useKinds } from '../../shared/fitting'
+import { useChange, useDevices, useKinds } from '../../shared/fitting'
 import { DeviceDrawing, Field, SideSheet } from '../../shared/ui'
 import styles from './devices.module.css'
+import { OwnKinds } from './OwnKinds'
 import { say } from './sentences'
 
 const fits = (kind: Kind, words: string) => {
@@ -27,14 +28,16 @@ interface Props {
 
 /** Devices are made from general kinds: choose one or several. Where each is, and how it is worked, can be said later. */
 export function AddDeviceSheet({ desk, onClose }: Props) {
-  const kinds = useKinds()
+  const shipped = useKinds()
+  const own = useDevices(desk.id).data?.kinds ?? []
+  const kinds = [...own, ...(shipped.data ?? [])].sort((one, other) => one.name.localeCompare(other.name))
   const { change, busy } = useChange()
   const [words, setWords] = useState('')
   const [chosen, setChosen] = useState<readonly Wanted[]>([])
-  const countOf = (kind: Kind) => chosen.filter((one) => one.kind === kind).length
+  const countOf = (kind: Kind) => chosen.filter((one) => one.kind.id === kind.id).length
   const less = (kind: Kind) =>
     setChosen((all) => {
-      const at = all.map((one) => one.kind).lastIndexOf(kind)
+      const at = all.map((one) => one.kind.id).lastIndexOf(kind.id)
       return all.filter((_, index) => index !== at)
     })
   const add = async () => {
@@ -53,7 +56,7 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
         />
       </Field>
       <ul className={styles.kinds}>
-        {(kinds.data ?? [])
+        {kinds
           .filter((one) => fits(one, words.trim()))
           .map((one) => {
             const count = countOf(one)
@@ -95,6 +98,7 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
           </Field>
         ) : null,
       )}
+      <OwnKinds client={desk.id} own={own} shipped={shipped.data ?? []} />
       <div className={styles.sheetFoot}>
         <Button type="primary" block loading={busy} disabled={chosen.length === 0} onClick={() => void add()}>
           {chosen.length === 0 ? say.chooseFirst : say.add(named(chosen))}

@@ -39,6 +39,18 @@ export const say = {
   freed: (gesture: string, by: string, who: string) => `${gesture}: freed from ${by} (${who})`,
   notKnownYet: 'Not known yet: press it and look',
   doesNothing: 'nothing',
+  ownKinds: 'Kinds that no list has',
+  ownKindsAbout:
+    'A device that is not among these: describe it in a kind file, and it is a kind of this client. It goes along with the client’s file, and can be given away.',
+  kindFromFile: 'Read a kind from a file',
+  noKindFile: (name: string) =>
+    `${name} is no kind file: it must be JSON with "kippen": "kind/1", an id and a name.`,
+  kindIsRead: (name: string) => `${name} is a kind now: choose it above.`,
+  broughtBy: (by: string) => `brought in by ${by}`,
+  asFile: 'As a file',
+  asFileOf: (name: string) => `As a file: ${name}`,
+  beginWith: 'To make one, begin with',
+  beginWithHint: 'Its file opens in any text editor: change its id, its name, and what differs.',
   battery: 'Battery or cell',
   batteryOf: (name: string) => `Battery or cell of ${name}`,
   notNoted: 'not noted',

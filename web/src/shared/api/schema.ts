@@ -289,6 +289,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kinds/{shipped}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shipped: string;
+            };
+            cookie?: never;
+        };
+        /** A kind that ships as a file (kind/1) */
+        get: operations["getKind"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/kinds/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+                kind: string;
+            };
+            cookie?: never;
+        };
+        /** A kind that somebody made for this client as a file (kind/1) */
+        get: operations["getOwnKind"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/devices": {
         parameters: {
             query?: never;
@@ -2145,7 +2184,21 @@ export interface components {
                 }[];
             };
         };
-        Change: components["schemas"]["ButtonChange"] | components["schemas"]["CorrectChange"] | components["schemas"]["WhereChange"] | {
+        Change: components["schemas"]["ButtonChange"] | components["schemas"]["CorrectChange"] | {
+            /** @constant */
+            kind: "kind";
+            /** @description In the form of docs/device-kind.schema.json */
+            document: {
+                /** @constant */
+                kippen: "kind/1";
+                id: string;
+                name: string;
+            };
+        } | {
+            /** @constant */
+            kind: "remove_kind";
+            id: string;
+        } | components["schemas"]["WhereChange"] | {
             /** @constant */
             kind: "client";
             name: components["schemas"]["Words"];
@@ -2964,6 +3017,18 @@ export interface components {
         };
     };
     responses: {
+        /** @description The kind, in the form of docs/device-kind.schema.json */
+        KindFile: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    /** @constant */
+                    kippen: "kind/1";
+                };
+            };
+        };
         /** @description Done */
         Done: {
             headers: {
@@ -3472,6 +3537,37 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    getKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shipped: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["KindFile"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getOwnKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+                kind: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["KindFile"];
+            default: components["responses"]["Problem"];
+        };
+    };
     getDevices: {
         parameters: {
             query?: never;
@@ -3490,6 +3586,12 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
+                        /** @description Kinds that somebody made for this client */
+                        kinds: (components["schemas"]["Kind"] & {
+                            said: components["schemas"]["SaidBy"];
+                            /** @description A device is of it */
+                            used: boolean;
+                        })[];
                         revision: number;
                         devices: components["schemas"]["DeviceFacts"][];
                         /** @description Newest first; may be brought back */

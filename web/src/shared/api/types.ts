@@ -45,6 +45,9 @@ export type CatalogueAction = Schemas['CatalogueAction']
 export type Found = Schemas['Found']
 export type Revision = Schemas['Revision']
 export type Kind = Schemas['Kind']
+/** A kind that somebody made for one client. */
+export type OwnKind =
+  operations['getDevices']['responses'][200]['content']['application/json']['kinds'][number]
 export type Drawing = Schemas['Drawing']
 export type Shape = Schemas['Shape']
 export type DeviceFacts = Schemas['DeviceFacts']
