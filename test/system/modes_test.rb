@@ -126,7 +126,7 @@ module Kippen
         hold_and_press("F8", "F9", count)
         said(words)
       end
-      [0.9, 2.5].each { |every| counted_at(every) }
+      [0.7, 1.4].each { |every| counted_at(every) }
     end
 
     # As slowly as one likes; it is known when the other is let go. Who is told so presses once louder, twice quieter.

@@ -90,14 +90,14 @@ module Kippen
       follow "Tune"
       choose "Single switch", from: "Button"
       press_on "Ask for presses"
-      answer_prompts(6, "F1")
+      answer_prompts(4, "F1")
       press_on "Apply: This button", wait: 90
       assert_text "This is what the button has now."
     end
 
     def look_back_and_undo
       work(find("button", text: /Revision \d+, saved/))
-      assert_text "Timing fitted to 6 presses"
+      assert_text "Timing fitted to 4 presses"
       press_on "Undo"
     end
 

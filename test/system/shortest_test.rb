@@ -4,13 +4,12 @@ require_relative "helper"
 require_relative "working"
 
 module Kippen
-  # The shortest job there is, as it is done beside a client: a new client with one switch, three gestures on it, ten
-  # presses, the timing that fits them.
+  # The shortest job there is, as it is done beside a client: a new client with one switch, three gestures on it, a
+  # few presses, the timing that fits them.
   class ShortestTest < SystemTest
     include Working
 
-    # From ten on a share is told.
-    PROMPTS = 10
+    PROMPTS = 6
     GESTURES = { "tap" => "next page", "double-tap" => "page before", "long-press" => "ask for help" }.freeze
     MOST_CLICKS = 13
     MOST_KEYS = 7
@@ -20,7 +19,7 @@ module Kippen
       sign_in_as("specialist")
       new_client_with_a_switch
       give_it_three_gestures
-      ten_presses
+      a_few_presses
       press_on "Apply: This button", wait: 90
       assert_text "This is what the button has now."
       tell_counts "shortest job"
@@ -42,7 +41,7 @@ module Kippen
       end
     end
 
-    def ten_presses
+    def a_few_presses
       follow "Tune"
       press_on "Ask for presses"
       press_on "Teach this browser the button"
