@@ -16,6 +16,13 @@ module Kippen
     end
 
     def card(name, &) = within("article[aria-label='#{name}']", &)
+
+    # What the fitting keeps of it.
+    def said
+      head = Server::Store::Revisions.new(DATABASE).head(@client).fitting
+      head.button(HOME).corrected
+    end
+
     def row(&) = within("[data-button='#{HOME}']", &)
     def sheet(&) = within("aside", &)
 
@@ -29,6 +36,7 @@ module Kippen
         click_button "Put it right"
       end
       saved(3)
+      assert_equal %w[at builtin by gestures], said.keys.sort, "only what was said"
       row { assert_text "tap: Opens the guide" }
       row { assert_text "Put right by Demo specialist." }
       row { click_button "Put it right: Home" }
@@ -66,6 +74,18 @@ module Kippen
       end
       saved(4)
       row { assert_text "freed from the set's own list (Demo specialist)" }
+    end
+
+    # What is needed becomes fixed, for the reason that stands there.
+    def test_a_needed_button_is_fixed
+      within("[data-button='remote/up']") { click_button "Put it right: Up" }
+      sheet do
+        assert_button "Put it right", disabled: true
+        find("label", text: "fixed: nothing can be put on it").click
+        click_button "Put it right"
+      end
+      saved(3)
+      within("[data-button='remote/up']") { assert_text "fixed" }
     end
 
     def test_what_was_said_and_not_saved_asks

@@ -32,22 +32,23 @@ function Details(props: { desk: Desk; button: ButtonFacts; kind: string | null; 
   const [is, setIs] = useState(button.is)
   const [why, setWhy] = useState(button.why ?? '')
   const [heldBack, setHeldBack] = useState(button.held_back)
-  const [does, setDoes] = useState(() =>
-    Object.fromEntries(button.builtin.map(({ gesture, words }) => [gesture, words])),
-  )
+  const [does, setDoes] = useState(() => doesOf(button))
   const [gestures, setGestures] = useState(button.gestures)
-  const [claims, setClaims] = useState<Claim[]>(() =>
-    button.claims.map(({ gesture, by, free_by, freed }) => ({ gesture, by, free_by, freed })),
-  )
-  const whole = (is === 'free' || why.trim() !== '') && gestures.length > 0 && claims.every(isWhole)
+  const [claims, setClaims] = useState<Claim[]>(() => claimsOf(button))
+  const reason = is === 'free' && why === (button.why ?? '') ? button.why : why.trim() || null
+  // Only what was said: the rest stays as its kind has it, whatever that comes to be.
   const set = {
-    is,
-    why: why.trim() || null,
-    held_back: heldBack,
-    builtin: Object.fromEntries(Object.entries(does).filter(([, words]) => words.trim() !== '')),
-    ...(is === 'fixed' || same(gestures, button.gestures) ? {} : { gestures }),
-    claims,
+    ...(is === button.is && reason === button.why ? {} : { is, why: reason }),
+    ...changed('held_back', button.held_back, heldBack),
+    ...changed('builtin', doesOf(button), said(does)),
+    ...(is === 'fixed' ? {} : changed('gestures', button.gestures, gestures)),
+    ...changed('claims', claimsOf(button), claims),
   }
+  const whole =
+    Object.keys(set).length > 0 &&
+    (is === 'free' || why.trim() !== '') &&
+    gestures.length > 0 &&
+    claims.every(isWhole)
   const made: Change = { kind: 'correct', button: button.ref, set }
   const preview = usePreview(desk.id, whole ? made : undefined, openedOn)
   const onSubmit = async () => {
@@ -130,5 +131,28 @@ function Details(props: { desk: Desk; button: ButtonFacts; kind: string | null; 
 
 const isWhole = ({ by, free_by }: Claim) => by.trim() !== '' && free_by.trim() !== ''
 
-const same = (one: readonly Gesture[], other: readonly Gesture[]) =>
-  one.length === other.length && one.every((gesture) => other.includes(gesture))
+const doesOf = ({ builtin }: ButtonFacts): Record<string, string> =>
+  Object.fromEntries(builtin.map(({ gesture, words }) => [gesture, words]))
+
+const claimsOf = ({ claims }: ButtonFacts): Claim[] =>
+  claims.map(({ gesture, by, free_by, freed }) => ({ gesture, by, free_by, freed }))
+
+/** Without what is left empty. */
+const said = (does: Record<string, string>) =>
+  Object.fromEntries(Object.entries(does).filter(([, words]) => words.trim() !== ''))
+
+/** A member that is another than before; of lists and objects, what is in them, in any order. */
+function changed<Name extends string, Value>(
+  name: Name,
+  before: unknown,
+  now: Value,
+): { [name in Name]?: Value } {
+  return plain(before) === plain(now) ? {} : ({ [name]: now } as { [name in Name]: Value })
+}
+
+const plain = (value: unknown): string =>
+  Array.isArray(value)
+    ? JSON.stringify(value.map(plain).sort())
+    : typeof value === 'object' && value !== null
+      ? JSON.stringify(Object.entries(value).sort(([one], [other]) => one.localeCompare(other)))
+      : JSON.stringify(value)
