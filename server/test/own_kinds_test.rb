@@ -41,6 +41,22 @@ module Kippen
       assert_equal 201, made("kind" => "add_device", "of" => "reed-pad", "host" => "desk")
     end
 
+    # Two at once, both from the same revision: whichever comes second is refused, and no device is left without its kind.
+    def test_one_takes_it_out_while_another_uses_it
+      take_out = { "kind" => "remove_kind", "id" => "reed-pad" }
+      use = { "kind" => "add_devices", "devices" => [{ "of" => "reed-pad" }] }
+      [[take_out, use], [use, take_out]].each do |first, second|
+        setup
+        made("kind" => "kind", "document" => PAD)
+        change(first, parent: @revision)
+        assert_equal 201, status, answer
+        change(second, parent: @revision)
+        assert_includes [409, 422], status, answer
+        devices = ask("/api/clients/#{@client}/devices")
+        assert_equal devices["devices"].map { |one| one["kind"] }.sort, devices["kinds"].select { |one| one["used"] }.map { |one| one["id"] }.sort
+      end
+    end
+
     def test_another_service_sees_none_of_it
       made("kind" => "kind", "document" => PAD)
       @service = store.add_service("Withy Bed")

@@ -33,6 +33,15 @@ module Kippen
       assert_equal phone.document["devices"], back.document["devices"]
     end
 
+    # What a file said of a button of no known kind is there again.
+    def test_forgetting_brings_back_what_a_file_said
+      fitting = bare("devices" => [{ "id" => "thing", "host" => "desk", "buttons" => [{ "id" => "key", "builtin" => "Rings the bell" }] }])
+      said = correct(fitting, { "builtin" => { "tap" => "Opens the gate" } }, "thing/key").fitting
+      assert_equal "Opens the gate", said.button("thing/key").builtin
+      assert_equal "Rings the bell", correct(said, { "held_back" => false }, "thing/key").fitting.document["devices"][0]["buttons"][0]["builtin"]
+      assert_equal fitting.document, correct(said, nil, "thing/key").fitting.document
+    end
+
     # The stand-in does what a button does by itself: no longer, where somebody said that it does something else.
     def test_an_action_it_had_by_itself_goes_with_the_words
       louder = "phone/volume-up"

@@ -88,6 +88,37 @@ module Kippen
       assert_operator taken, :>, 20, "some of it does no harm"
     end
 
+    # A step called as the group it is in, steps that need each other: a device of it is got ready all the same.
+    def test_steps_that_go_round_in_circles
+      data = with("ready", TOUCHPAD["ready"].each_with_index.map do |step, index|
+        step.merge("id" => "s#{index}", "one_of" => "s#{1 - index}", "needs" => %w[s0 s1])
+      end)
+      kind, where = told(data.merge("id" => "round", "name" => "Round"))
+      assert_empty where
+      fitting = made(made(bare, "kind", document: kind.data), "add_device", of: "round", host: "desk")
+      device = fitting.devices.first
+      steps = Kinds::Ready.new(KINDS.of(device), device, fitting.host(device.host)).steps
+      assert_equal %w[later later], steps.map(&:state)
+      ticked = made(fitting, "ready", device: device.id, step: "s0", done: true)
+      assert_equal %w[done], Kinds::Ready.new(KINDS.of(device), ticked.devices.first, ticked.host(device.host)).steps.map(&:state).uniq & %w[done]
+    end
+
+    # Whatever a button is said to do by itself, a stand-in does it or leaves it.
+    def test_odd_actions_of_a_button_itself_break_no_screen
+      [{ "kind" => "click" }, { "kind" => "click", "button" => "seventh" }, { "kind" => "volume" }, { "kind" => "media", "do" => "dance" },
+       { "kind" => "system" },
+       { "kind" => "keys" }, { "kind" => "keys", "keys" => "Enter" }, { "kind" => "scroll" }, { "kind" => "system", "do" => "sleep-timer" },
+       { "kind" => "scroll", "by" => "lines" }].each do |action|
+        document = with("buttons", 0, "builtin_action", action).merge("id" => "odd", "name" => "Odd")
+        fitting = made(made(bare, "kind", document:), "add_device", of: "odd", host: "desk")
+        outcome = Press::Outcome.new(0, "odd/left", "builtin", "start", 0, "base", nil, nil)
+        screen = Standins::Screen.new(fitting, KNOWLEDGE, fitting.hosts.first)
+        assert_kind_of Standins::Screen, screen.did(outcome, KINDS.button(fitting.devices.first, fitting.buttons.first)["builtin_action"])
+        Reach::MainJob.new(KNOWLEDGE).buttons(fitting, fitting.hosts.first)
+        Cautions.new(fitting, KINDS, CATALOGUE).of(fitting.buttons.first)
+      end
+    end
+
     ODD = [nil, true, -1, 1e308, 0, "", " ", "x" * 5_000, "key:F1", [], [nil], {}, { "id" => nil }, [[]], "../../etc", "tap", 2**70].freeze
 
     # Puts something odd into one place.

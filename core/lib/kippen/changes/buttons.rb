@@ -20,18 +20,15 @@ module Kippen
 
       def make(draft)
         old = draft.button(button)
-        draft.alter_buttons(old.device) { |list| list.put(corrected(draft, old, list.find(old.id))) }
+        draft.alter_buttons(old.device) { |list| list.put(corrected(draft, list.find(old.id))) }
         now = draft.view.device(old.device).buttons.find { |one| one.id == old.id }
         switch_off(draft, old, now)
       end
 
       private
 
-      def corrected(draft, old, item)
-        given = set && item.fetch("corrected", {}).merge(claims(draft, set.slice(*SAID)), stamp(draft))
-        of_kind = draft.kinds.of(draft.device(old.device))&.button(old.id)
-        does = given && given["builtin"] ? given["builtin"]["tap"] : of_kind&.dig("builtin", "tap")
-        Draft.with(item, "corrected" => given, "builtin" => set.nil? || set.key?("builtin") ? does : item["builtin"])
+      def corrected(draft, item)
+        Draft.with(item, "corrected" => set && (item["corrected"] || {}).merge(claims(draft, set.slice(*SAID)), stamp(draft)))
       end
 
       def stamp(draft) = { "by" => draft.by, "at" => draft.at }

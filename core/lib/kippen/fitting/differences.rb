@@ -134,7 +134,6 @@ module Kippen
         case field
         when "off" then switched(words, other)
         when "corrected" then Words.say(other.empty? ? :button_as_its_kind : :button_put_right, words:)
-        when "builtin" then nil
         else Words.say(:button_changed, words:)
         end
       end

@@ -140,11 +140,14 @@ module Kippen
         id = id(item, pointer) or return
         kind = choice(item, "kind", KINDS, "contact", pointer)
         off = flag(item, "off", pointer) || device_off
+        corrected = CorrectedReader.read(item, kind, pointer, @faults)
+        does = words(item, "builtin", pointer)
+        does = corrected["builtin"]["tap"] if corrected&.key?("builtin")
         @count += 1
         Button.new(ref: "#{device}/#{id}", id:, kind:, host:, device:, off:, index: @count - 1,
-                   name: words(item, "name", pointer), print: words(item, "print", pointer), builtin: words(item, "builtin", pointer),
+                   name: words(item, "name", pointer), print: words(item, "print", pointer), builtin: does,
                    signal: optional_id(item, "signal", pointer), codes: codes(item, pointer), worked_with: words(item, "worked_with", pointer),
-                   corrected: CorrectedReader.read(item, kind, pointer, @faults)).freeze
+                   corrected:).freeze
       end
 
       def id(item, pointer, reserved: nil)

@@ -7,8 +7,8 @@ module Kippen
     class Reader
       include Fitting::Members
 
-      SYSTEMS = %w[computer tablet phone television].freeze
-      BUTTON_KINDS = %w[contact force notch].freeze
+      SYSTEMS = Fitting::ListReader::SYSTEMS
+      BUTTON_KINDS = Fitting::ListReader::KINDS
       SIGNALS = %w[press touch click force].freeze
       BUTTONS = 200
       SEATS = 50
@@ -53,6 +53,7 @@ module Kippen
         ids(data, "id", pointer)
         words(data, "name", pointer, needed: true)
         %w[words by at].each { |key| text(data, key, pointer) }
+        fault("#{pointer}/words", :is_missing) if data["words"].nil?
         picture(data, pointer)
         facts(data, pointer)
         buttons = buttons(data, pointer)
@@ -77,12 +78,8 @@ module Kippen
       end
 
       def needed_text(item, key, pointer)
-        if item[key].is_a?(String) && !item[key].strip.empty?
-          text(item, key,
-               pointer)
-        else
-          fault("#{pointer}/#{key}", :must_be_text_from_to, needed: 1, characters: TEXT)
-        end
+        there = item[key].is_a?(String) && !item[key].strip.empty?
+        there ? text(item, key, pointer) : fault("#{pointer}/#{key}", :must_be_text_from_to, needed: 1, characters: TEXT)
       end
 
       # An array of at most so many, each of which the block takes.

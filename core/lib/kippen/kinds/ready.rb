@@ -82,9 +82,7 @@ module Kippen
 
       # id – of a step, or what several of which one is enough are called
       def finished?(id)
-        return @ways[id].any? { |way| finished?(way) } if @ways.key?(id)
-
-        %w[done seen].include?(@done.fetch(id, ["done"]).first)
+        (@ways[id] || [id]).any? { |step| %w[done seen].include?(@done.fetch(step, ["done"]).first) }
       end
 
       def title(id) = @ways.key?(id) ? @ways[id].map { |way| @titles.fetch(way) }.join(Words.say(:one_or_other)) : @titles.fetch(id)
