@@ -30,6 +30,16 @@ module Kippen
       assert_equal "when the other is let go", Words.wait(lane(counting).waits["tap"], lane(counting).timing)
     end
 
+    # Locked or for the next press, it counts by the gap: then the lane says so.
+    def test_a_mode_that_no_hold_keeps_waits_for_the_gap
+      fitting = counting
+      other = ->(action) { amended(fitting, "assignments" => fitting.list("assignments").map { |row| row["button"] == LIST ? row.merge(action) : row }) }
+      [{ "gesture" => "tap", "action" => HELD.merge("how" => "lock") }, { "off" => true }].each do |change|
+        assert_equal ["release", 300_000], waits(other[change])["tap"], change.inspect
+        assert_includes lane(other[change]).boundaries.map(&:setting), "tap_gap_ms"
+      end
+    end
+
     def test_a_tap_at_once_does_not_wait
       fitting = counting
       rows = fitting.list("assignments").map { |row| row["gesture"] == "tap" ? row.merge("at_once" => true) : row }

@@ -81,7 +81,7 @@ module Kippen
         assignment = Fitting::Assignment.new(gesture:, action:)
         choice = @choice.dup
         choice.kind = :assigned
-        choice.while_held = @fitting.mode(@mode)&.counting == "while_held"
+        choice.while_held = @fitting.resolver.while_held?(@mode)
         choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: { "kind" => "builtin" }, at_once: !held_back) if @choice.kind == :builtin
         gesture == "long_press" ? choice.long = assignment : choice[gesture] = assignment
         choice.top = [choice.tap, choice.double_tap, choice.triple_tap].rindex(&:itself)&.succ || 0

@@ -40,7 +40,7 @@ module Kippen
         @places = fitting.places.reject(&:off).to_h { |place| [[place.app, place.part], place.id] }
         @live = live_assignments
         @otherwise = fitting.modes.to_h { |mode| [mode.id, mode.otherwise] }
-        @while_held = fitting.modes.select { |mode| mode.counting == "while_held" }.to_set(&:id).freeze
+        @while_held = counted_while_held
         @spots = {}
         @choices = Hash.new { |all, places| all[places] = {} }
       end
@@ -60,6 +60,9 @@ module Kippen
         by_button[button.index] ||= resolve(button, mode, spot)
       end
 
+      # Are presses counted in this mode for as long as a hold keeps it on? Not where no hold ever does.
+      def while_held?(mode) = @while_held.include?(mode)
+
       # Does the mode itself, not what it falls back to, say anything about the button here?
       def own?(button, mode, spot)
         by_spot = @live[button.ref]
@@ -76,6 +79,11 @@ module Kippen
 
       # Where the same places hold, the same choices do: many spots may share them.
       def at(where, places) = Spot.new(where, places.freeze, @choices[places]).freeze
+
+      def counted_while_held
+        held = @fitting.assignments.reject(&:off).to_set(&:held_mode)
+        @fitting.modes.select { |mode| mode.counting == "while_held" && held.include?(mode.id) }.to_set(&:id).freeze
+      end
 
       # button ref => { [mode, place] => { gesture => assignment } }, what is off left out
       def live_assignments
@@ -95,7 +103,7 @@ module Kippen
         taps = TAPS.map { |gesture| rungs.filter_map { |rung| rung[gesture] }.first }
         long = rungs.filter_map { |rung| rung["long_press"] || rung["hold"] }.first
         top = taps.rindex(&:itself)&.succ || 0
-        Choice.new(:assigned, *taps, long, top, @while_held.include?(mode)).freeze
+        Choice.new(:assigned, *taps, long, top, while_held?(mode)).freeze
       end
 
       def rungs(button, mode, spot)
