@@ -13,7 +13,7 @@ module Kippen
 
     def setup = @fitting = add(bare, "remote", host: "tv")
 
-    def cautions = Cautions.new(@fitting, KINDS, CATALOGUE)
+    def cautions = Cautions.new(@fitting, KNOWLEDGE)
 
     def button(id) = @fitting.button("television-remote/#{id}")
 
@@ -68,7 +68,7 @@ module Kippen
 
     def test_a_button_of_no_known_kind_has_none
       plain = fitting
-      assert_empty Cautions.new(plain, KINDS, CATALOGUE).of(plain.button(OK))
+      assert_empty Cautions.new(plain, KNOWLEDGE).of(plain.button(OK))
     end
   end
 end

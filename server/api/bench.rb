@@ -55,8 +55,9 @@ module Kippen
           seen = app.benches.take(stream, **ahead, &)
           asked = app.sittings.hear(stream, seen.heard)
           changed = seen.modes_changed.map(&:first)
-          done = seen.decided.reject { |outcome| outcome.button == asked }
-          [seen, app.screens.follow(stream[:client_id], seen.fitting, done, changed, seen.bench.modes)]
+          events = Store::Screens::Events.new(decided: seen.decided.reject { |one| one.button == asked },
+                                              presses: seen.presses.reject { |one| one.button == asked }, now_us: seen.now_us)
+          [seen, app.screens.follow(stream[:client_id], seen.fitting, events, changed, seen.bench.modes)]
         end
       end
 

@@ -11,7 +11,7 @@ module Kippen
         app.get("/api/clients/:client/actions") do
           fitting, = revisions.fitting(params["client"])
           catalogue = CATALOGUE.of(fitting)
-          json("actions" => catalogue.entries.map { |entry| Render.action(entry, catalogue, fitting.wants) }, "keys" => Render.keys)
+          json("actions" => catalogue.entries.map { |entry| Render.action(entry, catalogue, fitting) }, "keys" => Render.keys)
         end
 
         app.get("/api/clients") do

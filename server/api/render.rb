@@ -93,15 +93,16 @@ module Kippen
          *fitting.modes.map { |mode| { "id" => mode.id, "name" => mode.name || mode.id, "otherwise" => mode.otherwise, "shortlist" => mode.shortlist } }]
       end
 
-      # entry – of a Catalogue; what asks for an app gets them to choose from
-      # wants – the client's: what one says of a wrong press goes before what is said in general
-      def action(entry, catalogue, wants)
+      # entry – of a Catalogue; what asks for an app or a button gets them to choose from
+      # fitting – the client's: what a want says of a wrong press goes before what is said in general
+      def action(entry, catalogue, fitting)
         facts = entry.facts
         { "id" => entry.id, "name" => entry.name, "app" => entry.app, "words" => entry.words, "action" => entry.action, "group" => entry.group,
-          "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask, catalogue) },
+          "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask, catalogue, fitting) },
           "hosts" => catalogue.hosts(entry.action, entry), "locked" => entry.locked,
-          "needs" => facts["needs"], "only" => entry.only({}), "repeats" => entry.repeats?, "after" => facts["after"],
-          "undo" => facts["undo"] || facts["undone_by"]&.then { |id| catalogue.find(id).name }, "harm" => harm(entry, wants) }
+          "needs" => facts["needs"], "only" => entry.only({}), "repeats" => entry.repeats?,
+          "step" => Steps.can_be?(entry.action) && entry.only({}).nil?, "after" => facts["after"],
+          "undo" => facts["undo"] || facts["undone_by"]&.then { |id| catalogue.find(id).name }, "harm" => harm(entry, fitting.wants) }
       end
 
       def harm(entry, wants)
@@ -118,10 +119,25 @@ module Kippen
         modifiers + others.map { |row| { "key" => row["w3c"], "name" => row["name"], "modifier" => false } }
       end
 
-      def ask(ask, catalogue)
-        choices = ask.type == "app" ? catalogue.apps.map { |id, name| { "value" => id, "words" => name } } : ask.data["choices"]
+      def ask(ask, catalogue, fitting)
         ask.data.slice("member", "label", "usual", "from", "to", "step", "most")
-          .merge({ "type" => ask.type, "choices" => choices&.map { |choice| { "only" => nil }.merge(choice) } }.compact)
+          .merge({ "type" => ask.type, "choices" => choices(ask, catalogue, fitting)&.map { |choice| { "only" => nil }.merge(choice) },
+                   "hosts" => (hosts_steps if ask.type == "steps") }.compact)
+      end
+
+      def choices(ask, catalogue, fitting)
+        case ask.type
+        when "app" then catalogue.apps.map { |id, name| { "value" => id, "words" => name } }
+        when "button"
+          [{ "value" => ask.usual, "words" => Words.say(:the_button_itself) },
+           *fitting.buttons.map { |one| { "value" => one.ref, "words" => Words.button(fitting.device(one.device), one) } }]
+        else ask.data["choices"]
+        end
+      end
+
+      # How many steps a host does by one press, with which pauses.
+      def hosts_steps
+        Fitting::ListReader::SYSTEMS.map { |system| { "system" => system }.merge(KNOWLEDGE.host_kinds.of(system).steps.to_h.transform_keys(&:to_s)) }
       end
     end
   end

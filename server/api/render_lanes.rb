@@ -7,7 +7,7 @@ module Kippen
       def initialize(fitting)
         @fitting = fitting
         @catalogue = CATALOGUE.of(fitting)
-        @cautions = Cautions.new(fitting, KINDS, @catalogue)
+        @cautions = Cautions.new(fitting, KNOWLEDGE.of(fitting))
       end
 
       def lane(lane)
@@ -66,7 +66,16 @@ module Kippen
           "origin" => chip.origin, "from" => (Words.from(@fitting, lane, chip) if chip.origin == "inherited"),
           "place" => chip.place, "mode" => chip.mode, "off" => chip.off, "action" => chip.action,
           "name" => @catalogue.name(chip.action, lane.button.builtin), "kept" => chip.action.nil? || chip.action["kind"] == "builtin",
-          "app" => @catalogue.app_name(chip.action), "wait" => chip.wait && Words.wait(chip.wait, lane.timing) }
+          "app" => @catalogue.app_name(chip.action), "wait" => chip.wait && Words.wait(chip.wait, lane.timing), "steps" => several(lane, chip.action) }
+      end
+
+      # What several steps by one press are, or nil.
+      def several(lane, action)
+        return unless action && Steps.of(action)
+
+        entry = @catalogue.entry(action)
+        stop = @fitting.button(Steps.stop(action, lane.button.ref, @fitting))
+        { "told" => entry.told, "undo" => entry.facts["undo"], "stop" => Words.button(@fitting.device(stop.device), stop) }
       end
 
       # Nothing is offered where nothing can be put.

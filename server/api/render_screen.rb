@@ -12,9 +12,12 @@ module Kippen
         under = layout.at(screen.state["pointer"])
         { "host" => screen.host.id, "name" => screen.name, "system" => screen.host.system, "size" => screen.kind.screen,
           "elements" => layout.elements.map { |one| element(one, one == under) }, "where" => screen.where, "facts" => Standins::Facts.of(screen),
-          "mode" => mode(screen), "list" => list(screen), "happenings" => happenings(screen), "refuses" => screen.refusals }
+          "due_in_ms" => due(screen), "mode" => mode(screen), "list" => list(screen), "happenings" => happenings(screen), "refuses" => screen.refusals }
           .merge(screen.state.slice("pointer", "said", "locked", "afar", "call"))
       end
+
+      # How soon it changes by itself, in ms, or nil.
+      def due(screen) = Standins::Course.due_ms(screen)&.then { |due| [due - screen.moment.ms, 0].max }
 
       def mode(screen)
         mode = screen.state["mode"]
@@ -57,7 +60,7 @@ module Kippen
         [(["mode_ends", Words.say(:mode_over, mode: Words.mode(fitting, before[0]))] if before),
          (["mode_begins", Words.mode(fitting, after[0])] if after)].compact
       end
-      private_class_method :mode, :happenings, :element, :list, :of_outcome, :words, :modes
+      private_class_method :due, :mode, :happenings, :element, :list, :of_outcome, :words, :modes
     end
   end
 end

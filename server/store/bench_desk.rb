@@ -22,6 +22,7 @@ module Kippen
           load
           @tiles = []
           @decided = []
+          @presses = []
           @modes_changed = []
           @heard = []
           from_us = fresh.first&.time_us
@@ -30,7 +31,9 @@ module Kippen
           hear(fresh)
           save if redo_us || fresh.any? || @new
           Benches::Seen.new(bench: @bench, standing: @row, tiles: @tiles + @bench.open.map { |story| tile(story) }, from_us: redo_us || from_us,
-                            decided: @decided, modes_changed: @modes_changed, fitting: @fitting, revision: @revision, reader: @reader, heard: @heard)
+                            decided: @decided, modes_changed: @modes_changed, fitting: @fitting, revision: @revision, reader: @reader, heard: @heard,
+                            presses: @presses,
+                            now_us: @place&.first || 0)
         end
 
         private
@@ -107,8 +110,14 @@ module Kippen
         # What was known already was brought about before.
         def decide(counts)
           outcomes = @bench.take_decided
-          @decided.concat(outcomes.reject { |one| @known&.include?(RenderBench.key(@stream[:id], one.button, one.began_us)) }) if counts
+          presses = @bench.take_presses
+          return unless counts
+
+          @decided.concat(outcomes.reject { |one| known?(one) })
+          @presses.concat(presses.reject { |one| known?(one) })
         end
+
+        def known?(one) = @known&.include?(RenderBench.key(@stream[:id], one.button, one.began_us))
 
         def changed_modes(before)
           @bench.modes.each { |host, now| @modes_changed << [host, before[host], now] unless before[host] == now }

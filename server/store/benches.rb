@@ -20,8 +20,10 @@ module Kippen
 
         # What a look at a stream gives: tiles – of JSON, oldest first, from_us – they replace all from then
         # on, nil: all there is; decided – [Press::Outcome] that what was taken brought about;
+        # presses – [Press::Stories::Press] that became known by it; now_us – how far the stream is told
         # heard – [Press::Bench::Message] of buttons that came anew; modes_changed – [[host, before, after]…], each as Press::HostState#effective has it
-        Seen = Struct.new(:bench, :standing, :tiles, :from_us, :decided, :modes_changed, :fitting, :revision, :reader, :heard, keyword_init: true)
+        Seen = Struct.new(:bench, :standing, :tiles, :from_us, :decided, :modes_changed, :fitting, :revision, :reader, :heard, :presses, :now_us,
+                          keyword_init: true)
 
         # render – takes a Fitting, gives what makes a tile's JSON: tile(stream id, story)
         def initialize(database, &render)

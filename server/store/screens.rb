@@ -5,25 +5,38 @@ module Kippen
     module Store
       # What stands on the screens of a client's stand-in hosts, as presses and people left them.
       class Screens
-        def initialize(database) = @database = database
+        # What came of a stream. decided – [Press::Outcome]; presses – [Press::Stories::Press];
+        # now_us – how far it is told
+        Events = Struct.new(:decided, :presses, :now_us, keyword_init: true) do
+          # In the order in which they came about: a press is known before what it comes to.
+          def in_order = [*presses, *decided].sort_by.with_index { |one, index| [one.at_us, index] }
+        end
 
-        # The Standins::Screen of a Fitting::Host.
-        def of(client, fitting, host) = screen(fitting, host, @database[:screens].where(client_id: client, host: host.id).get(:state))
+        # clock – gives now, in ms
+        def initialize(database, clock: -> { (Time.now.to_r * 1000).to_i })
+          @database = database
+          @clock = clock
+        end
+
+        # The Standins::Screen of a Fitting::Host as it is now.
+        def of(client, fitting, host) = screen(fitting, host, @database[:screens].where(client_id: client, host: host.id).get(:state)).at(@clock.call)
 
         # [Standins::Screen] of all hosts of a fitting.
         def all(client, fitting)
           states = @database[:screens].where(client_id: client).to_hash(:host, :state)
-          fitting.hosts.map { |host| screen(fitting, host, states[host.id]) }
+          now = @clock.call
+          fitting.hosts.map { |host| screen(fitting, host, states[host.id]).at(now) }
         end
 
         # Yields the Standins::Screen of a host, held meanwhile, and keeps the one that the block gives. Returns it.
-        def change(client, fitting, host)
+        # at_ms – as it is then; usually now
+        def change(client, fitting, host, at_ms: @clock.call)
           Store.transaction(@database) do
             row = @database[:screens].where(client_id: client, host: host.id)
             begun = screen(fitting, host, nil)
             @database[:screens].insert_conflict.insert(client_id: client, host: host.id, state: Sequel.pg_jsonb(begun.state))
             was = screen(fitting, host, row.for_update.get(:state))
-            now = yield was
+            now = yield was.at(at_ms)
             next now if now.state == was.state
 
             row.update(state: Sequel.pg_jsonb(now.state))
@@ -32,19 +45,37 @@ module Kippen
           end
         end
 
-        # What was decided happens on the screens. decided – [Press::Outcome]; changed – ids of hosts whose mode has
-        # changed; modes – { host id => the mode that is on there now }, see Press::HostState#effective.
-        # Returns { host id => Standins::Screen } of those that something happened to.
-        def follow(client, fitting, decided, changed, modes)
-          by_host = decided.group_by { |outcome| fitting.button(outcome.button)&.host }
-          (by_host.keys | changed).compact.filter_map do |id|
+        # What came happens on the screens, each at its time: the end of the stream is now. events – Events; changed – ids
+        # of hosts whose mode has changed; modes – { host id => the mode that is on there now }, see
+        # Press::HostState#effective. Returns { host id => Standins::Screen } of those that something happened to.
+        def follow(client, fitting, events, changed, modes)
+          begun_ms = @clock.call - (events.now_us / 1000)
+          by_host = events.decided.group_by { |outcome| fitting.button(outcome.button)&.host }
+          (by_host.keys | changed | waiting(client, fitting, events.presses)).compact.filter_map do |id|
             host = fitting.host(id) or next
-            done = by_host.fetch(id, [])
-            [id, change(client, fitting, host) { |screen| done.reduce(screen) { |one, outcome| one.did(outcome, own(fitting, outcome)) }.in_mode(modes[id]) }]
+            [id, change(client, fitting, host, at_ms: 0) { |screen| happen(fitting, screen, events, begun_ms).in_mode(modes[id]) }]
           end.to_h
         end
 
         private
+
+        # Ids of hosts on which something is under way that one of these presses may break off.
+        def waiting(client, fitting, presses)
+          return [] if presses.empty?
+
+          refs = presses.map(&:button)
+          states = @database[:screens].where(client_id: client).to_hash(:host, :state)
+          fitting.hosts.select { |host| states[host.id] && Standins::Course.stop?(screen(fitting, host, states[host.id]), refs) }.map(&:id)
+        end
+
+        def happen(fitting, screen, events, begun_ms)
+          events.in_order.reduce(screen) do |now, one|
+            at = now.at(begun_ms + (one.at_us / 1000), one.button)
+            next at.pressed(one.button, one.began_us) if one.is_a?(Press::Stories::Press)
+
+            fitting.button(one.button)&.host == now.host.id ? at.did(one, own(fitting, one)) : at
+          end
+        end
 
         # What can't be read is a screen on which nothing has happened yet.
         def screen(fitting, host, state)

@@ -4,6 +4,7 @@ require_relative "catalogue/ask"
 require_relative "catalogue/combination"
 require_relative "catalogue/own_actions"
 require_relative "catalogue/entry"
+require_relative "catalogue/several"
 require_relative "catalogue/combinations"
 
 module Kippen
@@ -61,7 +62,9 @@ module Kippen
     def find(id) = @by_id[id]
 
     # The Entry of an action as it stands in an assignment, or nil for one not in the catalogue.
-    def entry(action) = fixed(action) || @asking.fetch(action["kind"], []).find { |entry| entry.of?(action) } || unheard_of(action)
+    def entry(action)
+      fixed(action) || several(action) || @asking.fetch(action["kind"], []).find { |entry| entry.of?(action) } || unheard_of(action)
+    end
 
     # Only among those that ask nothing.
     def fixed(action) = @fixed[action]
@@ -69,13 +72,15 @@ module Kippen
     # An action without what is as it usually is: two that do the same are equal.
     def plain(action)
       entry = entry(action)
-      entry ? action.reject { |member, value| entry.usual?(member, value) } : action
+      plain = entry ? action.reject { |member, value| entry.usual?(member, value) } : action
+      Steps.of(plain) ? Steps.map(plain) { |part| plain(part) } : plain
     end
 
     # An action with what is as it usually is said too.
     def whole(action)
       asks = entry(action)&.asks || []
-      asks.reject { |ask| ask.usual.nil? }.to_h { |ask| [ask.member, ask.usual] }.merge(action)
+      whole = asks.reject { |ask| ask.usual.nil? }.to_h { |ask| [ask.member, ask.usual] }.merge(action)
+      Steps.of(whole) ? Steps.map(whole) { |part| whole(part) } : whole
     end
 
     # action – nil stands for what the button does by itself.
@@ -105,6 +110,9 @@ module Kippen
       raise(Invalid, faults.map { |member, fault| Fault.new("#{pointer}/#{member}", fault) }) if faults.any?
     end
 
+    # The names of what of an action doesn't exist on a system.
+    def not_on(action, system) = Steps.parts(action).select { |part| hosts(part)&.none?(system) }.map { |part| name(part) }
+
     # { id => name } of the apps.
     attr_reader :apps
 
@@ -129,6 +137,12 @@ module Kippen
     def entries_of(group)
       items = group["group"] == APPS_GROUP ? group.fetch("actions") + Entry.of_commands(@commands) : group.fetch("actions")
       items.map { |item| @made[item] = @same[item] || Entry.new(item, group.values_at("group", "name"), @apps) }
+    end
+
+    # Several steps: their entry is made of theirs.
+    def several(action)
+      general = action["kind"] == Steps::KIND && Steps.of(action) && @by_id[Steps::KIND] or return
+      Several.new(general.data, [general.group, general.group_name], @apps, action, self)
     end
 
     # A command that the client's apps do not have yet: once it is assigned, they do.

@@ -8,10 +8,12 @@ module Kippen
     # bars – then nothing can be put there
     Caution = Struct.new(:gesture, :kind, :words, :bars, keyword_init: true)
 
-    def initialize(fitting, kinds, catalogue)
+    # knowledge – with the apps, modes and shortlists of the fitting
+    def initialize(fitting, knowledge)
       @fitting = fitting
-      @kinds = kinds
-      @catalogue = catalogue
+      @kinds = knowledge.kinds
+      @catalogue = knowledge.catalogue
+      @host_kinds = knowledge.host_kinds
     end
 
     # [Caution] of a Fitting::Button.
@@ -42,7 +44,7 @@ module Kippen
       gesture, action = item.values_at("gesture", "action")
       carried = of(button, system:).select { |one| one.bars && [nil, gesture].include?(one.gesture) }.map(&:words)
       (carried + [*not_that_gesture(gesture, action), *not_on_host(system, action), *not_held(gesture, action), *not_repeated(item),
-                  *not_more_modes(button, item, system), *not_that_shortlist(button, action)]).uniq
+                  *not_more_modes(button, item, system), *not_that_shortlist(button, action), *not_those_steps(system, action)]).uniq
     end
 
     # Can a device hold back what this button does by itself?
@@ -98,8 +100,7 @@ module Kippen
     end
 
     def not_on_host(system, action)
-      hosts = @catalogue.hosts(action)
-      hosts.nil? || hosts.include?(system) ? [] : [Words.say(:does_not_exist_on, action: @catalogue.name(action), system:)]
+      @catalogue.not_on(action, system).map { |name| Words.say(:does_not_exist_on, action: name, system:) }
     end
 
     def not_held(gesture, action)
@@ -123,10 +124,21 @@ module Kippen
 
     # One host shows it.
     def not_that_shortlist(button, action)
-      list = action["shortlist"].is_a?(String) && @fitting.shortlist(action["shortlist"])
-      return [] if !list || list.host == button.host
+      lists = Steps.parts(action).filter_map { |part| part["shortlist"].is_a?(String) && @fitting.shortlist(part["shortlist"]) }
+      lists.reject { |list| list.host == button.host }.map do |list|
+        Words.say(:shortlist_of_other_host, name: list.name || list.id, host: @fitting.host(list.host)&.name || list.host)
+      end
+    end
 
-      [Words.say(:shortlist_of_other_host, name: list.name || list.id, host: @fitting.host(list.host)&.name || list.host)]
+    # A host does so many one after another, with pauses that it can make.
+    def not_those_steps(system, action)
+      steps = Steps.of(action) or return []
+      can = @host_kinds.of(system).steps
+      pauses = steps.drop(1).map(&:pause_ms).reject { |ms| can.pause?(ms) }.uniq
+      [*(Words.say(:more_steps, system:, most: can.most, count: steps.size) if steps.size > can.most),
+       *pauses.map do |ms|
+         Words.say(:no_such_pause, system:, pause: Words.pause(ms), from: Words.pause(can.from_ms), to: Words.pause(can.to_ms), step: Words.pause(can.step_ms))
+       end]
     end
 
     def not_repeated(item)

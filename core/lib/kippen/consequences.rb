@@ -11,7 +11,7 @@ module Kippen
       @after = after
       @knowledge = knowledge.of(after)
       @catalogue = @knowledge.catalogue
-      @cautions = Cautions.new(after, knowledge.kinds, @catalogue)
+      @cautions = Cautions.new(after, @knowledge)
     end
 
     # [Displaced] of one button in a place and mode. ref – "device/button"

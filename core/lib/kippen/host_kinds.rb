@@ -9,7 +9,12 @@ module Kippen
     # most – lines of a shortlist it shows; locked – with the screen locked too; choose – how one is
     # taken there, in words; gives – cues it can give; screen – [width, height] in px
     # knows – { "app", "part", "region" => by what it knows that somebody is there, in words; nil: it doesn't }
-    Kind = Struct.new(:system, :most, :locked, :choose, :gives, :screen, :knows, keyword_init: true)
+    # steps – Several: how many actions it does by one press, and which pauses it can make between them
+    Kind = Struct.new(:system, :most, :locked, :choose, :gives, :screen, :knows, :steps, keyword_init: true)
+
+    Several = Struct.new(:most, :from_ms, :to_ms, :step_ms, keyword_init: true) do
+      def pause?(time_ms) = time_ms.between?(from_ms, to_ms) && ((time_ms - from_ms) % step_ms).zero?
+    end
 
     # text – the JSON of the data. Raises Invalid.
     def self.read(text)
@@ -22,9 +27,14 @@ module Kippen
     def self.kind(data)
       list = data.fetch("shortlist")
       Kind.new(system: data["system"], most: list["most"], locked: list["locked"], choose: list["choose"], gives: data["gives"], screen: data["screen"],
-               knows: data["knows"]).freeze
+               knows: data["knows"], steps: several(data.fetch("steps"))).freeze
     end
-    private_class_method :kind
+
+    def self.several(data)
+      from, to, step = data.fetch("pause_ms")
+      Several.new(most: data["most"], from_ms: from, to_ms: to, step_ms: step).freeze
+    end
+    private_class_method :kind, :several
 
     # by_system – { system => Kind }
     def initialize(by_system)

@@ -213,6 +213,12 @@ module Kippen
       microseconds < WHOLE_FROM_US ? ms(microseconds) : (microseconds / 1000).to_s
     end
 
+    # A pause in ms as people say it: "1.5 s".
+    def self.pause(time_ms)
+      seconds = time_ms / 1000.0
+      "#{seconds.to_i == seconds ? seconds.to_i : seconds} s"
+    end
+
     # Microseconds of a setting or a wait as milliseconds: "300", "8.5".
     def self.ms(microseconds)
       tenths = (microseconds / 100.0).round

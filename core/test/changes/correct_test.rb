@@ -19,7 +19,7 @@ module Kippen
 
     def correct(fitting, set, button = EDGE) = result(fitting, "correct", button:, set:)
     def known(fitting, ref = EDGE) = KINDS.button(fitting.device(ref.split("/").first), fitting.button(ref))
-    def cautions(fitting, ref = EDGE) = Cautions.new(fitting, KINDS, CATALOGUE).of(fitting.button(ref))
+    def cautions(fitting, ref = EDGE) = Cautions.new(fitting, KNOWLEDGE).of(fitting.button(ref))
     def does(fitting, ref = EDGE) = [known(fitting, ref)["builtin"], fitting.button(ref).builtin]
 
     def test_what_it_does_by_itself

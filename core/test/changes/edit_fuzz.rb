@@ -283,7 +283,7 @@ module Kippen
 
     # Whatever is in force can be there.
     def not_possible(fitting)
-      cautions = Cautions.new(fitting, KINDS, KNOWLEDGE.catalogue.of(fitting))
+      cautions = Cautions.new(fitting, KNOWLEDGE.of(fitting))
       fitting.assignments.reject(&:off).filter_map do |one|
         why = cautions.reasons(fitting.button(one.button), fitting.list("assignments")[one.index])
         "#{one.button}, #{one.gesture}: #{why}" if why.any?
@@ -291,7 +291,7 @@ module Kippen
     end
 
     def links(fitting)
-      cautions = Cautions.new(fitting, KINDS, KNOWLEDGE.catalogue.of(fitting))
+      cautions = Cautions.new(fitting, KNOWLEDGE.of(fitting))
       rows = Changes::Rows.new(fitting.list("assignments"))
       fitting.links.each do |link|
         match = Changes::Following.between(fitting, KINDS, link.from, link.to, link.mirror)

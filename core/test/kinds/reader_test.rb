@@ -115,7 +115,7 @@ module Kippen
         screen = Standins::Screen.new(fitting, KNOWLEDGE, fitting.hosts.first)
         assert_kind_of Standins::Screen, screen.did(outcome, KINDS.button(fitting.devices.first, fitting.buttons.first)["builtin_action"])
         Reach::MainJob.new(KNOWLEDGE).buttons(fitting, fitting.hosts.first)
-        Cautions.new(fitting, KINDS, CATALOGUE).of(fitting.buttons.first)
+        Cautions.new(fitting, KNOWLEDGE).of(fitting.buttons.first)
       end
     end
 

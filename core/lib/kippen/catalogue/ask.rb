@@ -3,7 +3,7 @@
 module Kippen
   class Catalogue
     # One thing that must be said before an action is whole: whom to call, which keys, how far.
-    # type – "text", "number", "choice", "keys", "app" or "time"
+    # type – "text", "number", "choice", "keys", "app", "time", "steps" or "button"
     class Ask
       TIME = /\A([01]\d|2[0-3]):[0-5]\d\z/
       MOST_TEXT = 500
@@ -29,6 +29,8 @@ module Kippen
         when "keys" then Combination.fault(value)
         when "app" then Words.say(:must_be_like, value: Faults.show(value), allowed: Fitting::Ids::ALLOWED) unless Fitting::Ids.ok?(value)
         when "time" then time_fault(value)
+        when "button" then button_fault(value)
+        when "steps" then Steps.faults(value).first&.last
         end
       end
 
@@ -57,6 +59,13 @@ module Kippen
 
       def time_fault(value)
         Words.say(:must_time_such_as, value: Faults.show(value)) unless value.is_a?(String) && value.match?(TIME)
+      end
+
+      # Steps.of says whether it is one of the fitting's.
+      def button_fault(value)
+        return if value == usual || (value.is_a?(String) && value.include?("/") && Fitting::Ids.spot?(value))
+
+        Words.say(:must_be_a_button, value: Faults.show(value))
       end
 
       def number_fault(value)

@@ -10,7 +10,7 @@ module Kippen
       FACTS = %w[needs after undo undone_by].freeze
 
       # topic – as it is found
-      attr_reader :id, :name, :words, :topic, :group, :group_name, :app, :action, :asks, :hosts, :locked, :harm, :facts
+      attr_reader :data, :id, :name, :words, :topic, :group, :group_name, :app, :action, :asks, :hosts, :locked, :harm, :facts
 
       NO_HARM = { "cost" => "nothing", "words" => "Nothing worse than a moment lost." }.freeze
 
@@ -25,6 +25,7 @@ module Kippen
 
       # data – the JSON object; group – [id, name]; apps – { id => name }
       def initialize(data, group, apps)
+        @data = data
         @id, @name, @words, @action, @hosts, @locked, @harm = data.values_at("id", "name", "words", "action", "hosts", "locked", "harm")
         @called = data.fetch("called", @name)
         @effect = data.fetch("effect")
@@ -32,8 +33,6 @@ module Kippen
         @app = @action["app"]&.then { |app| apps.fetch(app) }
         @asks = data.fetch("asks", []).map { |ask| Ask.new(ask, apps) }.freeze
         @only = data["only"]
-        @repeats = data.fetch("repeats", false)
-        @silent = data.fetch("silent", false)
         @facts = data.slice(*FACTS).freeze
         @topic = topic_of(@action)
         @members = @asks.to_h { |ask| [ask.member, ask] }.freeze
@@ -41,10 +40,10 @@ module Kippen
       end
 
       # Can nobody see that it was done?
-      def silent? = @silent
+      def silent? = @data.fetch("silent", false)
 
       # Can it be repeated while held?
-      def repeats? = @repeats
+      def repeats? = @data.fetch("repeats", false)
 
       # Is this the entry of an action, whatever was said to what it asks?
       def of?(action)

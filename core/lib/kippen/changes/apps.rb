@@ -22,7 +22,7 @@ module Kippen
         hosts = draft.before.hosts.select { |host| host.system == system }
         draft.before.buttons.each do |button|
           host = hosts.find { |one| one.id == button.host } or next
-          draft.rows.of(button.ref).each { |item| switch_off(draft, button, host, item) if item["action"].is_a?(Hash) && item["action"]["app"] == id }
+          draft.rows.of(button.ref).each { |item| switch_off(draft, button, host, item) if Steps.parts(item["action"]).any? { |part| part["app"] == id } }
         end
       end
 
@@ -48,8 +48,10 @@ module Kippen
     module NamedApp
       module_function
 
-      # Returns the action with the app's id.
-      def settle(draft, action)
+      # Returns the action with the app's id, that of each of its steps.
+      def settle(draft, action) = Steps.map(action) { |part| settle_one(draft, part) }
+
+      def settle_one(draft, action)
         name = action["app"]["name"] if action["app"].is_a?(Hash)
         return action unless name.is_a?(String) && !name.strip.empty?
 
@@ -69,7 +71,7 @@ module Kippen
         draft.list("apps").put("id" => id, "name" => name)
         id
       end
-      private_class_method :known, :like, :write_down
+      private_class_method :settle_one, :known, :like, :write_down
     end
 
     # A place may be named by its app, { "app" => id or name }: the app as a whole.

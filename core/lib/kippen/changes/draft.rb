@@ -41,7 +41,7 @@ module Kippen
       def catalogue = knowledge.catalogue
 
       # What can be put on which button, as devices and hosts are now.
-      def cautions = @cautions ||= Cautions.new(view, kinds, catalogue)
+      def cautions = @cautions ||= Cautions.new(view, knowledge)
 
       # Its parts as they are now.
       def view = @view ||= View.new(self)

@@ -49,7 +49,7 @@ module Kippen
 
       # Names what has no match, and what can't be had there, in words: { "buttons" => […], "assignments" => […] }.
       def without_match(fitting, knowledge, match)
-        cautions = Cautions.new(fitting, knowledge.kinds, knowledge.catalogue)
+        cautions = Cautions.new(fitting, knowledge)
         partners = match.pairs.to_h { |one, other| [one.ref, other] }
         cannot = fitting.assignments.select do |one|
           partners[one.button] && cautions.reasons(partners[one.button], fitting.list("assignments")[one.index]).any?

@@ -113,7 +113,7 @@ module Kippen
         draft.list("shortlists").delete(id)
         draft.list("modes").delete(mode["id"]) if mode
         Aside.put(draft, "shortlist", item.merge({ "mode" => mode }.compact)) do |row|
-          row["action"]["shortlist"] == id || (mode && Spot.of(row).mode == mode["id"])
+          Steps.parts(row["action"]).any? { |part| part["shortlist"] == id } || (mode && Spot.of(row).mode == mode["id"])
         end
       end
     end

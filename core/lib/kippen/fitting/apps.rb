@@ -11,7 +11,7 @@ module Kippen
       def all(declared, places, actions)
         spoken = Hash.new { |found, id| found[id] = [] }
         places.each { |place| spoken[place.app] if place.app }
-        actions.each { |action| speaks_of(action, spoken) }
+        actions.flat_map { |action| Steps.parts(action) }.each { |action| speaks_of(action, spoken) }
         known = declared.to_h { |app| [app.id, app] }
         (known.keys | spoken.keys).map { |id| with_commands(known[id] || undeclared(id), spoken.fetch(id, [])) }.freeze
       end

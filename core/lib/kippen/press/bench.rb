@@ -59,6 +59,9 @@ module Kippen
       # [Stories::Story] that are not over.
       def open = @recorder.stories
 
+      # [Stories::Press] that became known since this was last asked.
+      def take_presses = @recorder.take_presses
+
       # [Outcome] decided since this was last asked.
       def take_decided = @engine.take
 

@@ -23,6 +23,9 @@ module Kippen
         def presses = touches.select { |touch| %w[press beyond].include?(touch.verdict) }
       end
 
+      # A press that is known to be one, whatever it comes to. began_us – when its story began
+      Press = Struct.new(:button, :at_us, :began_us)
+
       # Of a story that never ends, the touches and drop-outs that are kept.
       MOST_KEPT = 200
 
@@ -36,6 +39,14 @@ module Kippen
         @touch = {}
         @open = {}
         @down = {}
+        @presses = []
+      end
+
+      # [Press] that became known since this was last asked.
+      def take_presses
+        taken = @presses
+        @presses = []
+        taken
       end
 
       # The stories that are over, in the order they began; they are kept no longer.
@@ -84,6 +95,7 @@ module Kippen
         touch.verdict = "press"
         touch.known_us = time_us
         story = @open[contact.index]
+        @presses << Press.new(contact.button.ref, time_us, (story || touch).began_us) if @brief
         return if story.nil? || story.touches.last.equal?(touch)
 
         story.touches << touch
@@ -97,6 +109,7 @@ module Kippen
 
       def notch(contact, time_us)
         touch = @touch[contact.index] = Touch.new(began_us: time_us, ended_us: time_us, gaps: [], verdict: "press", known_us: time_us)
+        @presses << Press.new(contact.button.ref, time_us, time_us) if @brief
         tell(contact, touch)
       end
 

@@ -14,7 +14,7 @@ module Kippen
         @fitting = fitting
         @kinds = knowledge.kinds
         @catalogue = knowledge.catalogue
-        @cautions = Cautions.new(fitting, @kinds, @catalogue)
+        @cautions = Cautions.new(fitting, knowledge)
       end
 
       # action – a JSON object; hosts – ids, empty for any. Returns [Free], by button. Raises Deadline::Passed.

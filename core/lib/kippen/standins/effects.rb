@@ -19,7 +19,7 @@ module Kippen
       HOW = { "open" => :open, "bring" => :open, "window" => :window, "switch" => :switch, "app" => :app, "click" => :click, "move" => :move,
               "scroll" => :scroll,
               "text" => :text, "keys" => :keys, "modifier" => :modifier,
-              "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help,
+              "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help, Steps::BACK => :back,
               "shortlist" => :shortlist,
               "mode" => :mode }.freeze
 
@@ -140,6 +140,8 @@ module Kippen
         else screen
         end
       end
+
+      def back(screen, _action) = Course.back(screen)
 
       def help(screen, _action) = screen.with(help: screen.state["help"] + 1)
 

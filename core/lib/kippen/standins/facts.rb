@@ -9,10 +9,19 @@ module Kippen
       # Takes a Screen; returns [sentence…].
       def of(screen)
         state = screen.state
-        [call(state), help(state), volume(state), (Words.say(:screen_playing) if state["playing"]),
+        [course(screen), call(state), help(state), volume(state), (Words.say(:screen_playing) if state["playing"]),
          (Words.say(:screen_light) if state["light"]), (Words.say(:screen_dark) unless state["lights"]), *turned(screen),
          *state["modifiers"].map { |key| Words.say(:screen_modifier, key:) },
          (Words.say(:screen_text, text: state["text"]) unless state["text"].empty?)].compact
+      end
+
+      def course(screen)
+        return unless Course.underway?(screen)
+
+        course = screen.state["course"]
+        stop = screen.fitting.button(course["stop"])
+        told = Words.say(:steps_going_on, done: course["done"], count: course["steps"].size)
+        stop ? "#{told} #{Words.say(:steps_stop, stop: Words.button(screen.fitting.device(stop.device), stop))}" : told
       end
 
       def call(state) = { "ringing" => Words.say(:screen_ringing), "on" => Words.say(:screen_call_on) }[state["call"]]
@@ -28,7 +37,7 @@ module Kippen
           command && Words.say(:screen_told, command: screen.knowledge.catalogue.name({ "kind" => "app", "app" => app, "command" => command }), count:)
         end
       end
-      private_class_method :call, :help, :volume, :turned
+      private_class_method :course, :call, :help, :volume, :turned
     end
   end
 end

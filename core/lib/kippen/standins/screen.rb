@@ -9,13 +9,18 @@ module Kippen
       EMPTY = { "kippen" => FORMAT, "open" => [], "closed" => [], "pointer" => [30, 50], "part" => nil, "locked" => false, "afar" => false, "list" => nil,
                 "run" => 1, "moved" => 0,
                 "mode" => nil, "said" => "", "counts" => {}, "volume" => 5, "muted" => false, "playing" => false, "call" => "none", "light" => false,
-                "lights" => true, "help" => 0, "text" => "", "modifiers" => [] }.freeze
+                "lights" => true, "help" => 0, "text" => "", "modifiers" => [], "course" => nil }.freeze
       OPEN_AT_FIRST = 2
 
-      attr_reader :fitting, :knowledge, :host, :state
+      # Who does something and when: the ref of a button, "" for none; ms on the clock of whoever asks.
+      Moment = Struct.new(:ref, :ms)
+      NOBODY = Moment.new("", 0).freeze
+
+      attr_reader :fitting, :knowledge, :host, :state, :moment
 
       # state – as #state gives it; nil: a screen on which nothing has happened yet
-      def initialize(fitting, knowledge, host, state = nil)
+      def initialize(fitting, knowledge, host, state = nil, moment = NOBODY)
+        @moment = moment
         @fitting = fitting
         @knowledge = knowledge.of(fitting)
         @host = host
@@ -27,7 +32,8 @@ module Kippen
         return false unless value.is_a?(Hash) && value["kippen"] == FORMAT
 
         kept = EMPTY.all? { |name, usual| usual.nil? || !value.key?(name) || alike?(usual, value[name]) }
-        kept && list?(value["list"]) && (value["mode"].nil? || value["mode"].is_a?(Hash)) && pointer?(value.fetch("pointer", [0, 0])) &&
+        kept && Course.state?(value["course"]) && list?(value["list"]) && (value["mode"].nil? || value["mode"].is_a?(Hash)) && pointer?(value.fetch("pointer",
+                                                                                                                                                    [0, 0])) &&
           [*value["open"], *value["closed"], *value["modifiers"]].all?(String)
       end
 
@@ -44,12 +50,18 @@ module Kippen
       private_class_method :alike?, :list?, :pointer?
 
       # The same screen with some of its state another.
-      def with(**members) = Screen.new(fitting, knowledge, host, state.merge(members.transform_keys(&:to_s)))
+      def with(**members) = Screen.new(fitting, knowledge, host, state.merge(members.transform_keys(&:to_s)), moment)
+
+      # The same at a moment, with what was due by then done.
+      def at(time_ms, ref = "") = Course.go_on(Screen.new(fitting, knowledge, host, state, Moment.new(ref, time_ms)))
+
+      # The screen after a press that counts, whatever it comes to. See Course.press.
+      def pressed(ref, began_us) = Course.press(self, ref, began_us)
 
       # The screen after a Press::Outcome. own – the action that stands for what the button does by itself, or nil
       def did(outcome, own)
         return Effects.let_go(self, outcome.action) if outcome.phase == "end" && outcome.action
-        return self unless %w[fire start repeat].include?(outcome.phase)
+        return self if !%w[fire start repeat].include?(outcome.phase) || Course.spent?(self, outcome)
 
         action = outcome.action.nil? || outcome.action["kind"] == "builtin" ? own : outcome.action
         # How many times without letting go: what moves may get faster.
@@ -66,7 +78,10 @@ module Kippen
       # The screen after an action, a JSON object.
       def does(action)
         refused = refuses(action)
-        refused ? with(said: refused) : Effects.of(self, action)
+        return with(said: refused) if refused
+        return Course.begin(self, action) if Steps.of(action)
+
+        Effects.of(self, action)
       end
 
       # What it has no room or no means for, in words, or nil.
@@ -78,7 +93,7 @@ module Kippen
       # Everything of the fitting that this host can't carry, in words.
       def refusals
         fitting.recall([:refusals, host.id, knowledge.kinds.object_id]) do
-          cautions = Cautions.new(fitting, knowledge.kinds, knowledge.catalogue)
+          cautions = Cautions.new(fitting, knowledge)
           [*assignments_refused(cautions), *lists_refused].freeze
         end
       end

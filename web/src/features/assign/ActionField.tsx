@@ -1,6 +1,6 @@
 import { Select } from 'antd'
 import { useState } from 'react'
-import type { CatalogueAction } from '../../shared/api'
+import type { CatalogueAction, Host } from '../../shared/api'
 import { useFoundActions } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import { AskFields } from './AskFields'
@@ -14,15 +14,20 @@ interface Props {
   onChange: (value: ActionChoice) => void
   /** What the action is called that no entry of the list stands for. */
   otherwise?: string | null
+  /** The host it is for: what doesn't exist there can't be chosen. */
+  system?: Host['system'] | undefined
+  /** Not several steps: it is one of them. */
+  single?: boolean
 }
 
 const NONE = ''
 const AS_IT_IS = 'as-it-is'
 
 /** An action found by what people say, with what it asks; nothing where nobody knows yet. */
-export function ActionField({ label, value, onChange, otherwise }: Props) {
+export function ActionField({ label, value, onChange, otherwise, system, single = false }: Props) {
   const [words, setWords] = useState('')
-  const { actions } = useFoundActions(words)
+  const found = useFoundActions(words).actions
+  const actions = single ? found.filter((one) => one.step) : found
   const { picked } = value
   const shown = picked && !actions.includes(picked) && !words ? [picked, ...actions] : actions
   const pick = (id: string) => {
@@ -43,7 +48,11 @@ export function ActionField({ label, value, onChange, otherwise }: Props) {
           options={[
             ...(words ? [] : [{ value: NONE, label: say.notKnownYet }]),
             ...(value.asItIs && !words ? [{ value: AS_IT_IS, label: otherwise ?? say.as }] : []),
-            ...shown.map((one) => ({ value: one.id, label: nameOf(one) })),
+            ...shown.map((one) => ({
+              value: one.id,
+              label: nameOf(one),
+              disabled: system !== undefined && !one.hosts.includes(system),
+            })),
           ]}
         />
       </Field>
@@ -56,6 +65,7 @@ export function ActionField({ label, value, onChange, otherwise }: Props) {
             onChange({ ...value, answers: { ...value.answers, [member]: answer } })
           }
           onInstead={(action) => onChange(choose(action))}
+          system={system}
         />
       )}
     </>

@@ -1,10 +1,18 @@
 import { Button, Checkbox, Input } from 'antd'
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react'
-import type { Button as ButtonData, Change, Desk } from '../../shared/api'
-import { useFormChange, useFoundActions, useLanes, usePreview, type Spot } from '../../shared/fitting'
+import type { Action, Button as ButtonData, CatalogueAction, Change, Desk } from '../../shared/api'
+import {
+  useActions,
+  useFormChange,
+  useFoundActions,
+  useLanes,
+  usePreview,
+  type Spot,
+} from '../../shared/fitting'
 import { SideSheet } from '../../shared/ui'
 import { Moves } from '../confirm'
 import { ActionFacts } from './ActionFacts'
+import { choiceOf } from './actionChoice'
 import { ActionList } from './ActionList'
 import { AskFields } from './AskFields'
 import { assigning, changeOf, nothingYet } from './assigning'
@@ -15,6 +23,7 @@ import { useBefore, useKeptUnlessDone } from './leftOver'
 import { wordOf } from './gestures'
 import { RepeatField } from './RepeatField'
 import { StandsThere } from './StandsThere'
+import { StepsTold } from './StepsTold'
 import { TapChoice } from './TapChoice'
 import { useWantedActions } from './useWantedActions'
 import { WhatChanges } from './WhatChanges'
@@ -43,6 +52,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   const [words, setWords] = useState(before?.words ?? '')
   const { actions, settled } = useFoundActions(words)
   const wanted = useWantedActions(desk.id)
+  const all = useActions()
   const [seconds, setSeconds] = useState(desk.confirm_s)
   const { gesture, picked } = now
 
@@ -69,6 +79,14 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   }, [settled, actions, words, system])
   useEffect(catchUpWith, [catchUpWith])
 
+  /** Steps that stand there already are changed, not said again. */
+  const pick = (action: CatalogueAction) =>
+    step({
+      do: 'pick',
+      action,
+      ...(there?.steps &&
+        action.id === 'steps' && { answers: choiceOf(there.action as Action, all).answers }),
+    })
   const lane = lanes.data?.lanes.find((one) => one.button.ref === button.ref)
   const chips = lane?.chips ?? []
   const there =
@@ -82,6 +100,9 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
   const barred = also.length === 0 && cautions.some((one) => one.bars)
   // While nothing is chosen the choice of the tap is that of the lane as it is.
   const tapChoice = (change ? preview.data?.buttons[0]?.lane : lane)?.tap_choice
+  const steps = picked
+    ? preview.data?.buttons[0]?.lane.chips.find((chip) => change && chip.gesture === gesture)?.steps
+    : there?.steps
   const moves = change ? (preview.data?.moves ?? []) : []
   // A built-in that can't be held back happens anyway.
   const untouched = cautions.some((one) => one.kind === 'not_held_back')
@@ -184,7 +205,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
         settled={settled}
         system={system}
         picked={picked}
-        onPick={(action) => step({ do: 'pick', action })}
+        onPick={pick}
         words={words}
       />
       {picked && (
@@ -195,6 +216,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
             answers={now.answers}
             onAnswer={(member, value) => step({ do: 'answer', member, value })}
             onInstead={(action) => step({ do: 'pick', action })}
+            system={system}
           />
           {picked.repeats && (gesture === 'hold' || gesture === 'long_press') && (
             <RepeatField value={now.repeat} onChange={(repeat) => step({ do: 'repeat', repeat })} />
@@ -207,12 +229,13 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
               {say.tapKeepsWhatDoes(untouched.name)}
             </Checkbox>
           )}
-          <ActionFacts action={picked} system={system} />
+          {picked.id !== 'steps' && <ActionFacts action={picked} system={system} />}
         </>
       )}
       {tapChoice && gesture !== 'long_press' && gesture !== 'hold' && (
         <TapChoice choice={tapChoice} onChoose={(atOnce) => step({ do: 'at-once', atOnce })} />
       )}
+      {steps && <StepsTold steps={steps} />}
       {change && (
         <WhatChanges
           preview={preview.data}

@@ -1,11 +1,16 @@
-import type { Action, CatalogueAction } from '../../shared/api'
-import { actionOf, usual } from './assigning'
+import type { Action, Ask, CatalogueAction } from '../../shared/api'
 
 /** An action being chosen: an entry with what was said to what it asks, or one that is in no list and stays as it is. */
 export interface ActionChoice {
   picked: CatalogueAction | undefined
   answers: Record<string, unknown>
   asItIs: Action | undefined
+}
+
+/** One of several steps being chosen, with the pause before it. */
+export interface StepChoice {
+  choice: ActionChoice
+  pauseMs: number
 }
 
 export const choose = (picked: CatalogueAction | undefined): ActionChoice => ({
@@ -33,13 +38,52 @@ export function choiceOf(action: Action | null, actions: CatalogueAction[]): Act
   if (!picked) return { picked: undefined, answers: {}, asItIs: action }
   const answers = Object.fromEntries(
     picked.asks
-      .map(({ member }) => [member, given[member]] as const)
+      .map(
+        ({ member, type }) =>
+          [member, type === 'steps' ? stepsOf(given[member], actions) : given[member]] as const,
+      )
       .filter(([, value]) => value !== undefined),
   )
   return { picked, answers: { ...usual(picked.asks), ...answers }, asItIs: undefined }
 }
 
+const stepsOf = (given: unknown, actions: CatalogueAction[]): StepChoice[] =>
+  (given as { action: Action; pause_ms?: number }[]).map(({ action, pause_ms }) => ({
+    choice: choiceOf(action, actions),
+    pauseMs: pause_ms ?? 0,
+  }))
+
+/** What holds where nothing is said. */
+export function usual(asks: Ask[]): Record<string, unknown> {
+  return Object.fromEntries(
+    asks.flatMap(({ member, usual }) => (usual === undefined || usual === null ? [] : [[member, usual]])),
+  )
+}
+
 /** The action; null where none is known, undefined while something it needs is missing. */
 export function meant(choice: ActionChoice): Action | null | undefined {
   return choice.picked ? actionOf(choice) : (choice.asItIs ?? null)
+}
+
+/** The action with all that was said; undefined while something it needs is missing. */
+export function actionOf({ picked, answers }: Pick<ActionChoice, 'picked' | 'answers'>): Action | undefined {
+  if (!picked) return undefined
+  const said = picked.asks.map((ask) => [ask.member, answerOf(ask, answers[ask.member])] as const)
+  if (said.some(([, value]) => value === undefined)) return undefined
+  return { ...picked.action, ...answers, ...Object.fromEntries(said) }
+}
+
+/** What was said to one ask, as the action has it; undefined where it is missing. */
+function answerOf(ask: Ask, value: unknown): unknown {
+  if (value === undefined || value === null || String(value) === '') return undefined
+  return ask.type === 'steps' ? allOf(value as StepChoice[]) : value
+}
+
+/** The steps, each of them whole; the first is done at once. */
+function allOf(steps: StepChoice[]) {
+  const made = steps.map(({ choice, pauseMs }, index) => ({
+    action: meant(choice),
+    ...(index > 0 && pauseMs > 0 ? { pause_ms: pauseMs } : {}),
+  }))
+  return made.length > 1 && made.every(({ action }) => action) ? made : undefined
 }

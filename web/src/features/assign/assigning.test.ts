@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { actionOf, assigning, changeOf, nothingYet, type Step } from './assigning'
+import { actionOf } from './actionChoice'
+import { assigning, changeOf, nothingYet, type Step } from './assigning'
 import { entry } from './testing'
 
 const call = entry({

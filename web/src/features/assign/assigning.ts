@@ -1,5 +1,6 @@
-import type { Action, Ask, ButtonChange, CatalogueAction, Change, Gesture } from '../../shared/api'
+import type { ButtonChange, CatalogueAction, Change, Gesture } from '../../shared/api'
 import type { Spot } from '../../shared/fitting'
+import { actionOf, usual } from './actionChoice'
 
 /** What has been chosen and said so far for one gesture. */
 export interface Assigning {
@@ -15,7 +16,7 @@ export interface Assigning {
 
 export type Step =
   | { do: 'gesture'; gesture: Gesture }
-  | { do: 'pick'; action: CatalogueAction }
+  | { do: 'pick'; action: CatalogueAction; answers?: Record<string, unknown> }
   | { do: 'answer'; member: string; value: unknown }
   | { do: 'at-once'; atOnce: boolean }
   | { do: 'repeat'; repeat: Assigning['repeat'] }
@@ -35,7 +36,12 @@ export function assigning(now: Assigning, step: Step): Assigning {
     case 'gesture':
       return { ...now, gesture: step.gesture, atOnce: undefined, repeat: undefined }
     case 'pick':
-      return { ...now, picked: step.action, answers: usual(step.action.asks), repeat: undefined }
+      return {
+        ...now,
+        picked: step.action,
+        answers: { ...usual(step.action.asks), ...step.answers },
+        repeat: undefined,
+      }
     case 'answer':
       return { ...now, answers: { ...now.answers, [step.member]: step.value } }
     case 'at-once':
@@ -45,21 +51,6 @@ export function assigning(now: Assigning, step: Step): Assigning {
     case 'repeat':
       return { ...now, repeat: step.repeat }
   }
-}
-
-/** What holds where nothing is said. */
-export function usual(asks: Ask[]): Record<string, unknown> {
-  return Object.fromEntries(
-    asks.flatMap(({ member, usual }) => (usual === undefined || usual === null ? [] : [[member, usual]])),
-  )
-}
-
-const said = (value: unknown) => value !== undefined && value !== null && value !== '' && String(value) !== ''
-
-/** The action with all that was said; undefined while something it needs is missing. */
-export function actionOf({ picked, answers }: Pick<Assigning, 'picked' | 'answers'>): Action | undefined {
-  if (!picked || picked.asks.some((ask) => !said(answers[ask.member]))) return undefined
-  return { ...picked.action, ...answers }
 }
 
 /** The change that is ready to be made on some buttons, if any. */

@@ -1,5 +1,16 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  step: (number: number) => `Step ${String(number)}`,
+  stepEarlier: (number: number) => `Do step ${String(number)} earlier`,
+  stepOut: (number: number) => `Take out step ${String(number)}`,
+  earlier: 'Earlier',
+  takeOut: 'Take out',
+  addStep: 'One more step',
+  noMoreSteps: (most: number) => `More than ${String(most)} can’t be done by one press there.`,
+  pauseBefore: 'Seconds to wait before',
+  oneAfterAnother: 'One after another',
+  brokenOffBy: 'Broken off by',
+  nextPressOf: (button: string) => `the next press of ${button}`,
   wayBackOffered: 'A way back is offered as soon as it is saved.',
   whatIsAssigned: 'What stands there, and on which gesture',
   thenOneMust: 'Then one must',

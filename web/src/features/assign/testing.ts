@@ -15,6 +15,7 @@ export const entry = (more: Partial<CatalogueAction>): CatalogueAction => ({
   needs: null,
   only: null,
   repeats: false,
+  step: true,
   after: null,
   undo: null,
   harm: { cost: 'nothing', words: '' },

@@ -4,7 +4,7 @@ import { useAnnounce } from '../../shared/ui/Announcer'
 import { useEscapes } from '../../shared/ui/useEscapes'
 import type { HeardView, Screen } from '../../shared/api'
 import { CueBanner, giveCue } from '../../shared/cues'
-import { ScreenPicture } from '../../shared/screen'
+import { ScreenPicture, soonest } from '../../shared/screen'
 import { BigPrompt } from '../../shared/prompt'
 import { nameOfSource, portsFor, screenOf } from './joined'
 import { usePrompt } from './usePrompt'
@@ -41,11 +41,15 @@ export function JoinedPage({ token, host, onLeave }: Props) {
   useEffect(() => title.current?.focus(), [])
 
   useEffect(() => {
+    let later: ReturnType<typeof setTimeout> | undefined
     // What stands on the screen is no matter of being heard: without it one listens all the same.
     const look = async () => {
       const now = await screenOf(token).catch(() => undefined)
       if (!now) return
       setScreen(now)
+      clearTimeout(later)
+      const due = soonest([now])
+      if (due !== undefined) later = setTimeout(() => void look(), due)
       sender.tellWhere({ [now.host]: now.where })
     }
     const sender = new StreamSender<Answer>({
@@ -83,6 +87,7 @@ export function JoinedPage({ token, host, onLeave }: Props) {
     })
     return () => {
       unplug()
+      clearTimeout(later)
       sender.finish()
     }
   }, [token, announce, between, lookForPrompt])

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
 import { api, must, type Screen } from '../../shared/api'
+import { soonest } from '../../shared/screen'
 import { useTask } from '../../shared/ui'
 
 type ByHand =
@@ -16,6 +17,7 @@ export function useScreens(client: string) {
     queryKey: ['screens', client],
     queryFn: async () =>
       (await must(api.GET('/api/clients/{client}/screens', { params: { path: { client } } }))).screens,
+    refetchInterval: ({ state }) => soonest(state.data ?? []) ?? false,
   })
 }
 

@@ -1490,12 +1490,20 @@ export interface components {
                 member: string;
                 label: string;
                 /** @enum {unknown} */
-                type: "text" | "number" | "choice" | "keys" | "app" | "time";
+                type: "text" | "number" | "choice" | "keys" | "app" | "time" | "steps" | "button";
                 usual?: string | number | null;
                 from?: number;
                 to?: number;
                 step?: number;
                 most?: number;
+                /** @description How many steps a host does by one press, with which pauses */
+                hosts?: {
+                    system: components["schemas"]["System"];
+                    most: number;
+                    from_ms: number;
+                    to_ms: number;
+                    step_ms: number;
+                }[];
                 choices?: {
                     value: string;
                     words: string;
@@ -1510,6 +1518,8 @@ export interface components {
             only: components["schemas"]["Gesture"][] | null;
             /** @description It can be repeated while held */
             repeats: boolean;
+            /** @description It can be one of several steps by one press */
+            step: boolean;
             /** @description What the client must do after it */
             after: string | null;
             /** @description What takes it back */
@@ -1679,6 +1689,15 @@ export interface components {
                 app: string | null;
                 /** @description In words */
                 wait: string | null;
+                /** @description What several steps by one press are; null - it is one action */
+                steps: null | {
+                    /** @description One a step */
+                    told: string[];
+                    /** @description What takes each back */
+                    undo: string;
+                    /** @description The button whose next press breaks them off */
+                    stop: string;
+                };
             }[];
             empties: {
                 gesture: components["schemas"]["Gesture"];
@@ -1980,6 +1999,8 @@ export interface components {
             afar: boolean;
             /** @enum {unknown} */
             call: "none" | "ringing" | "on";
+            /** @description How soon it changes by itself; null - not at all */
+            due_in_ms: number | null;
             mode: null | {
                 name: string;
                 /** @enum {unknown} */

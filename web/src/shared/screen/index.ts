@@ -1,1 +1,2 @@
 export { ScreenPicture } from './ScreenPicture'
+export { soonest } from './soonest'
