@@ -113,9 +113,11 @@ module Kippen
         draft.list("shortlists").delete(id)
         draft.list("modes").delete(mode["id"]) if mode
         Aside.put(draft, "shortlist", item.merge({ "mode" => mode }.compact)) do |row|
-          Steps.parts(row["action"]).any? { |part| part["shortlist"] == id } || (mode && Spot.of(row).mode == mode["id"])
+          RemoveShortlist.speaks_of?(row["action"], id) || (mode && Spot.of(row).mode == mode["id"])
         end
       end
+
+      def self.speaks_of?(action, id) = Steps.parts(action).any? { |part| part["shortlist"] == id }
     end
   end
 end

@@ -86,14 +86,17 @@ export function StepsField({ ask, system, value, onChange }: Props) {
 function Pause(props: { limits: Limits | undefined; value: number; onChange: (ms: number) => void }) {
   const { limits, value, onChange } = props
   return (
-    <Field label={say.pauseBefore}>
-      <InputNumber
-        min={(limits?.from_ms ?? 0) / 1000}
-        max={(limits?.to_ms ?? 60000) / 1000}
-        step={Math.max(limits?.step_ms ?? 50, 100) / 1000}
-        value={value / 1000}
-        onChange={(seconds) => onChange(Math.round((seconds ?? 0) * 1000))}
-      />
-    </Field>
+    <div className={styles.pause}>
+      {' '}
+      <Field label={say.pauseBefore}>
+        <InputNumber
+          min={(limits?.from_ms ?? 0) / 1000}
+          max={(limits?.to_ms ?? 60000) / 1000}
+          step={Math.max(limits?.step_ms ?? 50, 100) / 1000}
+          value={value / 1000}
+          onChange={(seconds) => onChange(Math.round((seconds ?? 0) * 1000))}
+        />
+      </Field>
+    </div>
   )
 }
