@@ -18,7 +18,10 @@ module Kippen
     ACTIONS = [{ "kind" => "builtin" }, { "kind" => "help" }, { "kind" => "click", "button" => "left" }, { "kind" => "volume", "direction" => "up" },
                { "kind" => "app", "app" => "rookery", "command" => "next-page" }, { "kind" => "modifier", "key" => "Shift", "how" => "held" },
                { "kind" => "system", "do" => "light-toggle" }, { "kind" => "mode", "mode" => "reading", "how" => "lock" },
-               { "kind" => "mode", "mode" => "quiet", "how" => "held" }, { "kind" => "mode", "how" => "clear" }, { "kind" => "hum", "tune" => "low" }].freeze
+               { "kind" => "mode", "mode" => "quiet", "how" => "held" }, { "kind" => "mode", "how" => "clear" }, { "kind" => "hum", "tune" => "low" },
+               { "kind" => "steps", "stop" => "remote/ok",
+                 "steps" => [{ "action" => { "kind" => "volume", "direction" => "up" } },
+                             { "action" => { "kind" => "app", "app" => "rookery", "command" => "next-page" }, "pause_ms" => 500 }] }].freeze
     TIMING = { "long_press_ms" => [100, 333, 400, 900], "tap_gap_ms" => [200, 333, 450], "bounce_guard_ms" => [0, 100, 155], "press_at" => [0.5, 0.7],
                "gap_bridge_ms" => [0, 20] }.freeze
     OWN_KIND = JSON.parse(File.read(File.join(DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad").freeze
