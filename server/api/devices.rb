@@ -2,17 +2,10 @@
 
 module Kippen
   module Server
-    # Device kinds, a client's devices with all that is known of them, wants, and which
+    # A client's devices with all that is known of them, wants, and which
     # button a heard source is.
     module DeviceRoutes
       def self.registered(app)
-        app.get("/api/kinds") { json("kinds" => KINDS.all.map { |kind| RenderDevices.kind(kind) }) }
-
-        app.get("/api/kinds/:shipped") do
-          kind = KINDS.find(params["shipped"]) || raise(Store::Missing, "no kind #{params["shipped"]}")
-          DeviceRoutes.file(self, kind.data)
-        end
-
         app.get("/api/clients/:client/kinds/:kind") do
           fitting, = revisions.fitting(params["client"])
           own = fitting.list("kinds").find { |kind| kind["id"] == params["kind"] } || raise(Store::Missing, "no kind #{params["kind"]}")

@@ -47,7 +47,7 @@ module Kippen
       def own_kinds
         used = @fitting.devices.map(&:kind)
         @fitting.list("kinds").map do |data|
-          RenderDevices.kind(Kinds::Kind.new(data)).merge("said" => RenderDevices.said(data), "used" => used.include?(data["id"]))
+          RenderDevices.kind(Kinds::Kind.new(data)).merge("said" => RenderDevices.said(data), "used" => used.include?(data["id"]), "edition" => data["edition"])
         end
       end
 

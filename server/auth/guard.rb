@@ -56,11 +56,14 @@ module Kippen
 
       def in_sight?(account, name, id)
         return account?(account, id) if name == "account"
+        return kind?(account, id) if name == "shelf"
         return false unless Store::UUID.match?(id)
 
         client = CLIENT_OF.fetch(name).call(@database, id)
         Store::Clients.in_sight(@database, account).where(id: client).any?
       end
+
+      def kind?(account, id) = Fitting::Ids.ok?(id) && @database[:kinds].where(service_id: account.service, id:).any?
 
       # What no account can have as its id the database need not be asked.
       def account?(account, id)

@@ -65,7 +65,8 @@ module Kippen
         # What the caseload shows of a fitting.
         def caseload(client, fitting)
           who = fitting.document.fetch("client", {})
-          { name: who["name"] || "", about: who["about"] || "", open: Sequel.pg_jsonb(revisions.standing(client, fitting)) }
+          { name: who["name"] || "", about: who["about"] || "", open: Sequel.pg_jsonb(revisions.standing(client, fitting)),
+            kinds: Sequel.pg_array(fitting.devices.filter_map(&:kind).uniq, :text) }
         end
       end
     end

@@ -24,6 +24,7 @@ module Kippen
              { "kind" => "assign" }, { "a" * 5_000 => 1 }, { "id" => nil }, Array.new(300) { |i| { "id" => i } }].freeze
     VALUES = [*RAW, *STRINGS.map { |one| JSON.generate(one) }, *OTHER.map { |one| JSON.generate(one) }].freeze
     MARK = "here-it-stands"
+    PAD = JSON.parse(File.read(File.join(Server::DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad").freeze
 
     def setup
       super
@@ -34,7 +35,8 @@ module Kippen
       stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
       join = send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone")["id"]
       sitting, fit = add_fit(@client)
-      @right = { "sitting" => sitting, "fit" => fit, "number" => "0", "kind" => "grip", "shipped" => "grip",
+      send_json(:post, "/api/service/kinds", "document" => PAD)
+      @right = { "sitting" => sitting, "fit" => fit, "number" => "0", "kind" => "grip", "shelf" => "reed-pad", "shipped" => "grip",
                  "client" => @client, "listener" => listener, "stream" => stream, "own" => stream, "join" => join,
                  "account" => DATABASE[:accounts].where(service_id: @service).get(:id).to_s }
       @token = csrf

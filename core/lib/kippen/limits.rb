@@ -21,6 +21,7 @@ module Kippen
     TAKEN_OUT = 500
     STEPS = 100
     KINDS = 50
+    KIND_BYTES = 200_000
     CODES = 20
     SETTINGS = 50
     ARRANGEMENTS = 100

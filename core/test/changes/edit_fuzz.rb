@@ -188,7 +188,8 @@ module Kippen
     end
 
     def other_change # rubocop:disable Metrics
-      case @random.rand(23)
+      case @random.rand(25)
+      when 23, 24 then { "kind" => "take_up_kind", "document" => edition }
       when 20 then { "kind" => "kind", "document" => OWN_KIND.merge("name" => pick(["Reed pad", "Reed pad", "Other pad"])) }
       when 21 then { "kind" => "add_device", "of" => pick(@fitting.list("kinds") + [{ "id" => "none" }])["id"], "host" => pick(HOSTS)["id"] }
       when 22 then { "kind" => "remove_kind", "id" => pick(@fitting.list("kinds") + [{ "id" => "none" }])["id"] }
@@ -217,6 +218,15 @@ module Kippen
       when 16 then { "kind" => "add_device", "of" => pick(%w[switch remote pen]), "host" => pick(HOSTS)["id"] }
       else { "kind" => "setting", "of" => "device", "id" => device, "setting" => "wheel_lines", "value" => pick([1, nil]) }
       end
+    end
+
+    # Another edition of a kind that is there: some of its buttons, with some of the gestures.
+    def edition
+      of = pick(@fitting.list("kinds") + [OWN_KIND])
+      buttons = JSON.parse(JSON.generate(OWN_KIND["buttons"])).reject { chance(4) }.map { |one| one.except("mirror") }
+      buttons.each { |one| one["gestures"] = pick([%w[tap], %w[tap double_tap], Fitting::GESTURES]) if chance(3) }
+      hosts = chance(3) ? OWN_KIND["hosts"].slice("computer") : OWN_KIND["hosts"]
+      OWN_KIND.merge("id" => of["id"], "name" => of["name"], "edition" => 1 + @random.rand(9), "buttons" => buttons, "hosts" => hosts)
     end
 
     # What somebody says of a button of this model; nil: as its kind has it.

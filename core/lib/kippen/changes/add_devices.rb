@@ -4,11 +4,12 @@ module Kippen
   module Changes
     # Several new devices in one go, each where its kind belongs: at a host of that system, which is made where
     # there is none; in the first free seat of what it can sit on there.
-    # devices – [{ "of" => kind, "variant" => … }]
-    class AddDevices < Change.of("add_devices", :devices)
+    # devices – [{ "of" => kind, "variant" => … }]; kinds – documents of those that the client doesn't have yet
+    class AddDevices < Change.of("add_devices", :devices, kinds: [])
       HOST_NAMES = { "computer" => "Computer", "tablet" => "Tablet", "phone" => "Phone", "television" => "Television" }.freeze
 
       def make(draft)
+        kinds.each { |document| PutKind.new(document:).make(draft) }
         # What others may sit on comes first.
         wanted = devices.each_with_index.sort_by { |sent, index| [kind(draft, sent, index).takes.empty? ? 1 : 0, index] }
         wanted.each do |sent, index|

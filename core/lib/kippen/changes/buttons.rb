@@ -22,7 +22,7 @@ module Kippen
         old = draft.button(button)
         draft.alter_buttons(old.device) { |list| list.put(corrected(draft, list.find(old.id))) }
         now = draft.view.device(old.device).buttons.find { |one| one.id == old.id }
-        switch_off(draft, old, now)
+        Misfits.switch_off(draft, draft.device(old.device), now) { |item| draft.cautions.reasons(old, item) }
       end
 
       private
@@ -39,18 +39,6 @@ module Kippen
         said.merge("claims" => said["claims"].map do |claim|
           claim["freed"] == true ? claim.merge("freed" => stamp(draft)) : Draft.with(claim, "freed" => claim["freed"] || nil)
         end)
-      end
-
-      def switch_off(draft, old, now)
-        device = draft.device(old.device)
-        draft.rows.of(button).each do |item|
-          next if item["off"] || draft.cautions.reasons(old, item).any?
-
-          why = draft.cautions.reasons(now, item).first or next
-          draft.rows.put(item.merge("off" => true))
-          draft.left_out << Words.say(:switched_off_kept, button: Words.button(device, now), gesture: Words::GESTURES.fetch(item["gesture"]),
-                                                          why: why.delete_suffix("."))
-        end
       end
     end
 

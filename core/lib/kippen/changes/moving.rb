@@ -63,7 +63,7 @@ module Kippen
           [name, best]
         end
       end
-      private_class_method :carries?, :switch_off, :timing
+      private_class_method :carries?, :switch_off
     end
   end
 end

@@ -31,7 +31,7 @@ module Kippen
         item = @draft.list(list).find(id)
         return before if item.nil? || (before && @draft.before.list(list).any? { |old| old.equal?(item) })
 
-        @read[item] ||= yield(Fitting::ListReader.new({ list => [item], "kinds" => @draft.member("kinds", []) }, Faults.new))
+        @read[item] ||= yield(Fitting::ListReader.new({ list => [item], "kinds" => @draft.list("kinds").to_a }, Faults.new))
       end
 
       def host_of(device) = host(@draft.list("devices").find(device)["host"])

@@ -77,6 +77,8 @@ module Kippen
 
         return Words.say(:item_removed, word:, name:) unless other
 
+        return Words.say(:kind_edition, name:, edition: other["edition"]) if other["edition"] && other["edition"] != one["edition"]
+
         counting = [one, other].map { |item| item.fetch("counting", "by_gap") }
         counting.uniq.one? ? Words.say(:item_changed, word:, name:) : Words.say(COUNTED.fetch(counting[1]), name:)
       end

@@ -15,6 +15,8 @@ module Kippen
 
       def id = data.fetch("id")
       def name = data.fetch("name")
+      # Which edition of it this is, counted from 1; nil where nobody counts.
+      def edition = data["edition"]
 
       # [{ "id", "name", "buttons" }], empty where there is only one
       def variants = data.fetch("variants", [])

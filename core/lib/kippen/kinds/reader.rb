@@ -15,10 +15,11 @@ module Kippen
       SHAPES = 60
       STEPS = 40
       TEXT = 500
+      EDITIONS = 1_000_000
       PATH = /\AM[MLHVCSQTAZmlhvcsqtaz0-9 ,.eE+-]{0,2000}\z/
       SOURCE = /\A(key|pointer|pen|touch|wheel|gamepad):[\x21-\x7e]{1,60}\z/
       CODE = /\A(KEY|BTN|REL|ABS)_[A-Z0-9_]{1,40}\z/
-      MEMBERS = %w[kippen id name words box outline sits_on belongs itself many takes seats versions variants opposite buttons hosts ready by at].freeze
+      MEMBERS = %w[kippen id name words box outline sits_on belongs itself many takes seats versions variants opposite buttons hosts ready edition by at].freeze
       NUMBERS = { "rect" => 5, "ellipse" => 4 }.freeze
 
       # data – a parsed JSON value; returns a Kind, or nil where faults were added
@@ -55,6 +56,7 @@ module Kippen
         %w[words by at].each { |key| text(data, key, pointer) }
         fault("#{pointer}/words", :is_missing) if data["words"].nil?
         picture(data, pointer)
+        edition(data["edition"], "#{pointer}/edition")
         facts(data, pointer)
         buttons = buttons(data, pointer)
         seats(data, pointer)
@@ -94,6 +96,10 @@ module Kippen
       def picture(data, pointer)
         list(data, "box", pointer, most: 2, least: 2) { |one| Reader.number?(one) && one.positive? }
         list(data, "outline", pointer, most: SHAPES, least: 1) { |one| Reader.shape?(one) }
+      end
+
+      def edition(value, pointer)
+        fault(pointer, :must_be_edition) unless value.nil? || (value.is_a?(Integer) && value.between?(1, EDITIONS))
       end
 
       def facts(data, pointer)

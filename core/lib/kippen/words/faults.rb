@@ -19,6 +19,7 @@ module Kippen
       must_keys_w_c_terms: "must be keys in W3C terms, each once, such as [\"Control\", \"KeyC\"]",
       has_keys_beside_ctrl_alt: "has %{others} keys beside Ctrl, Alt, Shift and the system key, at most one is possible",
       on_that_host: "%{app} on that host.",
+      must_be_edition: "must be a whole number from 1 to 1000000",
       unknown_kind: "unknown kind %{kind}",
       is_missing: "is missing",
       not_known_here: "is not known here",

@@ -308,6 +308,64 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/service/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kinds of device that the service keeps, each in its newest edition */
+        get: operations["listServiceKinds"];
+        put?: never;
+        /** Keeps a kind as its next edition, or as a new one */
+        post: operations["keepServiceKind"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/service/kinds/{shelf}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shelf: string;
+            };
+            cookie?: never;
+        };
+        /** A kind that the service keeps as a file (kind/1) */
+        get: operations["getServiceKind"];
+        put?: never;
+        post?: never;
+        /** Takes a kind away that no client has devices of; it can be put back */
+        delete: operations["removeServiceKind"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/service/kinds/{shelf}/editions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shelf: string;
+            };
+            cookie?: never;
+        };
+        /** The editions of a kind, newest first */
+        get: operations["listKindEditions"];
+        put?: never;
+        /** Saves an edition that was as the next one */
+        post: operations["putKindEditionBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/kinds/{kind}": {
         parameters: {
             query?: never;
@@ -2205,16 +2263,28 @@ export interface components {
                 }[];
             };
         };
+        KindEdition: {
+            id: string;
+            edition: number;
+            said: components["schemas"]["SaidBy"];
+            /** @description With it the kind was taken away */
+            gone: boolean;
+        };
+        /** @description In the form of docs/device-kind.schema.json */
+        KindDocument: {
+            /** @constant */
+            kippen: "kind/1";
+            id: string;
+            name: string;
+        };
         Change: components["schemas"]["ButtonChange"] | components["schemas"]["CorrectChange"] | {
             /** @constant */
             kind: "kind";
-            /** @description In the form of docs/device-kind.schema.json */
-            document: {
-                /** @constant */
-                kippen: "kind/1";
-                id: string;
-                name: string;
-            };
+            document: components["schemas"]["KindDocument"];
+        } | {
+            /** @constant */
+            kind: "take_up_kind";
+            document: components["schemas"]["KindDocument"];
         } | {
             /** @constant */
             kind: "remove_kind";
@@ -2279,6 +2349,8 @@ export interface components {
         } | {
             /** @constant */
             kind: "add_devices";
+            /** @description Those that the client does not have yet */
+            kinds?: components["schemas"]["KindDocument"][];
             devices: {
                 of: string;
                 variant?: string;
@@ -3050,6 +3122,26 @@ export interface components {
                 };
             };
         };
+        /** @description The edition that is in force now */
+        KindEdition: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["KindEdition"];
+            };
+        };
+        /** @description Somebody else saved another edition in between */
+        NewerEdition: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"] & {
+                    edition: components["schemas"]["KindEdition"];
+                };
+            };
+        };
         /** @description Done */
         Done: {
             headers: {
@@ -3573,6 +3665,139 @@ export interface operations {
             default: components["responses"]["Problem"];
         };
     };
+    listServiceKinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        kinds: (components["schemas"]["Kind"] & {
+                            edition: number;
+                            said: components["schemas"]["SaidBy"];
+                            /** @description So many clients have devices of it */
+                            used: number;
+                        })[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    keepServiceKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: components["schemas"]["KindDocument"];
+                    /** @description The edition that it was made from; none - it is a new kind */
+                    opened_on?: number | null;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["KindEdition"];
+            409: components["responses"]["NewerEdition"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getServiceKind: {
+        parameters: {
+            query?: {
+                edition?: number;
+            };
+            header?: never;
+            path: {
+                shelf: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["KindFile"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    removeServiceKind: {
+        parameters: {
+            query: {
+                opened_on: number;
+            };
+            header?: never;
+            path: {
+                shelf: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["KindEdition"];
+            409: components["responses"]["NewerEdition"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listKindEditions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shelf: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those that are kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        editions: components["schemas"]["KindEdition"][];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    putKindEditionBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shelf: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    edition: number;
+                    opened_on: number;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["KindEdition"];
+            409: components["responses"]["NewerEdition"];
+            default: components["responses"]["Problem"];
+        };
+    };
     getOwnKind: {
         parameters: {
             query?: never;
@@ -3612,6 +3837,7 @@ export interface operations {
                             said: components["schemas"]["SaidBy"];
                             /** @description A device is of it */
                             used: boolean;
+                            edition: number | null;
                         })[];
                         revision: number;
                         devices: components["schemas"]["DeviceFacts"][];

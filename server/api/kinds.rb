@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    # Kinds of device: those that ship, and those that a service keeps.
+    module KindRoutes
+      def self.registered(app)
+        app.get("/api/kinds") { json("kinds" => KINDS.all.map { |kind| RenderDevices.kind(kind) }) }
+
+        app.get("/api/kinds/:shipped") do
+          kind = KINDS.find(params["shipped"]) || raise(Store::Missing, "no kind #{params["shipped"]}")
+          DeviceRoutes.file(self, kind.data)
+        end
+
+        app.get("/api/service/kinds") { json("kinds" => kinds.all.map { |row| KindRoutes.kept(row) }) }
+
+        app.post("/api/service/kinds") do
+          row = KindRoutes.change(self, "kept a kind of device") { kinds.save(sent["document"], sent["opened_on"]) }
+          status 201
+          json(KindRoutes.edition(row))
+        end
+
+        app.get("/api/service/kinds/:shelf") { DeviceRoutes.file(self, kinds.document(params["shelf"], sought["edition"])) }
+
+        app.delete("/api/service/kinds/:shelf") do
+          row = KindRoutes.change(self, "took a kind of device away") { kinds.remove(params["shelf"], sought["opened_on"]) }
+          json(KindRoutes.edition(row).merge("gone" => true))
+        end
+
+        app.get("/api/service/kinds/:shelf/editions") { json("editions" => kinds.editions(params["shelf"]).map { |row| KindRoutes.edition(row) }) }
+
+        app.post("/api/service/kinds/:shelf/editions") do
+          row = KindRoutes.change(self, "put a kind of device back") { kinds.put_back(params["shelf"], sent["edition"], sent["opened_on"]) }
+          status 201
+          json(KindRoutes.edition(row))
+        end
+      end
+
+      # What the block saves, with the audit trail.
+      def self.change(app, what)
+        Store.transaction(app.database) do
+          yield.tap { |row| app.audit.note(app.account, what, kind: row[:id], edition: row[:edition]) }
+        end
+      end
+
+      def self.kept(row)
+        RenderDevices.kind(Kinds::Kind.new(row[:document])).merge("edition" => row[:edition], "said" => said(row), "used" => row[:used])
+      end
+
+      def self.edition(row) = { "id" => row[:id], "edition" => row[:edition], "said" => said(row), "gone" => row.fetch(:gone, false) }
+      def self.said(row) = { "by" => row[:author], "at" => Render.time(row[:at]) }
+      private_class_method :said
+    end
+  end
+end
