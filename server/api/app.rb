@@ -59,7 +59,7 @@ module Kippen
         def fits = Store::Fits.new(database)
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
-        def kinds = Store::Kinds.new(database, account)
+        def kinds = Store::KeptKinds.new(database, account)
         def rodauth = env["kippen.rodauth"]
 
         # The Store::Accounts::Account that is signed in, or nil.
@@ -120,7 +120,7 @@ module Kippen
       error(Store::Conflict) do |e|
         problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved", newest: Render.revision(e.newest), mine: e.mine, theirs: e.theirs)
       end
-      error(Store::Kinds::Newer) { |e| problem(409, e.message, edition: KindRoutes.edition(e.newest)) }
+      error(Store::KeptKinds::Newer) { |e| problem(409, e.message, edition: KindRoutes.edition(e.newest)) }
       error(Invalid) { |e| problem(422, "#{e.faults.size} thing#{"s" if e.faults.size > 1} to put right; nothing was changed", faults: e.faults) }
       # Told by OneConnection, which drops the connection.
       error(*OneConnection::LOST) { |e| raise e }

@@ -106,7 +106,7 @@ module Kippen
 
     # Old editions go before there are too many of them, the newest never.
     def test_editions_are_kept_within_bounds
-      kinds = Server::Store::Kinds.new(DATABASE, Server::Store::Accounts.new(DATABASE).open(DATABASE[:accounts].where(service_id: @service).get(:id)))
+      kinds = Server::Store::KeptKinds.new(DATABASE, Server::Store::Accounts.new(DATABASE).open(DATABASE[:accounts].where(service_id: @service).get(:id)))
       60.times { |at| kinds.save(PAD.merge("name" => "Pad #{at}"), at.zero? ? nil : at) }
       numbers = kinds.editions("reed-pad").map { |row| row[:edition] }
       assert_equal [60, 50, 11], [numbers.first, numbers.size, numbers.last]

@@ -5,7 +5,7 @@ module Kippen
     module Store
       # Kinds of device that a service keeps. Each save is an edition of its own, counted from 1; the newest is in force.
       # What a client's devices are of stands in its fitting: nothing here changes a fitting.
-      class Kinds
+      class KeptKinds
         # Kinds that a service may keep, and editions of each that are.
         MOST = 200
         EDITIONS = 50
