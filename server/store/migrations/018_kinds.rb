@@ -23,6 +23,9 @@ Sequel.migration do
         SELECT array_agg(DISTINCT device ->> 'kind') FROM revisions, jsonb_array_elements(coalesce(document -> 'devices', '[]')) AS device
         WHERE client_id = clients.id AND number = clients.revision AND device ->> 'kind' IS NOT NULL), '{}')
     SQL
+    # They may be named after somebody: see 016.
+    run "ALTER TABLE clients ALTER COLUMN kinds SET STATISTICS 0"
+    %w[id document author].each { |column| run "ALTER TABLE kinds ALTER COLUMN #{column} SET STATISTICS 0" }
   end
 
   down do
