@@ -4,6 +4,10 @@ module Kippen
   module Server
     # Kinds of device: those that ship, and those that a service keeps.
     module KindRoutes
+      # A kind with nothing special to it, and what the values are called that a host may let be set.
+      TO_BEGIN_WITH = { "blank" => JSON.parse(File.read(File.join(DATA, "blank-kind.json"))),
+                        "settings" => Fitting::Timing::SETTINGS.keys.map { |name| { "setting" => name, "name" => Words.setting(name) } } }.freeze
+
       def self.registered(app)
         app.get("/api/kinds") { json("kinds" => KINDS.all.map { |kind| RenderDevices.kind(kind) }) }
 
@@ -12,7 +16,7 @@ module Kippen
           DeviceRoutes.file(self, kind.data)
         end
 
-        app.get("/api/service/kinds") { json("kinds" => kinds.all.map { |row| KindRoutes.kept(row) }) }
+        app.get("/api/service/kinds") { json("kinds" => kinds.all.map { |row| KindRoutes.kept(row) }, **KindRoutes::TO_BEGIN_WITH) }
 
         app.post("/api/service/kinds") do
           row = KindRoutes.change(self, "kept a kind of device") { kinds.save(sent["document"], sent["opened_on"]) }

@@ -104,6 +104,12 @@ module Kippen
       end
     end
 
+    # What one begins with can be kept as it is.
+    def test_a_blank_one_is_right_by_itself
+      blank = ask("/api/service/kinds")["blank"]
+      assert_equal [201, "new-kind"], [keep(blank) && status, answer["id"]]
+    end
+
     # Old editions go before there are too many of them, the newest never.
     def test_editions_are_kept_within_bounds
       kinds = Server::Store::KeptKinds.new(DATABASE, Server::Store::Accounts.new(DATABASE).open(DATABASE[:accounts].where(service_id: @service).get(:id)))

@@ -79,15 +79,16 @@ module Kippen
         assert_no_selector "h2", text: "to keep the change"
       end
 
-      def test_lanes_by_night
+      def test_kinds_of_device
         sign_in_as("specialist")
-        open_client("Ottoline Fenwether", "Assign")
-        browser.execute_cdp("Emulation.setEmulatedMedia", features: [{ name: "prefers-color-scheme", value: "dark" }])
-        assert_selector "html[data-light='dark']", visible: :all
-        assert_selector "[data-button='mouse/left']"
-        picture "assign-lanes-by-night"
-      ensure
-        browser.execute_cdp("Emulation.setEmulatedMedia", features: [])
+        click_link "Kinds of device"
+        click_button "Begin it"
+        fill_in "What it is called", with: "Reed pad"
+        click_button "One more button"
+        click_button "Keep it"
+        assert_text "edition 1, by "
+        page.execute_script("scrollTo(0, 0)")
+        picture "kinds"
       end
     end
 

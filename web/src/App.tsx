@@ -19,6 +19,7 @@ function Loading() {
 
 const CaseloadPage = later(async () => (await import('./features/caseload')).CaseloadPage, <Loading />)
 const DeskPage = later(async () => (await import('./features/desk')).DeskPage, <Loading />)
+const KindsPage = later(async () => (await import('./features/kinds')).KindsPage, <Loading />)
 const ServicePage = later(async () => (await import('./features/service')).ServicePage, <Loading />)
 const SignInPage = later(async () => (await import('./features/signin')).SignInPage, <Loading />)
 const SignInAgain = later(async () => (await import('./features/signin')).SignInAgain, null)
@@ -63,6 +64,8 @@ function Gate() {
         <AccountContext.Provider value={shown}>
           <Routes>
             <Route path="/" element={<CaseloadPage />} />
+            <Route path="/kinds" element={<KindsPage />} />
+            <Route path="/kinds/:kind" element={<KindsPage />} />
             <Route path="/service" element={<ServicePage />} />
             <Route path="/clients/:client" element={<DeskPage />} />
             <Route path="/clients/:client/:step" element={<DeskPage />} />

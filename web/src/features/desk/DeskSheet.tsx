@@ -71,6 +71,7 @@ export function DeskSheet(props: Props) {
     case 'copy':
     case 'reset':
     case 'correct':
+    case 'take-up':
     case 'host':
       return <DevicesSheet desk={desk} sheet={{ of: sheet.of, id: sheet.id }} onClose={onClose} />
     case 'settings': {

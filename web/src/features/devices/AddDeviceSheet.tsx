@@ -2,6 +2,7 @@ import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
 import type { Desk, Kind } from '../../shared/api'
 import { useChange, useDevices, useKinds } from '../../shared/fitting'
+import { documentOf, useServiceKinds } from '../kinds'
 import { DeviceDrawing, Field, SideSheet } from '../../shared/ui'
 import styles from './devices.module.css'
 import { OwnKinds } from './OwnKinds'
@@ -30,7 +31,12 @@ interface Props {
 export function AddDeviceSheet({ desk, onClose }: Props) {
   const shipped = useKinds()
   const own = useDevices(desk.id).data?.kinds ?? []
-  const kinds = [...own, ...(shipped.data ?? [])].sort((one, other) => one.name.localeCompare(other.name))
+  const kept = useServiceKinds().data?.kinds ?? []
+  // Of what the client has already, its own edition counts.
+  const more = kept.filter((kind) => own.every((one) => one.id !== kind.id))
+  const kinds = [...own, ...more, ...(shipped.data ?? [])].sort((one, other) =>
+    one.name.localeCompare(other.name),
+  )
   const { change, busy } = useChange()
   const [words, setWords] = useState('')
   const [chosen, setChosen] = useState<readonly Wanted[]>([])
@@ -41,7 +47,9 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
       return all.filter((_, index) => index !== at)
     })
   const add = async () => {
-    const made = { kind: 'add_devices' as const, devices: chosen.map(sent) }
+    const missing = more.filter((kind) => chosen.some((one) => one.kind.id === kind.id))
+    const documents = await Promise.all(missing.map((kind) => documentOf(kind.id)))
+    const made = { kind: 'add_devices' as const, devices: chosen.map(sent), kinds: documents }
     if (await change(made, say.added(named(chosen)))) onClose()
   }
   const systems = new Set(desk.hosts.map((host) => host.system))
@@ -98,7 +106,7 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
           </Field>
         ) : null,
       )}
-      <OwnKinds client={desk.id} own={own} shipped={shipped.data ?? []} />
+      <OwnKinds client={desk.id} own={own} kept={kept} shipped={shipped.data ?? []} />
       <div className={styles.sheetFoot}>
         <Button type="primary" block loading={busy} disabled={chosen.length === 0} onClick={() => void add()}>
           {chosen.length === 0 ? say.chooseFirst : say.add(named(chosen))}

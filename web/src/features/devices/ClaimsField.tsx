@@ -13,7 +13,13 @@ export type Claim = Omit<ButtonFacts['claims'][number], 'gesture_name' | 'freed'
 const GESTURES: Gesture[] = ['tap', 'double_tap', 'triple_tap', 'long_press', 'hold']
 
 /** What takes gestures of a button, how each is freed, and whether it is; more can be said. */
-export function ClaimsField({ claims, onChange }: { claims: Claim[]; onChange: (claims: Claim[]) => void }) {
+export function ClaimsField(props: {
+  claims: Claim[]
+  onChange: (claims: Claim[]) => void
+  /** Whether it can be freed here: of a kind, nothing is. */
+  freeing?: boolean
+}) {
+  const { claims, onChange, freeing = true } = props
   const put = (index: number, said: Partial<Claim>) =>
     onChange(claims.map((one, at) => (at === index ? { ...one, ...said } : one)))
   return (
@@ -45,12 +51,14 @@ export function ClaimsField({ claims, onChange }: { claims: Claim[]; onChange: (
               onChange={(event) => put(index, { free_by: event.target.value })}
             />
           </Field>
-          <Checkbox
-            checked={Boolean(claim.freed)}
-            onChange={(event) => put(index, { freed: event.target.checked })}
-          >
-            {say.itIsFreed}
-          </Checkbox>
+          {freeing && (
+            <Checkbox
+              checked={Boolean(claim.freed)}
+              onChange={(event) => put(index, { freed: event.target.checked })}
+            >
+              {say.itIsFreed}
+            </Checkbox>
+          )}
           <Button
             aria-label={say.noSuchClaimOf(String(index + 1))}
             onClick={() => onChange(claims.filter((_, at) => at !== index))}

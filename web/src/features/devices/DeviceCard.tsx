@@ -9,6 +9,7 @@ import type { SettingsOf } from '../settings'
 import { BatteryNote } from './BatteryNote'
 import { ButtonsTable } from './ButtonsTable'
 import type { DevicesSheetOf } from './DevicesStep'
+import { OtherEdition } from './OtherEdition'
 import { ReadySteps } from './ReadySteps'
 import styles from './devices.module.css'
 import { say } from './sentences'
@@ -28,7 +29,9 @@ const isDone = (state: string) => state === 'done' || state === 'seen'
 function facts(device: DeviceFacts, all: DeviceFacts[]): string {
   const carrier = all.find((other) => other.id === device.seat?.device)
   return [
-    device.kind_name ?? say.noKnownKind,
+    device.edition === null
+      ? (device.kind_name ?? say.noKnownKind)
+      : say.ofEdition(device.kind_name ?? '', device.edition),
     carrier && say.sits(carrier.name, device.seat?.place ?? ''),
     device.version && say.version(device.version),
     device.worked_with && say.workedWith(device.worked_with),
@@ -61,6 +64,7 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
           <p>{facts(device, all)}</p>
           {device.off && <p className={styles.strong}>{say.switchedOffKeptBut}</p>}
           <BatteryNote device={device} />
+          <OtherEdition device={device} onLook={(id) => onSheet({ of: 'take-up', id })} />
           {device.unsure && <p className={styles.strong}>{say.unsure(device.unsure)}</p>}
           {device.stops.length > 0 && (
             <p className={styles.strong}>{say.notReadyYet(device.stops.join('. '))}</p>

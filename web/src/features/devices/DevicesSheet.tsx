@@ -7,6 +7,7 @@ import { DeviceSheet } from './DeviceSheet'
 import type { DevicesSheetOf } from './DevicesStep'
 import { HostSheet } from './HostSheet'
 import { ResetSheet } from './ResetSheet'
+import { TakeUpSheet } from './TakeUpSheet'
 
 interface Props {
   desk: Desk
@@ -27,6 +28,8 @@ export function DevicesSheet({ desk, sheet, onClose }: Props) {
       return <ResetSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'correct':
       return <CorrectSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
+    case 'take-up':
+      return <TakeUpSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'app':
       return <AppSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'host':

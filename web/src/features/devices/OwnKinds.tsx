@@ -1,16 +1,22 @@
 import { Button, Select } from 'antd'
-import { useState, type ChangeEvent } from 'react'
-import type { Change, Kind, OwnKind } from '../../shared/api'
+import { useCallback, useState, type ChangeEvent } from 'react'
+import { api, must, type Change, type Kind, type OwnKind, type ServiceKind } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
-import { Faults, Field } from '../../shared/ui'
+import { Faults, Field, useAnnounce, useTask } from '../../shared/ui'
+import { keep, useAsked } from '../kinds'
 import styles from './devices.module.css'
 import { say } from './sentences'
 
 type Document = Extract<Change, { kind: 'kind' }>['document']
 
 /** Kinds that no list has: read from a file, given away as one, taken out again. */
-export function OwnKinds(props: { client: string; own: readonly OwnKind[]; shipped: readonly Kind[] }) {
-  const { client, own, shipped } = props
+export function OwnKinds(props: {
+  client: string
+  own: readonly OwnKind[]
+  kept: readonly ServiceKind[]
+  shipped: readonly Kind[]
+}) {
+  const { client, own, kept, shipped } = props
   const { change, busy, refused } = useFormChange()
   const [chosen, setChosen] = useState<string>()
   const [unreadable, setUnreadable] = useState<string>()
@@ -49,6 +55,7 @@ export function OwnKinds(props: { client: string; own: readonly OwnKind[]; shipp
               >
                 {say.asFile}
               </a>
+              <ForTheService client={client} kind={one} kept={kept.some(({ id }) => id === one.id)} />
               {!one.used && (
                 <Button
                   disabled={busy}
@@ -77,6 +84,34 @@ export function OwnKinds(props: { client: string; own: readonly OwnKind[]; shipp
         </a>
       )}
     </section>
+  )
+}
+
+/** Keeps a kind of this client for all of the service. */
+function ForTheService({ client, kind, kept }: { client: string; kind: OwnKind; kept: boolean }) {
+  const asked = useAsked()
+  const announce = useAnnounce()
+  const give = useTask(
+    useCallback(async () => {
+      const path = { client, kind: kind.id }
+      const document = await must(api.GET('/api/clients/{client}/kinds/{kind}', { params: { path } }))
+      await keep(document, null)
+      announce(say.isKeptForService(kind.name))
+      await asked()
+    }, [client, kind, announce, asked]),
+  )
+  if (kept) return null
+  return (
+    <>
+      <Button
+        loading={give.busy}
+        aria-label={say.keepForServiceOf(kind.name)}
+        onClick={() => void give.run()}
+      >
+        {say.keepForService}
+      </Button>
+      <Faults refused={give.refused} />
+    </>
   )
 }
 

@@ -1,2 +1,3 @@
+export { ClaimsField } from './ClaimsField'
 export { DevicesSheet } from './DevicesSheet'
 export { DevicesStep, type DevicesSheetOf } from './DevicesStep'

@@ -1,5 +1,19 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  keepForService: 'Keep for the service',
+  keepForServiceOf: (name: string) => `Keep ${name} for the whole service`,
+  isKeptForService: (name: string) => `${name} is kept for the whole service.`,
+  ofEdition: (kind: string, edition: number) => `${kind}, edition ${String(edition)}`,
+  otherEdition: (edition: number, who: string) =>
+    `Your service keeps edition ${String(edition)} of its kind, by ${who}.`,
+  lookAtEdition: 'See what it changes',
+  lookAtEditionOf: (name: string) => `See what it changes for ${name}`,
+  takeUpOf: (name: string) => `Take up ${name}`,
+  takeUpAbout:
+    'All devices of this kind become what it says. Names and what was put right stay; what no longer fits is switched off and kept.',
+  takeUp: 'Take it up',
+  isTakenUp: (name: string) => `${name} is taken up.`,
+  whatItChanges: 'What it changes',
   added: (chosen: string) => `${chosen}: added.`,
   addDevices: 'Add devices',
   findKind: 'Find a kind',

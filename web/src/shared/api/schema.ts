@@ -2628,6 +2628,8 @@ export interface components {
             host: string;
             kind: string | null;
             kind_name: string | null;
+            /** @description Which edition of its kind it is of */
+            edition: number | null;
             off: boolean;
             variant: string | null;
             version: string | null;
@@ -3681,6 +3683,12 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
+                        blank: components["schemas"]["KindDocument"];
+                        /** @description What a host may let be set */
+                        settings: {
+                            setting: string;
+                            name: string;
+                        }[];
                         kinds: (components["schemas"]["Kind"] & {
                             edition: number;
                             said: components["schemas"]["SaidBy"];

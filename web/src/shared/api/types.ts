@@ -48,6 +48,10 @@ export type Kind = Schemas['Kind']
 /** A kind that somebody made for one client. */
 export type OwnKind =
   operations['getDevices']['responses'][200]['content']['application/json']['kinds'][number]
+/** The kinds that a service keeps, and what a new one begins with. */
+export type ServiceKinds = operations['listServiceKinds']['responses'][200]['content']['application/json']
+export type ServiceKind = ServiceKinds['kinds'][number]
+export type KindEdition = Schemas['KindEdition']
 export type Drawing = Schemas['Drawing']
 export type Shape = Schemas['Shape']
 export type DeviceFacts = Schemas['DeviceFacts']

@@ -21,6 +21,7 @@ const WITH_ID = [
   'copy',
   'reset',
   'correct',
+  'take-up',
   'host',
   'app',
   'want',

@@ -27,6 +27,7 @@ export function PageFrame({ children }: { children: ReactNode }) {
           <NavLink to="/" end>
             {say.clientsAlone}
           </NavLink>
+          {account.role !== 'viewer' && <NavLink to="/kinds">{say.kindsOfDevice}</NavLink>}
           <NavLink to="/service">{account.role === 'lead' ? say.service : say.myAccount}</NavLink>
         </nav>
         <p className={styles.me}>

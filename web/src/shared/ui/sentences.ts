@@ -1,5 +1,6 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  kindsOfDevice: 'Kinds of device',
   changed: (author: string) => `${author} changed`,
   yoursWouldDo: 'Yours would do',
   nothingThatDiffersNow: 'nothing that differs now',

@@ -1,0 +1,2 @@
+export { KindsPage } from './KindsPage'
+export { documentOf, keep, useAsked, useServiceKinds } from './queries'
