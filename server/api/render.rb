@@ -58,7 +58,9 @@ module Kippen
       def host(fitting, host, contacts)
         devices = fitting.devices.select { |device| device.host == host.id }
         sources = sources(fitting)
+        usual = KNOWLEDGE.host_kinds.of(host.system)
         { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "double_click_ms" => host.double_click_ms,
+          "usual" => { "lines" => usual.most, "steps" => usual.steps.most }, "corrected" => host.corrected,
           "devices" => devices.map { |device| device(fitting, device, contacts, sources) } }
       end
 

@@ -64,7 +64,8 @@ module Kippen
       end
 
       def facts(device, kind)
-        { "id" => device.id, "name" => device.name || device.id, "host" => device.host, "kind" => device.kind, "kind_name" => kind&.name, "edition" => kind&.edition,
+        { "id" => device.id, "name" => device.name || device.id, "host" => device.host, "kind" => device.kind, "kind_name" => kind&.name,
+          "edition" => kind&.edition,
           "off" => device.off, "variant" => device.variant, "version" => device.version, "versions" => kind ? kind.versions : [],
           "worked_with" => device.worked_with, "mounting" => device.mounting, "posture" => device.posture,
           "battery" => device.battery && { "is" => device.battery["is"], **RenderDevices.said(device.battery) } }

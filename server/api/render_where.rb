@@ -47,7 +47,7 @@ module Kippen
       def traps(deadline) = Reach::Traps.of(@fitting, KNOWLEDGE, deadline:).map { |trap| RenderWhere.trap(@fitting, trap) }
 
       def host(host)
-        kind = KNOWLEDGE.host_kinds.of(host.system)
+        kind = KNOWLEDGE.host_kinds.at(host)
         apps = @fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Fitting::SCREEN }
         { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "most" => kind.most, "can_lock" => kind.locked, "choose" => kind.choose,
           "knows" => kind.knows.keys.to_h { |sort| [sort, knows(host, sort)] },

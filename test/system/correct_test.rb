@@ -48,6 +48,31 @@ module Kippen
       row { assert_text "tap: Opens the guide" }
     end
 
+    # A set that shows fewer lines, and keeps a combination for itself.
+    def test_a_host_that_differs_is_put_right_and_back
+      click_button "Change Television"
+      sheet do
+        assert_text "Usually 5; leave it empty where that is right."
+        fill_in "Lines of a shortlist it shows", with: "3"
+        click_button "It keeps a combination for itself"
+        fill_in "What it does with it", with: "opens its own guide"
+        find(:field, "Key", match: :first).send_keys("F9", :enter)
+        assert_accessible
+        click_button "Save"
+      end
+      saved(3)
+      host = -> { Server::Store::Revisions.new(DATABASE).head(@client).fitting.host("television").corrected }
+      assert_equal [3, [%w[F9], "opens its own guide"], "Demo specialist"], [host[]["lines"], host[]["keeps"][0].values_at("keys", "why"), host[]["by"]]
+      click_button "Change Television"
+      sheet do
+        fill_in "Lines of a shortlist it shows", with: "", fill_options: { clear: :backspace }
+        click_button "It does not keep number 1"
+        click_button "Save"
+      end
+      saved(4)
+      assert_nil host[]
+    end
+
     def test_a_claim_is_added_freed_and_taken_back
       row { click_button "Put it right: Home" }
       sheet do

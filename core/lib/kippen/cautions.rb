@@ -44,7 +44,7 @@ module Kippen
       gesture, action = item.values_at("gesture", "action")
       carried = of(button, system:).select { |one| one.bars && [nil, gesture].include?(one.gesture) }.map(&:words)
       (carried + [*not_that_gesture(gesture, action), *not_on_host(system, action), *not_held(gesture, action), *not_repeated(item),
-                  *not_more_modes(button, item, system), *not_that_shortlist(button, action), *not_those_steps(system, action)]).uniq
+                  *not_more_modes(button, item, system), *not_that_shortlist(button, action), *not_those_steps(button, action, system)]).uniq
     end
 
     # Can a device hold back what this button does by itself?
@@ -131,9 +131,10 @@ module Kippen
     end
 
     # A host does so many one after another, with pauses that it can make.
-    def not_those_steps(system, action)
+    def not_those_steps(button, action, system)
       steps = Steps.of(action) or return []
-      can = @host_kinds.of(system).steps
+      host = @fitting.host(button.host)
+      can = (host.system == system ? @host_kinds.at(host) : @host_kinds.of(system)).steps
       pauses = steps.drop(1).map(&:pause_ms).reject { |ms| can.pause?(ms) }.uniq
       [*(Words.say(:more_steps, system:, most: can.most, count: steps.size) if steps.size > can.most),
        *pauses.map do |ms|

@@ -44,5 +44,16 @@ module Kippen
 
     # The Kind of a system.
     def of(system) = @by_system.fetch(system)
+
+    # The Kind of a Fitting::Host: that of its system, with what somebody put right about this one.
+    def at(host)
+      kind = of(host.system)
+      said = host.corrected or return kind
+
+      kind.dup.tap do |own|
+        own.most = said["lines"] || kind.most
+        own.steps = kind.steps.dup.tap { |steps| steps.most = said["steps"] || steps.most }.freeze
+      end.freeze
+    end
   end
 end

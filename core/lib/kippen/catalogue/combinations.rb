@@ -27,7 +27,7 @@ module Kippen
       end
 
       # The same, with the apps of a fitting.
-      def of(fitting) = Combinations.new(@catalogue.of(fitting), @kept)
+      def of(fitting) = Combinations.new(@catalogue.of(fitting), @kept.merge(of_hosts(fitting)))
 
       # keys – in any order. Raises Invalid.
       def find(keys)
@@ -41,6 +41,17 @@ module Kippen
 
       # All combinations that are told: those of apps and those that are kept.
       def all = (@of_apps.keys | @kept.keys)
+
+      private
+
+      # What somebody said that a host of the client keeps.
+      def of_hosts(fitting)
+        fitting.hosts.flat_map do |host|
+          (host.corrected || {}).fetch("keeps", []).map do |one|
+            [Combination.sorted(one["keys"]), { "why" => Words.say(:host_keeps, host: host.name || host.id, why: one["why"]), "by" => "system" }]
+          end
+        end.to_h
+      end
     end
   end
 end

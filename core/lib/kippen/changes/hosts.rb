@@ -2,17 +2,31 @@
 
 module Kippen
   module Changes
-    # host – { "id", "name", "system", "double_click_ms" }; without an id it is a new one.
+    # host – { "id", "name", "system", "double_click_ms", "corrected" }; without an id it is a new one. corrected – see
+    # Fitting::CorrectedHost, in place of what was put right before; nil: it is as hosts of its sort are
     class PutHost < Change.of("host", :host)
       def make(draft)
         return add(draft) unless host["id"]
 
         old = draft.list("hosts").find(host["id"]) || raise(Invalid.at("/hosts", Words.say(:no_host, id: Faults.show(host["id"]))))
-        draft.list("hosts").put(Draft.with(old, host))
-        becomes(draft, host["system"]) if host["system"] && host["system"] != draft.before.host(host["id"]).system
+        draft.list("hosts").put(Draft.with(old, said(draft, old)))
+        follow(draft, old, draft.before.host(host["id"]))
       end
 
       private
+
+      # By whom and when it was put right, where that is another than before.
+      def said(draft, old)
+        given = host["corrected"]
+        return host if given.nil? || given == old["corrected"]
+
+        host.merge("corrected" => given.slice(*Fitting::CorrectedHost::MEMBERS).merge({ "by" => draft.by, "at" => draft.at }.compact))
+      end
+
+      def follow(draft, old, was)
+        HostPutRight.follow(draft, was) if host.key?("corrected") && host["corrected"] != old["corrected"]
+        becomes(draft, host["system"]) if host["system"] && host["system"] != was.system
+      end
 
       # It is another kind of thing from now on.
       def becomes(draft, system) = Moving.to(draft, draft.before.devices.select { |device| device.host == host["id"] }, system)
@@ -26,6 +40,29 @@ module Kippen
         devices = draft.list("devices")
         devices.to_a.each { |item| devices.put(item.merge("host" => first)) unless item["host"] }
       end
+    end
+
+    # What follows where something was put right about a host.
+    module HostPutRight
+      module_function
+
+      # What can't be there any more is switched off and kept; what of a shortlist no longer shows is told. was – the Fitting::Host
+      def follow(draft, was)
+        before = Cautions.new(draft.before, draft.knowledge)
+        draft.before.devices.select { |device| device.host == was.id }.each do |device|
+          device.buttons.each { |button| Misfits.switch_off(draft, device, button) { |item| before.reasons(button, item) } }
+        end
+        shortlists(draft, was)
+      end
+
+      def shortlists(draft, was)
+        most = draft.knowledge.host_kinds.at(draft.view.host(was.id) || was).most
+        long = draft.before.shortlists.select { |list| list.host == was.id && list.items.size > most }
+        long.each do |list|
+          draft.left_out << Words.say(:shortlist_grew_too_long, name: list.name || list.id, host: was.name || was.id, most:, first: most + 1)
+        end
+      end
+      private_class_method :shortlists
     end
 
     # A host goes when nothing is on it, and no want is for it alone.

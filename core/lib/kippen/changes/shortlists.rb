@@ -43,7 +43,7 @@ module Kippen
 
       # As many as the host shows; while it is locked, where it shows them then.
       def room(draft, item, host)
-        kind = draft.knowledge.host_kinds.of(host.system)
+        kind = draft.knowledge.host_kinds.at(host)
         refuse("items", Words.say(:shortlist_empty)) if item["items"].empty?
         too_many(draft, item, host, kind.most) if item["items"].size > kind.most
         refuse("locked", Words.say(:not_locked_there, host: host.name || host.id)) if item["locked"] && !kind.locked

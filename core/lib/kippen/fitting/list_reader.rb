@@ -23,7 +23,8 @@ module Kippen
         found = each("hosts", Limits::HOSTS).filter_map do |item, pointer|
           id = id(item, pointer) or next
           system = choice(item, "system", SYSTEMS, "computer", pointer)
-          Host.new(id:, name: words(item, "name", pointer), system:, double_click_ms: double_click(item, pointer)).freeze
+          Host.new(id:, name: words(item, "name", pointer), system:, double_click_ms: double_click(item, pointer),
+                   corrected: CorrectedHost.read(item, pointer, @faults)).freeze
         end
         unique("/hosts", found)
         found.empty? ? [THE_ONE_HOST].freeze : found.freeze

@@ -5,7 +5,8 @@ module Kippen
     # The parts a fitting is made of; each frozen, made by the readers only.
     # system – what kind of thing it is, see Fitting::SYSTEMS
     # double_click_ms – its own double-click time, or nil where nobody said
-    Host = Struct.new(:id, :name, :system, :double_click_ms, keyword_init: true)
+    # corrected – what somebody put right about it, see CorrectedHost, or nil
+    Host = Struct.new(:id, :name, :system, :double_click_ms, :corrected, keyword_init: true)
 
     # Where a device sits on another: the switch in a socket, the pen on a tablet.
     Seat = Struct.new(:device, :place, keyword_init: true)

@@ -115,7 +115,7 @@ module Kippen
 
       def name = host.name || host.id
       def apps = fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Fitting::SCREEN }.map(&:id)
-      def kind = knowledge.host_kinds.of(host.system)
+      def kind = knowledge.host_kinds.at(host)
 
       # The shortlist that is open: a Fitting::Shortlist, or nil.
       def list = state["list"] && fitting.shortlist(state["list"]["id"])

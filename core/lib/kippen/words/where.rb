@@ -35,6 +35,7 @@ module Kippen
       place_name_part: "%{app}: %{part}",
       region_name: "Screen: %{part}",
       more_lines: "%{host} shows %{most} lines of a shortlist; these are %{count}. Take out %{over}.",
+      host_keeps: "%{host} keeps it: %{why}",
       shortlist_grew_too_long: "%{name}: %{host} shows %{most} lines; from the %{first} on they stay here and are not shown.",
       not_locked_there: "%{host} shows no shortlist while its screen is locked",
       line_not_locked: "“%{action}” does nothing while the screen is locked",

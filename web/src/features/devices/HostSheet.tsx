@@ -3,8 +3,19 @@ import { useState } from 'react'
 import type { Desk, Host } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet, FormOf } from '../../shared/ui'
+import { HostPutRight, type CorrectedHost } from './HostPutRight'
 import { SYSTEMS } from './systems'
 import { say } from './sentences'
+
+/** Without what is as with others of its sort; nothing where all is. */
+function plain({ lines, steps, keeps, by, at }: CorrectedHost): CorrectedHost | null {
+  const said = {
+    ...(lines ? { lines } : {}),
+    ...(steps ? { steps } : {}),
+    ...(keeps?.length ? { keeps } : {}),
+  }
+  return Object.keys(said).length === 0 ? null : { ...said, ...(by ? { by } : {}), ...(at ? { at } : {}) }
+}
 
 /** A host: new, or an old one changed. */
 export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: () => void }) {
@@ -16,8 +27,10 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
     system: host?.system ?? ('computer' as Host['system']),
     double_click_ms: host?.double_click_ms ?? null,
   })
+  const [putRight, setPutRight] = useState<CorrectedHost>(host?.corrected ?? {})
+  const corrected = plain(putRight)
   const onSubmit = async () => {
-    const put = host ? { id: host.id, ...given } : given
+    const put = host ? { id: host.id, ...given, corrected } : given
     if (await change({ kind: 'host', host: put }, host ? say.isChanged(given.name) : say.isAdded(given.name)))
       onClose()
   }
@@ -51,6 +64,7 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
             onChange={(double_click_ms) => setGiven({ ...given, double_click_ms })}
           />
         </Field>
+        {host && <HostPutRight usual={host.usual} value={putRight} onChange={setPutRight} />}
         <Button type="primary" htmlType="submit" loading={busy} disabled={!given.name.trim()}>
           {host ? say.save : say.addAlone}
         </Button>

@@ -1,5 +1,14 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  hostPutRight: 'Put right what is known of it',
+  linesItShows: 'Lines of a shortlist it shows',
+  stepsItDoes: 'Steps it does by one press',
+  usually: (count: number) => `Usually ${String(count)}; leave it empty where that is right.`,
+  keeps: (number: number) => `It keeps for itself, ${String(number)}`,
+  whatItDoesWithIt: 'What it does with it',
+  keepsNot: 'It does not',
+  keepsNotOf: (number: number) => `It does not keep number ${String(number)}`,
+  keepsOneMore: 'It keeps a combination for itself',
   keepForService: 'Keep for the service',
   keepForServiceOf: (name: string) => `Keep ${name} for the whole service`,
   isKeptForService: (name: string) => `${name} is kept for the whole service.`,

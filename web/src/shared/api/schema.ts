@@ -1650,6 +1650,12 @@ export interface components {
                 name: string;
                 system: components["schemas"]["System"];
                 double_click_ms: number | null;
+                /** @description What hosts of its sort are */
+                usual: {
+                    lines: number;
+                    steps: number;
+                };
+                corrected: components["schemas"]["CorrectedHost"];
                 devices: {
                     /** @description As somebody noted it */
                     battery: null | components["schemas"]["Battery"];
@@ -2263,6 +2269,20 @@ export interface components {
                 }[];
             };
         };
+        /** @description What somebody put right about this one, in place of what hosts of its sort are */
+        CorrectedHost: {
+            /** @description Of a shortlist it shows */
+            lines?: number | null;
+            /** @description It does so many by one press */
+            steps?: number | null;
+            /** @description Combinations that it keeps for itself */
+            keeps?: {
+                keys: string[];
+                why: components["schemas"]["Said"];
+            }[];
+            by?: string | null;
+            at?: string | null;
+        } | null;
         KindEdition: {
             id: string;
             edition: number;
@@ -2328,6 +2348,8 @@ export interface components {
                 name: components["schemas"]["Words"];
                 system: components["schemas"]["System"];
                 double_click_ms?: number | null;
+                /** @description In place of what was put right before; null - as hosts of its sort are */
+                corrected?: components["schemas"]["CorrectedHost"];
             };
         } | {
             /** @constant */
