@@ -43,7 +43,8 @@ module Kippen
         seen, touched = heard(app, stream, **ahead, &)
         job = Reach::MainJob.new(KNOWLEDGE)
         app.confirmations.confirm(stream[:client_id], seen.decided.select { |outcome| job.done?(seen.fitting, outcome) }.map(&:button))
-        RenderBench.view(stream, seen).merge("cues" => RenderScreen.cues(seen.fitting, seen.decided, seen.modes_changed), "quiet" => seen.fitting.cues["quiet"],
+        cues = RenderScreen.cues(seen.fitting, seen.decided, seen.modes_changed, touched)
+        RenderBench.view(stream, seen).merge("cues" => cues, "quiet" => seen.fitting.cues["quiet"],
                                              "places" => touched.transform_values(&:where))
       end
 

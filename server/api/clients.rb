@@ -14,6 +14,12 @@ module Kippen
           json("actions" => catalogue.entries.map { |entry| Render.action(entry, catalogue, fitting) }, "keys" => Render.keys)
         end
 
+        # What others of the service have written down of apps, and offer.
+        app.get("/api/clients/:client/offered-apps") do
+          fitting, = revisions.fitting(params["client"])
+          json("apps" => Store::OfferedApps.new(database).to(params["client"], fitting))
+        end
+
         app.get("/api/clients") do
           rows, more = clients.page(account, search: sought["search"] || "", page: sought["page"] || 1)
           json("clients" => rows.map { |row| Render.client(row) }, "more" => more)

@@ -5,6 +5,9 @@ module Kippen
     # A client's devices with all that is known of them, wants, and which
     # button a heard source is.
     module DeviceRoutes
+      # Kinds that are offered where something was heard of none of the client's devices.
+      MAY_BE = 4
+
       def self.registered(app)
         app.get("/api/clients/:client/kinds/:kind") do
           fitting, = revisions.fitting(params["client"])
@@ -48,16 +51,17 @@ module Kippen
         return standing_in(fitting, given) if given
 
         heard = CODES.describe(source)
-        candidates = Kinds::Sources.new(fitting, KINDS).candidates(source)
+        sources = Kinds::Sources.new(fitting, KINDS)
+        candidates = sources.candidates(source)
         { "source" => source, "name" => heard.name, "known" => heard.known, "kept" => heard.kept, "note" => heard.note,
           "codes" => heard.codes.map { |system, words| { "system" => system, "words" => words } },
           "buttons" => candidates.map do |one|
             { "button" => Render.button(one.button, fitting.device(one.button.device)), "device" => one.button.device, "how" => one.how }
-          end }
+          end, "kinds" => candidates.any? ? [] : sources.new_kinds(source).first(MAY_BE).map { |kind| { "id" => kind.id, "name" => kind.name } } }
       end
 
       def self.standing_in(fitting, button)
-        { "source" => button.ref, "name" => StandinRoutes::LISTENER, "known" => true, "kept" => nil, "note" => nil, "codes" => [],
+        { "source" => button.ref, "name" => StandinRoutes::LISTENER, "known" => true, "kept" => nil, "note" => nil, "codes" => [], "kinds" => [],
           "buttons" => [{ "button" => Render.button(button, fitting.device(button.device)), "device" => button.device, "how" => "found" }] }
       end
       private_class_method :standing_in

@@ -34,7 +34,8 @@ module Kippen
 
       # written – it stands in the fitting, and is not only spoken of
       def app(fitting, app)
-        { "id" => app.id, "name" => app.name, "hosts" => app.hosts, "written" => fitting.list("apps").any? { |one| one["id"] == app.id },
+        item = fitting.list("apps").find { |one| one["id"] == app.id }
+        { "id" => app.id, "name" => app.name, "hosts" => app.hosts, "written" => !item.nil?, "offered" => item&.fetch("offered", nil) == true,
           "commands" => app.commands.map { |one| { "id" => one.id, "name" => one.name, "keys" => one.keys || [] } } }
       end
 

@@ -38,9 +38,14 @@ module Kippen
           "lines" => screen.lines }
       end
 
-      # The cues of what was decided, and of modes that came and went: [{ "event", "words", "ways" }].
-      def cues(fitting, decided, mode_changes)
-        told = decided.flat_map { |outcome| of_outcome(fitting, outcome) } + mode_changes.flat_map { |_, before, after| modes(fitting, before, after) }
+      # The cues of what was decided, of modes that came and went, and of keys that stay down: [{ "event", "words", "ways" }].
+      # screens – { host id => Standins::Screen } after it
+      def cues(fitting, decided, mode_changes, screens)
+        told = decided.flat_map do |outcome|
+          of_outcome(fitting, outcome) + kept(screens[fitting.button(outcome.button)&.host], outcome)
+        end + mode_changes.flat_map do |_, before, after|
+                modes(fitting, before, after)
+              end
         told.map { |event, words| { "event" => event, "words" => words, "ways" => fitting.cues.fetch(event, []) } }.reject { |cue| cue["ways"].empty? }
       end
 
@@ -49,6 +54,15 @@ module Kippen
         catalogue = CATALOGUE.of(fitting)
         entry = outcome.action && catalogue.entry(outcome.action)
         Cues.events(outcome, entry, fitting.timing(fitting.button(outcome.button))).map { |event| [event, words(event, outcome, catalogue)] }
+      end
+
+      # A key that stays down is down now, or up again.
+      def kept(screen, outcome)
+        key = Cues.kept(outcome.action)
+        return [] unless screen && key && %w[fire start].include?(outcome.phase)
+
+        on = screen.state["modifiers"].include?(key) ? "on" : "off"
+        [["key_#{on}", Words.say(:"key_is_#{on}", key:)]]
       end
 
       def words(event, outcome, catalogue)
@@ -60,7 +74,7 @@ module Kippen
         [(["mode_ends", Words.say(:mode_over, mode: Words.mode(fitting, before[0]))] if before),
          (["mode_begins", Words.mode(fitting, after[0])] if after)].compact
       end
-      private_class_method :due, :mode, :happenings, :element, :list, :of_outcome, :words, :modes
+      private_class_method :due, :mode, :happenings, :element, :list, :of_outcome, :kept, :words, :modes
     end
   end
 end

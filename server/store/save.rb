@@ -66,7 +66,7 @@ module Kippen
         def caseload(client, fitting)
           who = fitting.document.fetch("client", {})
           { name: who["name"] || "", about: who["about"] || "", open: Sequel.pg_jsonb(revisions.standing(client, fitting)),
-            kinds: Sequel.pg_array(fitting.devices.filter_map(&:kind).uniq, :text) }
+            kinds: Sequel.pg_array(fitting.devices.filter_map(&:kind).uniq, :text), offered: Sequel.pg_jsonb(OfferedApps.of(fitting)) }
         end
       end
     end

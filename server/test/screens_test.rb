@@ -57,6 +57,19 @@ module Kippen
       assert_equal({ "from" => "21:00", "to" => "07:00" }, over["quiet"])
     end
 
+    # Whether the key is down can't be seen: it is told each time.
+    def test_a_key_that_stays_down_is_told_on_and_off
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "change" => {
+                  "kind" => "assign", "button" => KNEE, "gesture" => "tap", "action" => { "kind" => "modifier", "key" => "Shift", "how" => "lock" }
+                })
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2,
+                                                            "change" => { "kind" => "cues", "cues" => { "key_on" => %w[hear], "key_off" => %w[see] } })
+      assert_equal 201, status, answer
+      told = Array.new(3) { press(KNEE)["cues"].map { |cue| cue.values_at("event", "words", "ways") }.select { |event, *| event.start_with?("key") } }
+      on = [["key_on", "Shift stays down", %w[hear]]]
+      assert_equal [on, [["key_off", "Shift is up again", %w[see]]], on], told
+    end
+
     # Listening anew begins as usual: neither the mode nor a list that is stepped through is on any more.
     def test_another_stream_begins_as_usual_and_the_screen_says_so
       at("tidebook")

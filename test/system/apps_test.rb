@@ -18,6 +18,7 @@ module Kippen
       assert_text "Press it now …"
       page.send_keys([:control, "p"])
       assert_selector "kbd", text: "Ctrl + P"
+      find("label", text: "Offer it to other clients of the service, without this client’s name").click
       assert_accessible
       click_button "Add it"
       saved(2)
@@ -28,6 +29,21 @@ module Kippen
       put_on_forward("double-tap", "open an app", "Open an app") { fill_in "Which app", with: "Wenna’s écho" }
       saved(4)
       lane_of("Forward side button") { assert_text "Open Wenna’s écho" }
+    end
+
+    # Written down for one, taken for another, without whose it was.
+    def test_what_was_typed_in_for_one_client_is_offered_to_another
+      demo("ottoline")
+      save("app", app: { "name" => "Letterbox", "offered" => true, "commands" => [{ "name" => "Post it", "keys" => %w[Control KeyP] }] })
+      demo("sunniva")
+      open_step("devices")
+      click_button "Add an app"
+      pick "Letterbox · Post it", from: "Take one that your service knows"
+      assert_field "Name", with: "Letterbox"
+      assert_field "What it does", with: "Post it"
+      click_button "Add it"
+      saved(2)
+      assert_text "Letterbox 1 command"
     end
 
     def put_on_forward(gesture, words, action)

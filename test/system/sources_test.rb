@@ -86,23 +86,45 @@ module Kippen
       assert_tiles "• tap → Wake the screen"
     end
 
-    def test_a_gamepad
+    def with_a_pad
       @script = browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: <<~JS)["identifier"]
         const pad = { index: 0, timestamp: 0, axes: [], buttons: [0, 1, 2].map(() => ({ pressed: false, value: 0 })) }
         window.pressPad = (button, pressed) => { pad.buttons[button] = { pressed, value: pressed ? 1 : 0 }; pad.timestamp = performance.now() }
         navigator.getGamepads = () => [pad]
       JS
+    end
+
+    def tap_pad
+      page.execute_script("pressPad(2, true)")
+      sleep 0.1
+      page.execute_script("pressPad(2, false)")
+    end
+
+    def test_a_gamepad
+      with_a_pad
       open_desk
-      tap = lambda do
-        page.execute_script("pressPad(2, true)")
-        sleep 0.1
-        page.execute_script("pressPad(2, false)")
-      end
-      bind_by("gamepad 1, button 2", &tap)
+      bind_by("gamepad 1, button 2") { tap_pad }
       listen
-      tap.call
+      tap_pad
 
       assert_tiles "• tap → Wake the screen"
+    end
+
+    # A device that is first used appears by itself, and gets a name.
+    def test_a_gamepad_that_nobody_has_added_yet
+      with_a_pad
+      open_step("devices")
+      find("label", text: "Find a button").click
+      click_button "Listen to everything"
+      tap_pad
+      within("article[aria-label='gamepad left']") do
+        assert_text "It may be of a new device"
+        fill_in "What this one is called", with: "Pad on the tray"
+        click_button "Add the device"
+        assert_text "Pad on the tray, "
+        assert_no_text "It may be of a new device"
+      end
+      assert_accessible
     end
 
     def test_keys_typed_into_a_field_are_left_alone

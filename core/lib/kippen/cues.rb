@@ -4,8 +4,9 @@ module Kippen
   # What the client gets to hear, see or feel when something happened that can't be seen otherwise.
   module Cues
     # long_press – its time is reached; mode_begins, mode_ends; done – an action that shows nothing;
+    # key_on, key_off – a key or a button that stays down until it is pressed again, and is up again;
     # ignored – a press that did not count
-    EVENTS = %w[long_press mode_begins mode_ends done ignored].freeze
+    EVENTS = %w[long_press mode_begins mode_ends key_on key_off done ignored].freeze
     WAYS = %w[hear see feel].freeze
     TIME = /\A([01]\d|2[0-3]):[0-5]\d\z/
 
@@ -19,6 +20,13 @@ module Kippen
 
       long = %w[long_press hold].include?(outcome.gesture) && outcome.at_us - outcome.began_us >= timing.long_press_us
       [*("long_press" if long), *("done" if entry&.silent?)]
+    end
+
+    # What an action keeps down until it is pressed again, as a stand-in host's screen names it, or nil.
+    def kept(action)
+      return unless action && action["how"] == "lock"
+
+      { "modifier" => action["key"], "click" => Words.say(:main_button) }[action["kind"]]
     end
 
     # Which ways can be given at all: those that a host of a client, or a device on it, has.

@@ -34,6 +34,18 @@ module Kippen
       assert_empty candidates(keyboard, "gamepad:1:button:0")
     end
 
+    # A device that is first used: what it may be, what fits the client's hosts before the rest.
+    def test_what_no_device_gives_may_be_of_a_new_one
+      kinds = ->(fitting, source) { Kinds::Sources.new(fitting, KINDS).new_kinds(source).map(&:id) }
+      assert_equal ["gamepad"], kinds[bare, "gamepad:3:button:0"]
+      assert_includes kinds[bare, "pointer:3"], "mouse-five"
+      assert_includes kinds[bare, "key:Space"].first(4), "switch"
+      assert_empty kinds[bare, "key:F24"]
+      own = JSON.parse(JSON.generate(KINDS.find("switch").data)).merge("id" => "reed", "name" => "Reed")
+      own["buttons"][0]["heard"]["browser"] = ["key:F24"]
+      assert_equal ["reed"], kinds[made(bare, "kind", document: own), "key:F24"]
+    end
+
     def test_what_was_found_by_pressing_goes_before_what_the_kind_says
       fitting = made(with_devices("keyboard"), "add_button", device: "keyboard", button: { "name" => "Red one", "kind" => "contact", "codes" => ["key:F2"] })
       assert_equal [["keyboard/red-one", "found"]], candidates(fitting, "key:F2")

@@ -4,7 +4,7 @@ module Kippen
   module Changes
     # Several new devices in one go, each where its kind belongs: at a host of that system, which is made where
     # there is none; in the first free seat of what it can sit on there.
-    # devices – [{ "of" => kind, "variant" => … }]; kinds – documents of those that the client doesn't have yet
+    # devices – [{ "of" => kind, "variant" => …, "name" => … }]; kinds – documents of those that the client doesn't have yet
     class AddDevices < Change.of("add_devices", :devices, kinds: [])
       HOST_NAMES = { "computer" => "Computer", "tablet" => "Tablet", "phone" => "Phone", "television" => "Television" }.freeze
 
@@ -50,7 +50,7 @@ module Kippen
         nil
       end
 
-      def self.plain(sent) = { of: sent["of"], variant: sent["variant"] }
+      def self.plain(sent) = { of: sent["of"], variant: sent["variant"], name: sent["name"] }
 
       private
 

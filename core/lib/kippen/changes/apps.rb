@@ -2,7 +2,7 @@
 
 module Kippen
   module Changes
-    # app – { "id", "name", "hosts", "commands" => [{ "id", "name", "keys" }] }; without an id it is a
+    # app – { "id", "name", "hosts", "offered", "commands" => [{ "id", "name", "keys" }] }; without an id it is a
     # new one. An app that was only spoken of is written down from now on. Of a command that stays,
     # what isn't said stays too; one that is not named goes.
     class PutApp < Change.of("app", :app)
@@ -71,7 +71,7 @@ module Kippen
         draft.list("apps").put("id" => id, "name" => name)
         id
       end
-      private_class_method :settle_one, :known, :like, :write_down
+      private_class_method :settle_one, :known, :write_down
     end
 
     # A place may be named by its app, { "app" => id or name }: the app as a whole.

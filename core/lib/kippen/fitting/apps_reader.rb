@@ -28,6 +28,7 @@ module Kippen
         id = id(item, pointer) or return
         commands = objects(item, "commands", COMMANDS, @faults, pointer).filter_map { |command, at| command(command, at) }
         unique("#{pointer}/commands", commands)
+        flag(item, "offered", pointer)
         App.new(id:, name: words(item, "name", pointer) || Apps.named(id), hosts: systems(item, "hosts", ListReader::SYSTEMS, pointer),
                 commands: commands.freeze).freeze
       end

@@ -32,6 +32,9 @@ module Kippen
       # What the data say of a button, or nil.
       def button(id) = @buttons[id]
 
+      # What the data say of all buttons, of whichever variant.
+      def buttons_of_all = @buttons.values
+
       # Of all buttons, those of a variant; nil – the first one.
       def buttons(variant = nil)
         chosen = variants.find { |one| one["id"] == variant } || variants.first

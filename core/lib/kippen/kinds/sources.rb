@@ -40,11 +40,24 @@ module Kippen
         pressed.empty? ? found : pressed
       end
 
+      # Which kinds of device a source may be of that no button of the fitting gives: [Kind], those that can be at one of its
+      # hosts first, then those that are heard by the fewest sources, for they are meant by it.
+      def new_kinds(source)
+        own = @fitting.list("kinds").map { |data| Kind.new(data) }
+        systems = @fitting.hosts.map(&:system)
+        heard = (@kinds.all + own).reject(&:itself?).select { |kind| sources_of(kind).include?(Codes.general(source)) }
+        heard.sort_by { |kind| [kind.systems.intersect?(systems) ? 0 : 1, sources_of(kind).size, kind.name] }
+      end
+
       # Can a source, as it was heard, have come from a button itself, and not from something that
       # stands for it?
       def from?(button, source) = of(button).keys.any? { |own| own == source || Codes.general(own) == Codes.general(source) }
 
       private
+
+      def sources_of(kind)
+        kind.buttons_of_all.flat_map { |button| (button["heard"] || {}).fetch("browser", []) }.map { |one| Codes.general(one) }.uniq
+      end
 
       def note(source, candidate)
         (@exact[source] ||= []) << candidate

@@ -56,6 +56,7 @@ module Kippen
 
       # Where the pointer is: what lies behind comes to the front.
       def click(screen, action)
+        return toggled(screen, Cues.kept(action)) if Cues.kept(action)
         return screen unless action["button"] == "left" && !action["how"]
 
         element = screen.layout.at(screen.state["pointer"])
@@ -101,10 +102,15 @@ module Kippen
       def modifier(screen, action)
         down = screen.state["modifiers"]
         case action["how"]
-        when "lock" then screen.with(modifiers: down.include?(action["key"]) ? down - [action["key"]] : [*down, action["key"]])
+        when "lock" then toggled(screen, action["key"])
         when "held" then screen.with(modifiers: down | [action["key"]])
         else screen
         end
+      end
+
+      def toggled(screen, key)
+        down = screen.state["modifiers"]
+        screen.with(modifiers: down.include?(key) ? down - [key] : [*down, key])
       end
 
       # What lasted as long as held is over. Returns the Screen after it.

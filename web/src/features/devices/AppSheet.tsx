@@ -1,6 +1,7 @@
-import { Button, Checkbox, Input } from 'antd'
+import { useQuery } from '@tanstack/react-query'
+import { Button, Checkbox, Input, Select } from 'antd'
 import { useState } from 'react'
-import type { App, Desk, Host } from '../../shared/api'
+import { api, must, type App, type Desk, type Host } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet, FormOf } from '../../shared/ui'
 import { KeysField } from '../assign'
@@ -25,6 +26,8 @@ export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: (
   const { change, busy, refused } = useFormChange()
   const [name, setName] = useState(app?.name ?? '')
   const [hosts, setHosts] = useState<Host['system'][]>(app?.hosts ?? EVERYWHERE)
+  const [offered, setOffered] = useState(app?.offered ?? false)
+  const others = useOffered(desk.id, app === undefined)
   const [commands, setCommands] = useState<Command[]>(() =>
     (app?.commands ?? []).map((command, row) => ({ row, ...command })),
   )
@@ -36,17 +39,35 @@ export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: (
         name: called,
         keys: keys.length > 0 ? keys : null,
       }))
-    const put = { ...(app ? { id: app.id } : {}), name, hosts, commands: said }
+    const put = { ...(app ? { id: app.id } : {}), name, hosts, offered, commands: said }
     if (await change({ kind: 'app', app: put }, app ? say.isChanged(name) : say.isAdded(name))) onClose()
   }
   const remove = async (gone: App) => {
     if (await change({ kind: 'remove_app', id: gone.id }, say.removed(gone.name))) onClose()
+  }
+  const take = (chosen: string) => {
+    const one = others.find((other) => other.name === chosen)
+    if (!one) return
+    setName(one.name)
+    setHosts(one.hosts)
+    setCommands(one.commands.map((command, row) => ({ row, name: command.name, keys: command.keys ?? [] })))
   }
   const put = (changed: Command) =>
     setCommands(commands.map((one) => (one.row === changed.row ? changed : one)))
   return (
     <SideSheet title={app ? app.name : say.addApp} onClose={onClose}>
       <FormOf onSubmit={onSubmit} refused={refused}>
+        {others.length > 0 && (
+          <Field label={say.takeOffered} hint={say.takeOfferedHint}>
+            <Select
+              showSearch
+              value={null}
+              placeholder={say.noneTaken}
+              options={others.map((one) => ({ value: one.name, label: offeredWords(one) }))}
+              onChange={take}
+            />
+          </Field>
+        )}
         <Field label={say.name} at="name">
           <Input required maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
         </Field>
@@ -73,6 +94,9 @@ export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: (
         >
           {say.addCommand}
         </Button>
+        <Checkbox checked={offered} onChange={(event) => setOffered(event.target.checked)}>
+          {say.offerIt}
+        </Checkbox>
         <Button type="primary" htmlType="submit" loading={busy} disabled={!name.trim() || hosts.length === 0}>
           {app ? say.save : say.addAlone}
         </Button>
@@ -84,6 +108,26 @@ export function AppSheet(props: { desk: Desk; id: string | undefined; onClose: (
       </FormOf>
     </SideSheet>
   )
+}
+
+interface Offered {
+  name: string
+  hosts: Host['system'][]
+  commands: { name: string; keys: string[] | null }[]
+}
+
+const offeredWords = ({ name, commands }: Offered) =>
+  [name, ...commands.map((command) => command.name)].slice(0, 4).join(' · ')
+
+/** What others of the service offer that this client doesn’t have. */
+function useOffered(client: string, enabled: boolean): Offered[] {
+  const answer = useQuery({
+    queryKey: ['offered-apps', client],
+    queryFn: async () =>
+      (await must(api.GET('/api/clients/{client}/offered-apps', { params: { path: { client } } }))).apps,
+    enabled,
+  })
+  return answer.data ?? []
 }
 
 function CommandFields(props: {

@@ -1,5 +1,9 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  takeOffered: 'Take one that your service knows',
+  takeOfferedHint: 'Written down for somebody else and offered; it can be changed here.',
+  noneTaken: 'none: a new one',
+  offerIt: 'Offer it to other clients of the service, without this client’s name',
   hostPutRight: 'Put right what is known of it',
   linesItShows: 'Lines of a shortlist it shows',
   stepsItDoes: 'Steps it does by one press',

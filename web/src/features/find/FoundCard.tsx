@@ -6,6 +6,7 @@ import { useMayChange } from '../../shared/session'
 import { DeviceDrawing, useAnnounce } from '../../shared/ui'
 import { useBench, type FoundSource } from '../bench'
 import { NameIt } from './NameIt'
+import { NewDevice } from './NewDevice'
 import styles from './find.module.css'
 import { say } from './sentences'
 
@@ -124,6 +125,9 @@ export function FoundCard(props: Props) {
             </Button>
           )}
         </div>
+        {mayChange && !bound && heard.kinds.length > 0 && (
+          <NewDevice key={heard.source} client={desk.id} heard={heard} />
+        )}
         {/* What a stand-in presses is a button already. */}
         {!source.includes('/') && (
           <NameIt

@@ -1,5 +1,8 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  newDeviceOf: 'It may be of a new device',
+  newDeviceCalled: 'What this one is called',
+  addNewDevice: 'Add the device',
   pressButton: 'Press the button',
   keysGamepadsFurtherMouse:
     'Keys, gamepads and further mouse buttons are heard anywhere; the left mouse button, wheel, pen and finger here on this patch. Tab, Shift and Escape stay as they are; Escape twice stops.',

@@ -366,6 +366,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/offered-apps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Apps that others of the service offer and this client does not have; whose they are is not told */
+        get: operations["listOfferedApps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/kinds/{kind}": {
         parameters: {
             query?: never;
@@ -1687,6 +1706,8 @@ export interface components {
                 hosts: components["schemas"]["System"][];
                 /** @description It stands in the fitting and is not only spoken of */
                 written: boolean;
+                /** @description To other clients of the service, without whose it is */
+                offered: boolean;
                 commands: {
                     id: string;
                     name: string;
@@ -2087,7 +2108,7 @@ export interface components {
             refuses: string[];
         };
         /** @enum {unknown} */
-        CueEvent: "long_press" | "mode_begins" | "mode_ends" | "done" | "ignored";
+        CueEvent: "long_press" | "mode_begins" | "mode_ends" | "key_on" | "key_off" | "done" | "ignored";
         /** @enum {unknown} */
         CueWay: "hear" | "see" | "feel";
         /** @description When nothing is to be heard */
@@ -2199,6 +2220,8 @@ export interface components {
                 long_press?: components["schemas"]["CueWays"];
                 mode_begins?: components["schemas"]["CueWays"];
                 mode_ends?: components["schemas"]["CueWays"];
+                key_on?: components["schemas"]["CueWays"];
+                key_off?: components["schemas"]["CueWays"];
                 done?: components["schemas"]["CueWays"];
                 ignored?: components["schemas"]["CueWays"];
                 quiet?: null | components["schemas"]["QuietHours"];
@@ -2329,6 +2352,8 @@ export interface components {
                 id?: string;
                 name: components["schemas"]["Words"];
                 hosts?: components["schemas"]["System"][];
+                /** @description To other clients of the service, without whose it is */
+                offered?: boolean;
                 commands?: {
                     id?: string;
                     name: components["schemas"]["Words"];
@@ -2376,6 +2401,7 @@ export interface components {
             devices: {
                 of: string;
                 variant?: string;
+                name?: components["schemas"]["Words"];
             }[];
         } | {
             /** @constant */
@@ -2707,6 +2733,8 @@ export interface components {
                 /** @enum {unknown} */
                 how: "found" | "kind";
             }[];
+            /** @description Where it is no button of the client - of which kinds of device it may be */
+            kinds: components["schemas"]["Named"][];
         };
         ButtonChange: {
             /** @constant */
@@ -3825,6 +3853,38 @@ export interface operations {
         responses: {
             201: components["responses"]["KindEdition"];
             409: components["responses"]["NewerEdition"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    listOfferedApps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By name */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        apps: {
+                            name: string;
+                            hosts: components["schemas"]["System"][];
+                            commands: {
+                                name: string;
+                                keys: string[] | null;
+                            }[];
+                        }[];
+                    };
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };

@@ -13,6 +13,14 @@ const TONES: Record<CueEvent, [number, number, number][]> = {
     [780, 0, 0.09],
     [520, 0.11, 0.12],
   ],
+  key_on: [
+    [600, 0, 0.05],
+    [600, 0.08, 0.12],
+  ],
+  key_off: [
+    [600, 0, 0.12],
+    [600, 0.16, 0.05],
+  ],
   done: [[880, 0, 0.06]],
   ignored: [[220, 0, 0.08]],
 }
@@ -22,6 +30,8 @@ const SHAKES: Record<CueEvent, number[]> = {
   long_press: [40],
   mode_begins: [40, 60, 90],
   mode_ends: [90, 60, 40],
+  key_on: [25, 40, 70],
+  key_off: [70, 40, 25],
   done: [25],
   ignored: [15, 40, 15],
 }
