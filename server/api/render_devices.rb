@@ -59,8 +59,15 @@ module Kippen
           "seat" => Render.seat(device.seat), "seats" => seats(device, kind), "may_sit" => may_sit(device, kind),
           "buttons" => device.buttons.map { |button| button(device, button) },
           "unsure" => kind&.unsure(host.system), "steps" => ready.steps.map { |step| step(step) }, "stops" => ready.stops,
-          "carries" => kind&.carries(host.system)&.then { |carries| RenderDevices.carried(host.system, carries) }
+          **carries(device, kind, host)
         )
+      end
+
+      # What it carries where it is, in words and as data, and who put something of it right.
+      def carries(device, kind, host)
+        carries = KINDS.carries(device, host.system)
+        { "carries" => kind && carries && RenderDevices.carried(host.system, carries), "corrected" => RenderDevices.said(device.corrected),
+          "carried" => carries&.slice("gestures", "settable", "modes") }
       end
 
       def facts(device, kind)

@@ -123,7 +123,7 @@ module Kippen
           next if modes.empty?
 
           { "device" => device.id, "name" => device.name || device.id,
-            "most" => KINDS.of(device)&.carries(@fitting.host(device.host).system)&.fetch("modes", nil),
+            "most" => KINDS.carries(device, @fitting.host(device.host).system)&.fetch("modes", nil),
             "modes" => modes.map { |id| Words.mode(@fitting, id) } }
         end
       end

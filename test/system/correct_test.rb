@@ -48,6 +48,25 @@ module Kippen
       row { assert_text "tap: Opens the guide" }
     end
 
+    # A model whose values can be set finer than its kind says.
+    def test_a_device_that_carries_more_is_put_right
+      click_button "Put right what it carries: Remote"
+      sheet do
+        fill_in "Long-press", with: "300 to 900 by 50"
+        assert_text "What this changes"
+        assert_accessible
+        click_button "Put it right"
+      end
+      saved(3)
+      card("Remote") { assert_text "300 to 900 ms" }
+      click_button "Put right what it carries: Remote"
+      sheet { fill_in "Long-press", with: "9 to 3 by 1" }
+      sheet { assert_selector "[role=alert]" }
+      sheet { click_button "As every Television remote again" }
+      saved(4)
+      card("Remote") { assert_no_text "300 to 900 ms" }
+    end
+
     # A set that shows fewer lines, and keeps a combination for itself.
     def test_a_host_that_differs_is_put_right_and_back
       click_button "Change Television"

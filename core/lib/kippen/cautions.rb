@@ -113,7 +113,7 @@ module Kippen
       return [] if modes.empty?
 
       device = @fitting.device(button.device)
-      most = @kinds.of(device)&.carries(system)&.fetch("modes", nil) or return []
+      most = @kinds.carries(device, system)&.fetch("modes", nil) or return []
       there = @fitting.carried(button.device)
       more = modes - (there | modes).first(most)
       more.map { |id| Words.say(:carries_modes, device: device.name || device.id, count: many_modes(most), modes: names(there.first(most)), mode: names([id])) }

@@ -41,6 +41,18 @@ module Kippen
     # of a kind of that id is not asked.
     def of(device) = @by_id[device.kind] || device.own_kind
 
+    ANYTHING = { "gestures" => Fitting::GESTURES, "settable" => {} }.freeze
+
+    # What a Fitting::Device carries on a system: what its kind says, with what somebody put right about this one. Nil where
+    # nothing is known, or it can't be used there.
+    def carries(device, system)
+      kind = of(device)
+      carries = kind ? kind.carries(system) : ANYTHING
+      said = device.corrected or return kind && carries
+
+      carries && carries.merge(said.slice("gestures", "modes"), "settable" => carries["settable"].merge(said.fetch("settable", {})).compact)
+    end
+
     # The gestures a Fitting::Button can carry where it is; none where it is fixed.
     # system – what its host is, where it shall be asked of another
     def gestures(fitting, button, system: fitting.host(button.host).system)
@@ -48,20 +60,20 @@ module Kippen
       data = button(device, button) || {}
       return [] if data["is"] == "fixed"
 
-      carries = of(device)&.carries(system)&.fetch("gestures") || Fitting::GESTURES
+      carries = carries(device, system)&.fetch("gestures") || Fitting::GESTURES
       carries & data.fetch("gestures", carries)
     end
 
     # Which values a device's settings can have at a host: { setting => allowed }, see Settable;
     # empty where anything may be.
-    def settable(device, host) = of(device)&.carries(host.system)&.fetch("settable") || {}
+    def settable(device, host) = carries(device, host.system)&.fetch("settable") || {}
 
     # Where neither host nor device says.
     USUAL_DOUBLE_CLICK_MS = 500
 
     # Within so much a host takes two clicks of a device for a double-click.
     def double_click_ms(device, host)
-      host.double_click_ms || of(device)&.carries(host.system)&.dig("double_click_ms", "usual") || USUAL_DOUBLE_CLICK_MS
+      host.double_click_ms || carries(device, host.system)&.dig("double_click_ms", "usual") || USUAL_DOUBLE_CLICK_MS
     end
 
     # What is known of a Fitting::Button of a device, or nil: what its kind says, and what somebody put right about this one.

@@ -44,7 +44,7 @@ module Kippen
       end
 
       def timing(draft, device, system)
-        allowed = draft.kinds.of(device)&.carries(system)&.fetch("settable") || {}
+        allowed = draft.kinds.carries(device, system)&.fetch("settable") || {}
         own = draft.list("devices").find(device.id)
         draft.alter("devices", device.id, "timing" => settable(draft, device.name || device.id, own["timing"], allowed)) if own["timing"]
         all = draft.member("button_timing", {})

@@ -110,14 +110,16 @@ module Kippen
         case rest[0]
         when "off" then switched(name, other)
         when "ready" then Words.say(other.empty? ? :step_not_done : :step_done, name:, step: step_words(id, rest[1]))
-        when "settings" then setting(name, rest.drop(1), one, other, Words.say(:its_own))
-        when "timing" then setting(name, rest.drop(1), one, other, Words.say(:as_for_all))
+        when "settings", "timing" then setting(name, rest.drop(1), one, other, Words.say(rest[0] == "timing" ? :as_for_all : :its_own))
         when "battery" then Words.say(other.empty? ? :battery_not_noted : :battery_noted, name:, is: other.dig(0, "is"))
+        when "corrected" then put_right(name, other)
         when "buttons" then button(name, id, rest.drop(1), one, other)
         when *SILENT then nil
         else "#{name}, #{DEVICE.fetch(rest[0], rest[0])}: #{shown(other[0])}."
         end
       end
+
+      def put_right(words, slot) = Words.say(slot.empty? ? :button_as_its_kind : :button_put_right, words:)
 
       def step_words(device, id)
         of = @after.device(device) || @before.device(device)
@@ -135,7 +137,7 @@ module Kippen
         words = button_words("#{device}/#{id}")
         case field
         when "off" then switched(words, other)
-        when "corrected" then Words.say(other.empty? ? :button_as_its_kind : :button_put_right, words:)
+        when "corrected" then put_right(words, other)
         else Words.say(:button_changed, words:)
         end
       end

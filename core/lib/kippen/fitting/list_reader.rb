@@ -90,7 +90,7 @@ module Kippen
         { kind: optional_id(item, "kind", pointer), own_kind: kinds[item["kind"]], variant: optional_id(item, "variant", pointer), seat: seat(item, pointer),
           version: words(item, "version", pointer), version_at: words(item, "version_at", pointer), ready: ready(item, pointer),
           worked_with: words(item, "worked_with", pointer), mounting: words(item, "mounting", pointer), posture: words(item, "posture", pointer),
-          battery: battery(item, pointer) }
+          battery: battery(item, pointer), corrected: CorrectedDevice.read(item, pointer, @faults) }
       end
 
       def battery(item, pointer)

@@ -19,7 +19,7 @@ module Kippen
     # battery       – { "is" => one of BATTERY, "by" =>, "at" => } as somebody noted it, of the device or of its cell; or nil
     # ready         – { step => { "by" =>, "at" =>, "version" => } } of the steps that are done
     Device = Struct.new(:id, :name, :host, :off, :buttons, :kind, :own_kind, :variant, :seat, :version, :version_at,
-                        :worked_with, :mounting, :posture, :battery, :ready, keyword_init: true)
+                        :worked_with, :mounting, :posture, :battery, :ready, :corrected, keyword_init: true)
     BATTERY = %w[full half low].freeze
 
     # kind    – "contact" (closes and opens), "force" (a level), "notch" (a step of a wheel)

@@ -21,6 +21,15 @@ module Kippen
         settable(carries["settable"], "#{at}/settable")
       end
 
+      # Some of it, in place of what a kind says: what is missing is as the kind has it; a setting without values takes any.
+      def check_part(carries, at)
+        (carries.keys - %w[gestures settable modes by at]).each { |name| fault("#{at}/#{name}", :not_known_here) }
+        gestures(carries["gestures"], "#{at}/gestures") if carries.key?("gestures")
+        fault("#{at}/modes", :must_whole_number, from: 0, to: Limits::MODES) unless !carries.key?("modes") || whole?(carries["modes"], 0, Limits::MODES)
+        settings = carries.fetch("settable", {})
+        settable(settings.is_a?(Hash) ? settings.compact : settings, "#{at}/settable")
+      end
+
       private
 
       def fault(where, key, **parts) = @faults.add(where, Words.say(key, **parts))

@@ -72,6 +72,7 @@ export function DeskSheet(props: Props) {
     case 'reset':
     case 'correct':
     case 'take-up':
+    case 'correct-device':
     case 'host':
       return <DevicesSheet desk={desk} sheet={{ of: sheet.of, id: sheet.id }} onClose={onClose} />
     case 'settings': {

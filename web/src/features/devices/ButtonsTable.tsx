@@ -12,10 +12,12 @@ interface Props {
   device: DeviceFacts
   onAssign: (button: ButtonData) => void
   onCorrect: (button: ButtonFacts) => void
+  onCorrectDevice: () => void
 }
 
 /** The buttons of a device: what each does by itself, whether it may be had, how it is heard. */
-export function ButtonsTable({ device, onAssign, onCorrect }: Props) {
+export function ButtonsTable({ device, onAssign, onCorrect, onCorrectDevice }: Props) {
+  const mayChange = useMayChange()
   return (
     <div className={styles.scroll}>
       <table className={styles.buttons}>
@@ -45,13 +47,23 @@ export function ButtonsTable({ device, onAssign, onCorrect }: Props) {
               .map(({ setting, words }) => `${setting.replace(/_ms$/, '').replaceAll('_', ' ')}: ${words}`)
               .join('; '),
           )}
+          {device.corrected && ` ${say.saidBy(device.corrected.by ?? say.somebody)}`}
         </p>
+      )}
+      {device.carried && mayChange && (
+        <Button aria-label={say.putRightWhatItCarriesOf(device.name)} onClick={onCorrectDevice}>
+          {say.putRightWhatItCarries}
+        </Button>
       )}
     </div>
   )
 }
 
-function Row({ button, onAssign, onCorrect }: { button: ButtonFacts } & Omit<Props, 'device'>) {
+function Row({
+  button,
+  onAssign,
+  onCorrect,
+}: { button: ButtonFacts } & Omit<Props, 'device' | 'onCorrectDevice'>) {
   const mayChange = useMayChange()
   const { change, busy } = useChange()
   const notes = [

@@ -142,6 +142,7 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
             device={device}
             onAssign={onAssign}
             onCorrect={(button) => onSheet({ of: 'correct', id: button.ref })}
+            onCorrectDevice={() => onSheet({ of: 'correct-device', id: device.id })}
           />
         </Fold>
       )}

@@ -2,6 +2,7 @@ import type { Desk } from '../../shared/api'
 import { AddDeviceSheet } from './AddDeviceSheet'
 import { AppSheet } from './AppSheet'
 import { CopySheet } from './CopySheet'
+import { CorrectDeviceSheet } from './CorrectDeviceSheet'
 import { CorrectSheet } from './CorrectSheet'
 import { DeviceSheet } from './DeviceSheet'
 import type { DevicesSheetOf } from './DevicesStep'
@@ -28,6 +29,8 @@ export function DevicesSheet({ desk, sheet, onClose }: Props) {
       return <ResetSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'correct':
       return <CorrectSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
+    case 'correct-device':
+      return <CorrectDeviceSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'take-up':
       return <TakeUpSheet key={sheet.id} desk={desk} id={sheet.id} onClose={onClose} />
     case 'app':

@@ -14,7 +14,7 @@ import { say } from './sentences'
 /** What of the devices is open in the side sheet. */
 export type DevicesSheetOf =
   | { of: 'new-device' }
-  | { of: 'device' | 'copy' | 'reset' | 'correct' | 'take-up'; id: string }
+  | { of: 'device' | 'copy' | 'reset' | 'correct' | 'take-up' | 'correct-device'; id: string }
   | { of: 'host' | 'app'; id: string | undefined }
 
 interface Props {

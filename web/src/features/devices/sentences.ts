@@ -1,5 +1,7 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  putRightWhatItCarries: 'Put right what it carries',
+  putRightWhatItCarriesOf: (name: string) => `Put right what it carries: ${name}`,
   takeOffered: 'Take one that your service knows',
   takeOfferedHint: 'Written down for somebody else and offered; it can be changed here.',
   noneTaken: 'none: a new one',

@@ -1,9 +1,8 @@
 import { Checkbox, Input, InputNumber } from 'antd'
-import { useState } from 'react'
 import type { ServiceKinds } from '../../shared/api'
 import { Field } from '../../shared/ui'
-import { GESTURES } from '../assign'
-import { allowedOf, without, wordsOf, type Allowed, type Carries, type KindDocument } from './document'
+import { CarriesFields } from './CarriesFields'
+import { without, type Carries, type KindDocument } from './document'
 import styles from './kinds.module.css'
 import { say } from './sentences'
 import { SYSTEMS } from './systems'
@@ -77,44 +76,10 @@ function OneHost(props: {
           }
         />
       </Field>
-      <Field label={say.gesturesThere} at={`${at}/gestures`}>
-        <Checkbox.Group
-          value={carries.gestures}
-          options={GESTURES.map(({ value, word }) => ({ value, label: word }))}
-          onChange={(gestures) => onChange({ gestures })}
-        />
+      <Field label={say.doubleClick} at={`${at}/double_click_ms`}>
+        <Times times={times} onChange={(double_click_ms) => onChange({ double_click_ms })} />
       </Field>
-      <div className={styles.pair}>
-        <Field label={say.modes} at={`${at}/modes`}>
-          <InputNumber
-            min={0}
-            max={100}
-            precision={0}
-            value={carries.modes}
-            onChange={(modes) => onChange({ modes: modes ?? 0 })}
-          />
-        </Field>
-        <Field label={say.doubleClick} at={`${at}/double_click_ms`}>
-          <Times times={times} onChange={(double_click_ms) => onChange({ double_click_ms })} />
-        </Field>
-      </div>
-      <p>
-        <strong>{say.settable}</strong> {say.settableHint}
-      </p>
-      <div className={styles.pair}>
-        {settings.map(({ setting, name }) => (
-          <Settable
-            key={setting}
-            name={name}
-            at={`${at}/settable/${setting}`}
-            allowed={carries.settable[setting]}
-            onChange={(allowed) => {
-              const others = without(carries.settable, setting)
-              onChange({ settable: allowed ? { ...others, [setting]: allowed } : others })
-            }}
-          />
-        ))}
-      </div>
+      <CarriesFields carries={carries} at={at} settings={settings} onChange={onChange} />
     </div>
   )
 }
@@ -140,27 +105,5 @@ function Times(props: {
         />
       ))}
     </span>
-  )
-}
-
-/** Typed as people read it; what was typed stays as it was typed. */
-function Settable(props: {
-  name: string
-  at: string
-  allowed: Allowed | undefined
-  onChange: (allowed: Allowed | undefined) => void
-}) {
-  const { name, at, allowed, onChange } = props
-  const [words, setWords] = useState(() => wordsOf(allowed))
-  return (
-    <Field label={name} at={at}>
-      <Input
-        value={words}
-        onChange={(event) => {
-          setWords(event.target.value)
-          onChange(allowedOf(event.target.value))
-        }}
-      />
-    </Field>
   )
 }

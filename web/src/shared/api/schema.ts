@@ -2292,6 +2292,16 @@ export interface components {
                 }[];
             };
         };
+        /** @description Which values can be set, by setting - of a range, one of some, or a fixed one; null, any */
+        Settable: {
+            [key: string]: {
+                from?: number;
+                to?: number;
+                step?: number;
+                values?: (number | string)[];
+                fixed?: number | string;
+            } | null;
+        };
         /** @description What somebody put right about this one, in place of what hosts of its sort are */
         CorrectedHost: {
             /** @description Of a shortlist it shows */
@@ -2321,6 +2331,15 @@ export interface components {
             name: string;
         };
         Change: components["schemas"]["ButtonChange"] | components["schemas"]["CorrectChange"] | {
+            /** @constant */
+            kind: "correct_device";
+            device: string;
+            set: null | {
+                gestures?: components["schemas"]["Gesture"][];
+                modes?: number;
+                settable?: components["schemas"]["Settable"];
+            };
+        } | {
             /** @constant */
             kind: "kind";
             document: components["schemas"]["KindDocument"];
@@ -2668,6 +2687,14 @@ export interface components {
             };
         };
         DeviceFacts: {
+            /** @description By whom and when something of it was put right; null - it is as its kind has it */
+            corrected: null | components["schemas"]["SaidBy"];
+            /** @description What it carries where it is; null - not known */
+            carried: null | {
+                gestures: components["schemas"]["Gesture"][];
+                modes?: number;
+                settable: components["schemas"]["Settable"];
+            };
             battery: null | (components["schemas"]["SaidBy"] & {
                 is: components["schemas"]["Battery"];
             });

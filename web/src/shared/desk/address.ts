@@ -22,6 +22,7 @@ const WITH_ID = [
   'reset',
   'correct',
   'take-up',
+  'correct-device',
   'host',
   'app',
   'want',
