@@ -36,6 +36,14 @@ module Kippen
       assert_equal 201, status, "#{why}: #{last_response.body}"
     end
 
+    # Whatever was saved in the past opens at every part of the desk.
+    def test_documents_of_the_past_open
+      Dir[File.join(Server::ROOT, "core", "test", "documents", "*.json")].each do |file|
+        add_client(JSON.parse(File.read(file)))
+        assert_opens(File.basename(file))
+      end
+    end
+
     def assert_answers(path)
       get(path)
       assert_equal 200, status, "#{path}: #{last_response.body[0, 300]}"

@@ -16,6 +16,19 @@ module Kippen
       assert_no_selector "aside"
     end
 
+    # Saved by a Kippen that knew more, say: what can't be opened is told, what is in force is shown, and one goes on.
+    def test_a_revision_that_can_not_be_opened_is_told
+      row = { client_id: @client, number: 2, parent: 1, author: "Somebody", document: Sequel.pg_jsonb({ "kippen" => "fitting/1", "devices" => 7 }) }
+      DATABASE[:revisions].insert(row)
+      open_desk
+      assert_text "Revision 2 can’t be opened by this Kippen."
+      assert_text "Revision 1 is in force and shown instead."
+      assert_accessible
+      assign("double-tap", "packet mark")
+      assert_text "Revision 3, saved"
+      assert_no_text "can’t be opened by this Kippen"
+    end
+
     def test_undo_through_reload_by_keyboard
       open_desk
       assign("double-tap", "packet mark")

@@ -14,6 +14,20 @@ module Kippen
     def out(fitting, id) = made(fitting, "take_out", id:)
     def back(fitting, id, **more) = result(fitting, "bring_back", id:, **more)
 
+    # A remote carries one mode at a television: while one lay aside, another took its room.
+    def test_a_mode_comes_back_off_where_there_is_no_room_for_it_any_more
+      fitting = add(bare("modes" => %w[quiet reading].map { |id| { "id" => id } }), "remote", host: "tv")
+      take = lambda do |mode, button, there|
+        action = { "kind" => "mode", "mode" => mode, "how" => "lock" }
+        made(there, "assign", button: "television-remote/#{button}", gesture: "tap", action:)
+      end
+      meanwhile = take["reading", "channel-up", made(take["quiet", "channel-down", fitting], "remove_mode", id: "quiet")]
+      again = back(meanwhile, "mode:quiet")
+      off = again.fitting.assignments.to_h { |one| [one.button.split("/").last, one.off] }
+      assert_equal({ "channel-up" => false, "channel-down" => true }, off)
+      assert_match(/channel down, tap: switched off, and kept/i, again.left_out.join)
+    end
+
     def test_its_seat_is_taken_meanwhile
       out = out(box, "single-switch")
       other = add(out, "switch", host: "desk", on: { "device" => BOX, "place" => "1" })

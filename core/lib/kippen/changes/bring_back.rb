@@ -135,11 +135,23 @@ module Kippen
       # Returns what has to stay aside, as a bundle of its own, in an Array.
       def assignments(draft, bundle)
         fits, rest = bundle.fetch("assignments", []).partition { |item| stands?(draft, item) }
-        fits.each { |item| draft.rows.put(item) }
+        fits.each { |item| draft.rows.put(possible(draft, item)) }
         return [] if rest.empty?
 
         draft.left_out << Words.say(:stays_aside, count: rest.size, name: bundle["name"] || id)
         [bundle.slice("id", "name").merge("assignments" => rest)]
+      end
+
+      # What can't be there any more, for the device has no room for one more mode, say, comes back switched off, and told.
+      def possible(draft, item)
+        device = draft.view.device(item["button"].split("/").first)
+        button = device.buttons.find { |one| one.ref == item["button"] }
+        why = item["off"] || button.nil? ? nil : draft.cautions.reasons(button, item).first
+        return item unless why
+
+        draft.left_out << Words.say(:switched_off_kept, button: Words.button(device, button), gesture: Words::GESTURES.fetch(item["gesture"]),
+                                                        why: why.delete_suffix("."))
+        item.merge("off" => true)
       end
 
       def stands?(draft, item)

@@ -18,6 +18,7 @@ import { DeskSheet } from './DeskSheet'
 import { NextThing } from './NextThing'
 import { Rail } from './Rail'
 import { SaveTrouble } from './SaveTrouble'
+import { Unreadable } from './Unreadable'
 import type { Step } from './steps'
 import { Trail } from './Trail'
 import styles from './desk.module.css'
@@ -102,6 +103,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: Step }) {
           <main className={styles.middle} data-pane tabIndex={-1} aria-label={MIDDLE[step]}>
             <ConfirmBar desk={desk} />
             <SaveTrouble desk={desk} />
+            <Unreadable desk={desk} />
             {mayChange && <NotPutOn client={desk.id} onOpen={goOnChoosing} />}
             {step === 'assign' && <NoWayBack desk={desk} />}
             {step === 'wants' && (

@@ -1,5 +1,11 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  unreadable: (numbers: string, count: number) =>
+    count === 1
+      ? `Revision ${numbers} can’t be opened by this Kippen.`
+      : `Revisions ${numbers} can’t be opened by this Kippen.`,
+  shownInstead: (number: number) =>
+    `Revision ${String(number)} is in force and shown instead. What can’t be opened is kept as it is, and goes along with all data of this client as a file.`,
   showAs: 'Show as',
   lanes: 'Lanes',
   table: 'Table',
