@@ -12,6 +12,10 @@ module Kippen
         JOINS_DAYS = 1
         SESSIONS_DAYS = 30
         TRIES_DAYS = 1
+        # A fit that nobody put on; the newest of each button stays, and what a revision rests on.
+        FITS_DAYS = 90
+        # Who did what: five years.
+        AUDIT_DAYS = 1826
         # So many of a kind at once, so that nobody waits for it.
         AT_ONCE = 500
 
@@ -20,7 +24,8 @@ module Kippen
         # Takes away what is older; returns { what => how many }.
         def prune(database)
           { streams: streams(database), listeners: listeners(database), joins: joins(database), sessions: sessions(database),
-            tries: batches(database[:tries].where(Sequel[:at] < ago(TRIES_DAYS)), :id) }
+            tries: batches(database[:tries].where(Sequel[:at] < ago(TRIES_DAYS)), :id),
+            fits: fits(database), audit: batches(database[:audit].where(Sequel[:at] < ago(AUDIT_DAYS)), :id) }
         end
 
         def streams(database) = batches(database[:streams].where(Sequel[:started_at] < ago(STREAMS_DAYS)), :id)
@@ -34,6 +39,15 @@ module Kippen
         def joins(database)
           ended = database[:joins].where((Sequel[:ended_at] < ago(JOINS_DAYS)) | (Sequel[:expires_at] < ago(JOINS_DAYS)))
           batches(ended.exclude(database[:streams].join(:listeners, id: :listener_id).where(join_id: Sequel[:joins][:id]).select(1).exists), :id)
+        end
+
+        def fits(database)
+          fits = Sequel[:fits]
+          other = Sequel[:other]
+          newer = database[Sequel[:fits].as(:other)].where(other[:client_id] => fits[:client_id], other[:button] => fits[:button])
+            .where(other[:created_at] > fits[:created_at]).select(1)
+          rested_on = database[:evidence].where(fit_id: fits[:id]).select(1)
+          batches(database[:fits].where(fits[:ended_at] < ago(FITS_DAYS)).where(newer.exists).exclude(rested_on.exists), :id)
         end
 
         def sessions(database)
@@ -50,7 +64,7 @@ module Kippen
         end
 
         def ago(days) = Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{days} days'")
-        private_class_method :streams, :listeners, :joins, :sessions, :batches
+        private_class_method :streams, :listeners, :joins, :fits, :sessions, :batches
       end
     end
   end

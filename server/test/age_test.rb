@@ -44,6 +44,23 @@ module Kippen
       assert_equal [0, kept], [DATABASE[:messages].where(stream_id: streams[0]).count, DATABASE[:revisions].count]
     end
 
+    def fit(days, button, rested: nil)
+      row = { client_id: @client, button:, sittings: Sequel.pg_jsonb([]), file: Sequel.pg_jsonb({}), trials: Sequel.pg_jsonb([]), price: 1.0,
+              fixed: Sequel.pg_jsonb({}), digest: "d", state: "done", author: "A", created_at: old(days), ended_at: old(days) }
+      DATABASE[:fits].returning(:id).insert(**row).first[:id].tap { |id| DATABASE[:evidence].insert(client_id: @client, number: rested, fit_id: id) if rested }
+    end
+
+    # A fit carries a copy of all its trials: what nobody put on goes, but for the newest of each button.
+    def test_fits_and_the_audit_trail_go_by_their_age
+      kept = [fit(200, EDGE, rested: 1), fit(89, EDGE), fit(300, "phone/other")]
+      gone = [fit(91, EDGE), fit(400, EDGE)]
+      audit = [1827, 1825].map { |days| DATABASE[:audit].returning(:id).insert(service_id: @service, author: "A", what: "looked", at: old(days)).first[:id] }
+      counts = Server::Store::Age.prune(DATABASE)
+      assert_equal [2, 1], counts.values_at(:fits, :audit)
+      assert_equal [kept.sort, [], [audit[1]]], [there(:fits, kept).sort, there(:fits, gone), there(:audit, audit)]
+      assert_equal 1, DATABASE[:evidence].count
+    end
+
     def test_it_is_planned_once_and_again_after_each_time
       Server::Jobs.connect(DATABASE)
       2.times { Server::Jobs.plan }
