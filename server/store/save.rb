@@ -44,7 +44,7 @@ module Kippen
 
         # Holds a client for the transaction, so that one change follows another. Raises Missing.
         def self.lock(database, client)
-          database[:clients].where(id: Store.uuid(client, "client")).for_update.get(:id) || raise(Missing, "no client #{client}")
+          database[:clients].where(id: Store.uuid(client, "client")).lock_style(" FOR NO KEY UPDATE").get(:id) || raise(Missing, "no client #{client}")
         end
 
         private

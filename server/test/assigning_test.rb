@@ -156,7 +156,7 @@ module Kippen
     def test_an_app_is_added_and_can_be_opened
       save("app", app: { name: "Letterbox", hosts: ["computer"], commands: [{ name: "Post it", keys: %w[Control KeyP] }] })
       app = ask("/api/clients/#{@client}")["apps"].find { |one| one["id"] == "letterbox" }
-      assert_equal({ "id" => "letterbox", "name" => "Letterbox", "hosts" => ["computer"], "written" => true,
+      assert_equal({ "id" => "letterbox", "name" => "Letterbox", "hosts" => ["computer"], "written" => true, "offered" => false,
                      "commands" => [{ "id" => "post-it", "name" => "Post it", "keys" => %w[Control KeyP] }] }, app)
       assert_equal(["letterbox/post-it"], ask("/api/clients/#{@client}/combinations", keys: "Control+KeyP")["apps"].map { |one| one["id"] })
       save("remove_app", id: "letterbox")
