@@ -18,6 +18,7 @@ module Kippen
   end
 end
 
+require_relative "times"
 require_relative "store/database"
 require_relative "store/accounts"
 require_relative "store/audit"
@@ -45,6 +46,7 @@ require_relative "store/sittings"
 require_relative "store/trials"
 require_relative "store/fits"
 require_relative "jobs/jobs"
+require_relative "jobs/fit_result"
 require_relative "jobs/fit_timing"
 require_relative "api/contract"
 require_relative "api/problem"
@@ -100,7 +102,6 @@ require_relative "api/sittings"
 require_relative "api/trials"
 require_relative "api/fit_trials"
 require_relative "api/render_fit"
-require_relative "api/fit_result"
 require_relative "api/trial_told"
 require_relative "api/fits"
 require_relative "api/standins"

@@ -94,7 +94,7 @@ module Kippen
       assert_equal ["letter-box", %w[post-it post-it-2]], [added.apps.last.id, added.apps.last.commands.map(&:id)]
       renamed = made(client, "app", app: { "id" => "rookery", "name" => "Rookery Two", "commands" => [{ "id" => "next-page", "name" => "Page on" }] })
       assert_equal [ROOKERY.merge("name" => "Rookery Two", "commands" => [ROOKERY["commands"].first.merge("name" => "Page on")])], renamed.list("apps")
-      assert_equal ["App changed: Rookery Two."], Fitting::Differences.new(client, renamed, KNOWN).words
+      assert_equal ["App changed: Rookery Two."], Changes::Differences.new(client, renamed, KNOWN).words
       assert_empty made(client, "remove_app", id: "rookery").apps
       used = assign(client, { "kind" => "open", "app" => "rookery" })
       assert_match(/Rookery is still used/, faults { made(used, "remove_app", id: "rookery") }.first.last)

@@ -39,7 +39,7 @@ module Kippen
       refute_equal fitting.document, changed.document
       back = Changes.make(changed, Changes::Become.new(document: fitting.document), knowledge: KNOWLEDGE, by: nil, at: nil).fitting
       assert_equal JSON.generate(fitting.document), JSON.generate(back.document)
-      refute_empty Fitting::Differences.new(fitting, changed, KNOWLEDGE).words
+      refute_empty Changes::Differences.new(fitting, changed, KNOWLEDGE).words
     end
   end
 end

@@ -31,9 +31,9 @@ module Kippen
       set = set("device", "mouse-with-five-buttons", "wheel_lines", 1)
       assert_equal({ "wheel_lines" => 1 }, set.list("devices").first["settings"])
       assert_equal fitting.document, set("device", "mouse-with-five-buttons", "wheel_lines", nil, on: set).document
-      assert_equal ["Mouse with five buttons, wheel lines: its own → 1."], Fitting::Differences.new(fitting, set, KNOWN).words
-      assert_equal ["Mouse with five buttons, wheel lines: 1 → its own."], Fitting::Differences.new(set, fitting, KNOWN).words
-      assert_equal ["Computer, drag lock: its own → on."], Fitting::Differences.new(fitting, set("host", "desk", "drag_lock", true), KNOWN).words
+      assert_equal ["Mouse with five buttons, wheel lines: its own → 1."], Changes::Differences.new(fitting, set, KNOWN).words
+      assert_equal ["Mouse with five buttons, wheel lines: 1 → its own."], Changes::Differences.new(set, fitting, KNOWN).words
+      assert_equal ["Computer, drag lock: its own → on."], Changes::Differences.new(fitting, set("host", "desk", "drag_lock", true), KNOWN).words
     end
 
     # The engine knows the host's double-click time by its own member.

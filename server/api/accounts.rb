@@ -39,7 +39,7 @@ module Kippen
 
       def self.entry(row)
         { "id" => row[:id], "author" => row[:author], "client" => row[:client_id], "what" => row[:what], "detail" => row[:detail].to_h,
-          "at" => Render.time(row[:at]) }
+          "at" => Times.iso(row[:at]) }
       end
     end
   end

@@ -56,7 +56,7 @@ module Kippen
         def screens = Store::Screens.new(database)
         def sittings = Store::Sittings.new(database)
         def trials = Store::Trials.new(database)
-        def fits = Store::Fits.new(database)
+        def fits = Store::Fits.new(database, line: Jobs::FitTiming.method(:put_in_line))
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
         def kinds = Store::KeptKinds.new(database, account)
@@ -73,7 +73,7 @@ module Kippen
         def demo_offered? = settings.demo && !accounts.demo_service.nil?
 
         # Who changes something, and when, for the core.
-        def making = { knowledge: KNOWLEDGE, by: author, at: Render.time(Time.now) }
+        def making = { knowledge: KNOWLEDGE, by: author, at: Times.iso(Time.now) }
 
         # The desk of a client as the contract has it.
         def desk(id)

@@ -29,7 +29,7 @@ module Kippen
 
         offered = offered(chosen)
         trials = Store::Trials.items(@app.trials.of(chosen.map { |row| row[:id] }), @button.kind, offered)
-        document = Tuning::Offer.document(@fitting, @button, KINDS, offered:, trials:).merge("timing_from" => Render.time(timing_from))
+        document = Tuning::Offer.document(@fitting, @button, KINDS, offered:, trials:).merge("timing_from" => Times.iso(timing_from))
         document = document.merge("beside" => beside(chosen, offered)) if beside
         [document, chosen.map { |row| row[:id] }]
       end

@@ -17,7 +17,7 @@ module Kippen
         app.get("/api/clients/:client/differences") do
           history = Store::History.new(database, params["client"])
           before, after = sought.values_at("from", "to").map { |number| history.fitting(number) }
-          json("words" => Fitting::Differences.new(before, after, KNOWLEDGE.of(after)).words)
+          json("words" => Changes::Differences.new(before, after, KNOWLEDGE.of(after)).words)
         end
 
         # Back, forward again, or to any revision; each is a new revision.
@@ -33,7 +33,7 @@ module Kippen
 
       # On what a revision's timing rests, or nil.
       def self.evidence(row)
-        return unless row && FitResult.promised?(row)
+        return unless row && Store::Fits.promised?(row)
 
         { "fit" => row[:fit_id], "trials" => row[:trials].to_a.size, "words" => RenderFit.note(row[:result], moved: row[:moved]) }
       end

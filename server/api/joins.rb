@@ -32,7 +32,7 @@ module Kippen
       def self.render(row, fitting)
         host = fitting.host(row[:host])
         { "id" => row[:id], "host" => row[:host], "host_name" => host&.name || row[:host], "code" => row[:joined_at] ? nil : row[:code],
-          "expires_at" => Render.time(row[:expires_at]), "listener" => row[:listener], "name" => row[:name] }
+          "expires_at" => Times.iso(row[:expires_at]), "listener" => row[:listener], "name" => row[:name] }
       end
     end
   end

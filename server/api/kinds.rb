@@ -52,7 +52,7 @@ module Kippen
       end
 
       def self.edition(row) = { "id" => row[:id], "edition" => row[:edition], "said" => said(row), "gone" => row.fetch(:gone, false) }
-      def self.said(row) = { "by" => row[:author], "at" => Render.time(row[:at]) }
+      def self.said(row) = { "by" => row[:author], "at" => Times.iso(row[:at]) }
       private_class_method :said
     end
   end

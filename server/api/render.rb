@@ -8,14 +8,12 @@ module Kippen
 
       def revision(row)
         { "number" => row[:number], "parent" => row[:parent], "author" => row[:author], "note" => row[:note],
-          "created_at" => time(row[:created_at]), "page" => row[:page] }
+          "created_at" => Times.iso(row[:created_at]), "page" => row[:page] }
       end
-
-      def time(time) = time.utc.strftime("%Y-%m-%dT%H:%M:%S.%LZ")
 
       def client(row)
         { "id" => row[:id], "name" => row[:name].empty? ? "Client without a name" : row[:name], "about" => row[:about],
-          "revision" => row[:revision], "seen_at" => time(row[:seen_at]), "open" => row[:open].to_h }
+          "revision" => row[:revision], "seen_at" => Times.iso(row[:seen_at]), "open" => row[:open].to_h }
       end
 
       # head – Store::Revisions::Head; open – what is open, as Standing counts it; pending – what is to be confirmed, or nil

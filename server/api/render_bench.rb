@@ -30,14 +30,11 @@ module Kippen
       end
       private_class_method :heard
 
-      # The same for the same press, however it is decided.
-      def self.key(stream, button, began_us, what = "press") = [stream, button, began_us, what].join("/")
-
       # One burst or ignored contact; story – a Press::Stories::Story
       def tile(stream, story)
         rows = story.rows.reject { |row| row.outcome.phase == "repeat" }
         what = story.touches.first.verdict == "stray" ? "stray" : "press"
-        { "key" => RenderBench.key(stream, story.button.ref, story.began_us, what), "button" => story.button.ref, "button_name" => button_name(story.button),
+        { "key" => Store::Benches.key(stream, story.button.ref, story.began_us, what), "button" => story.button.ref, "button_name" => button_name(story.button),
           "began_us" => story.began_us, "over" => story.over, "long_us" => long_us(story),
           "touches" => story.touches.map { |one| one.to_h.slice(:began_us, :ended_us, :gaps, :verdict).transform_keys(&:to_s) },
           "results" => rows.map { |row| result(story, row) }, "repeats" => story.repeats, "sentences" => @telling.sentences(story) }

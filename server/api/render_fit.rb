@@ -14,7 +14,7 @@ module Kippen
       end
 
       def to_h
-        about.merge("result" => @button && FitResult.readable?(@row) ? result : nil)
+        about.merge("result" => @button && Store::Fits.readable?(@row) ? result : nil)
       end
 
       # The Series it was made from.
@@ -56,7 +56,7 @@ module Kippen
         { "id" => @row[:id], "button" => @row[:button], "sittings" => @row[:sittings].to_a.grep(String), "state" => @row[:state],
           "done" => @row[:done], "of" => @row[:of],
           "error" => @row[:error], "price" => @row[:price], "fixed" => @row[:fixed].to_hash, "offered" => Array(@row[:file]["offered"]),
-          "created_at" => Render.time(@row[:created_at]), "author" => @row[:author] }
+          "created_at" => Times.iso(@row[:created_at]), "author" => @row[:author] }
       end
 
       def result

@@ -52,7 +52,7 @@ module Kippen
       def about(row)
         button = @fitting.button(row[:button])
         { "id" => row[:id], "button" => row[:button], "button_name" => button ? Words.button(@fitting.device(button.device), button) : row[:button],
-          "there" => !button.nil?, "way" => row[:way], "whose" => row[:whose], "offered" => row[:offered].to_a, "began_at" => Render.time(row[:began_at]),
+          "there" => !button.nil?, "way" => row[:way], "whose" => row[:whose], "offered" => row[:offered].to_a, "began_at" => Times.iso(row[:began_at]),
           "open" => row[:ended_at].nil?, "paused" => row[:paused], "author" => row[:author], "note" => row[:note] }
       end
 
@@ -73,7 +73,7 @@ module Kippen
 
       def trial(row, mark)
         { "id" => row[:id], "number" => row[:number], "intended" => row[:intended], "words" => RenderTuning.words(row[:intended]), "counted" => row[:counted],
-          "note" => row[:note], "heard_by" => row[:heard_by], "at" => Render.time(row[:at]),
+          "note" => row[:note], "heard_by" => row[:heard_by], "at" => Times.iso(row[:at]),
           "held" => mark&.fetch("held") || [], "apart" => mark&.fetch("apart") || [] }
       end
 

@@ -135,7 +135,7 @@ module Kippen
         end
       end
 
-      def spoken(one) = Fitting::Differences.new(@fitting, @fitting, KNOWLEDGE.of(@fitting)).spoken(one.gesture, [one.button, one.place, one.mode])
+      def spoken(one) = Changes::Differences.new(@fitting, @fitting, KNOWLEDGE.of(@fitting)).spoken(one.gesture, [one.button, one.place, one.mode])
 
       def shortlist(list)
         opens = @fitting.assignments.select { |one| one.action == Catalogue::OwnActions.opens(@fitting, list) }

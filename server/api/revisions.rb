@@ -42,7 +42,7 @@ module Kippen
       # The row of the fit it rests on. Raises Store::Missing, and Invalid where what is changed can't rest on it.
       def self.fit(app)
         row = app.fits.find(app.sent["fit"])
-        raise Store::Missing, "no result of a fit #{Faults.show(app.sent["fit"])}" unless row[:client_id] == app.params["client"] && FitResult.readable?(row)
+        raise Store::Missing, "no result of a fit #{Faults.show(app.sent["fit"])}" unless row[:client_id] == app.params["client"] && Store::Fits.readable?(row)
         raise Invalid.at("/fit", Words.say(:fit_of_other)) unless of_its_button?(app, row[:button])
 
         row

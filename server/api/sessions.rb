@@ -8,7 +8,7 @@ module Kippen
       def self.registered(app)
         app.get("/api/session") do
           told = SessionRoutes.render(account, env["rack.session"], demo: demo_offered?, own: accounts.own_service?)
-          json(told.merge("ends_at" => account && Render.time(SessionRoutes.ends_at(database, account, rodauth))))
+          json(told.merge("ends_at" => account && Times.iso(SessionRoutes.ends_at(database, account, rodauth))))
         end
 
         app.post("/api/session/demo") do

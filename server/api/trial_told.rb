@@ -12,7 +12,7 @@ module Kippen
 
       # number – the trial's place. Raises Store::Missing.
       def of(number)
-        raise Store::Missing, "this fit has no result" unless FitResult.readable?(@row)
+        raise Store::Missing, "this fit has no result" unless Store::Fits.readable?(@row)
 
         trial = @fit.series.trials[number] || raise(Store::Missing, "no trial #{number} in this fit")
         { "intended" => trial.intended, "words" => RenderTuning.words(trial.intended), "trace" => trace(trial),

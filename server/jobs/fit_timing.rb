@@ -20,6 +20,9 @@ module Kippen
         # How urgent a fit is, the less the more. edges – of all its trials; in_line – how many of its service's are
         def self.priority(edges, in_line) = [(edges <= SHORT_EDGES ? SHORT : LONG) + (TURN * in_line), LAST].min
 
+        # edges – of all its trials; before – how many wait or are worked on already
+        def self.put_in_line(id, edges, before) = enqueue(id, job_options: { priority: priority(edges, before) })
+
         def run(id)
           fits = Store::Fits.new(Jobs.database)
           row = fits.take(id)

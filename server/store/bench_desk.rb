@@ -117,7 +117,7 @@ module Kippen
           @presses.concat(presses.reject { |one| known?(one) })
         end
 
-        def known?(one) = @known&.include?(RenderBench.key(@stream[:id], one.button, one.began_us))
+        def known?(one) = @known&.include?(Benches.key(@stream[:id], one.button, one.began_us))
 
         def changed_modes(before)
           @bench.modes.each { |host, now| @modes_changed << [host, before[host], now] unless before[host] == now }

@@ -25,6 +25,9 @@ module Kippen
         Seen = Struct.new(:bench, :standing, :tiles, :from_us, :decided, :modes_changed, :fitting, :revision, :reader, :heard, :presses, :now_us,
                           keyword_init: true)
 
+        # What a tile is known by: the same for the same press, however it is decided.
+        def self.key(stream, button, began_us, what = "press") = [stream, button, began_us, what].join("/")
+
         # render – takes a Fitting, gives what makes a tile's JSON: tile(stream id, story)
         def initialize(database, &render)
           @database = database

@@ -59,7 +59,7 @@ module Kippen
         def plain(row)
           row.transform_values do |value|
             case value
-            when Time then Render.time(value)
+            when Time then Times.iso(value)
             when Sequel::Postgres::JSONBHash then value.to_hash
             when Sequel::Postgres::JSONBArray then value.to_a
             else value

@@ -9,11 +9,25 @@ module Kippen
         ATTEMPTS = 3
         SHOWN = 30
         OPEN = %w[waiting working].freeze
+        # Of a result, as it is kept.
+        FORMAT = "fit/2"
 
         # Somebody else works on it, or nobody wants it any more.
         class Stopped < Kippen::Error; end
 
-        def initialize(database) = @database = database
+        # Can a fit's row be told as it was kept?
+        def self.readable?(row) = promised?(row) && row[:result]["kippen"] == FORMAT
+
+        # Can what it promised be told? Of older ones too: revisions rest on them.
+        def self.promised?(row)
+          row[:result].respond_to?(:dig) && row[:result]["expected"].respond_to?(:key?) && row[:result]["expected"]["right"].is_a?(Numeric)
+        end
+
+        # line – puts one in line to be worked on: takes its id, the edges of its trials, how many wait before it
+        def initialize(database, line: nil)
+          @database = database
+          @line = line
+        end
 
         # A fit's row. Raises Missing.
         def find(id) = @database[:fits].first(id: Store.uuid(id, "fit")) || raise(Missing, "no fit #{id}")
@@ -25,7 +39,7 @@ module Kippen
           Store.transaction(@database) do
             Save.lock(@database, client)
             made = @database[:fits].where(client_id: client, digest:, give_up: false).exclude(state: "failed").reverse(:created_at).find do |row|
-              row[:result].nil? || FitResult.readable?(row)
+              row[:result].nil? || Fits.readable?(row)
             end
             made || put(client, digest, button:, sittings:, file:, price:, fixed:, author:)
           end
@@ -93,7 +107,7 @@ module Kippen
           made = @database[:fits].returning.insert(client_id: client, digest:, file: Sequel.pg_jsonb(file), sittings: Sequel.pg_jsonb(sittings),
                                                    fixed: Sequel.pg_jsonb(fixed), trials: Sequel.pg_jsonb(counted), **row).first
           edges = file["trials"].sum { |one| one["trace"].size }
-          Jobs::FitTiming.enqueue(made[:id], job_options: { priority: Jobs::FitTiming.priority(edges, in_line(client) - 1) })
+          @line.call(made[:id], edges, in_line(client) - 1)
           told(made)
         end
 

@@ -70,7 +70,7 @@ module Kippen
           { "id" => row[:id], "intended" => row[:intended], "trace" => row[:trace].to_a, "weight" => row[:weight].then do |weight|
             weight == weight.to_i ? weight.to_i : weight
           end,
-            "counted" => row[:counted], "at" => Render.time(row[:at]), "button" => row[:button], "worked_with" => row[:worked_with], "note" => row[:note],
+            "counted" => row[:counted], "at" => Times.iso(row[:at]), "button" => row[:button], "worked_with" => row[:worked_with], "note" => row[:note],
             "heard_by" => row[:heard_by] }.compact.reject { |_, value| value == "" }
         end
 

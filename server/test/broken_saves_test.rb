@@ -60,7 +60,7 @@ module Kippen
 
       before, after = rows.last(2).map { |row| Fitting.read(row[2]) }
       told = ask("/api/clients/#{@client}/differences", "from" => rows.size - 1, "to" => rows.size)["words"]
-      assert_equal Fitting::Differences.new(before, after, Server::KNOWLEDGE.of(after)).words, told
+      assert_equal Changes::Differences.new(before, after, Server::KNOWLEDGE.of(after)).words, told
     end
 
     # Ways to save: a change, one that must be confirmed, back, again, and taking that back.

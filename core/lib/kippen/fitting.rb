@@ -18,7 +18,6 @@ require_relative "fitting/shortlists_reader"
 require_relative "fitting/apps"
 require_relative "fitting/apps_reader"
 require_relative "fitting/own_ids"
-require_relative "fitting/differences"
 
 module Kippen
   # Everything that is set up for one client: hosts, devices with their buttons,
@@ -102,9 +101,6 @@ module Kippen
                                           *shortlists.flat_map { |list| list.items.map(&:action) }])
       end
     end
-
-    # What decides which assignment holds.
-    def resolver = recall(:resolver) { Press::Resolver.new(self) }
 
     # The assignments of a button, by its ref.
     def assigned(ref) = recall(:assigned) { assignments.group_by(&:button) }.fetch(ref, [])

@@ -41,7 +41,7 @@ module Kippen
 
     # What the engine makes of presses, [[from, to]…] in µs.
     def play(presses)
-      engine = Press::Engine.new(Press::Timed.new(fitting, @timing), resolver: fitting.resolver)
+      engine = Press::Engine.new(Press::Timed.new(fitting, @timing), resolver: Press::Resolver.of(fitting))
       presses.each do |from, to|
         engine.down(from, 0)
         engine.up(to, 0)

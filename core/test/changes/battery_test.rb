@@ -13,10 +13,10 @@ module Kippen
     def test_it_is_noted_with_who_and_when_and_forgotten
       low = noted(remote, "low")
       assert_equal({ "is" => "low", "by" => "Hollis", "at" => NOON }, low.device("television-remote").battery)
-      assert_equal ["Television remote, battery: low."], Fitting::Differences.new(remote, low, KNOWLEDGE).words
+      assert_equal ["Television remote, battery: low."], Changes::Differences.new(remote, low, KNOWLEDGE).words
       gone = noted(low, nil)
       assert_equal remote.document, gone.document
-      assert_equal ["Television remote, battery: not noted."], Fitting::Differences.new(low, gone, KNOWLEDGE).words
+      assert_equal ["Television remote, battery: not noted."], Changes::Differences.new(low, gone, KNOWLEDGE).words
     end
 
     def test_what_else_is_changed_leaves_it

@@ -138,8 +138,8 @@ module Kippen
 
     def test_history_says_that_it_was_put_right_and_that_it_is_as_it_was
       fitting = correct(phone, "builtin" => { "tap" => "Opens the camera" }).fitting
-      assert_equal ["Phone, Edge key: what is known of it was put right."], Fitting::Differences.new(phone, fitting, KNOWLEDGE).words
-      assert_equal ["Phone, Edge key: what is known of it is what its kind says."], Fitting::Differences.new(fitting, phone, KNOWLEDGE).words
+      assert_equal ["Phone, Edge key: what is known of it was put right."], Changes::Differences.new(phone, fitting, KNOWLEDGE).words
+      assert_equal ["Phone, Edge key: what is known of it is what its kind says."], Changes::Differences.new(fitting, phone, KNOWLEDGE).words
     end
   end
 end

@@ -348,7 +348,7 @@ module Kippen
 
     # { gesture => [what happens, the spot that won] }
     def jobs(fitting, ref, place, mode)
-      choice = fitting.resolver.choice(fitting.button(ref), mode, fitting.resolver.spot(fitting.where(place)))
+      choice = Press::Resolver.of(fitting).choice(fitting.button(ref), mode, Press::Resolver.of(fitting).spot(fitting.where(place)))
       found = [choice.tap, choice.double_tap, choice.triple_tap, choice.long].compact.to_h { |one| [one.gesture, [one.action, [one.place, one.mode]]] }
       found["tap"] ||= [choice.kind == :builtin ? { "kind" => "builtin" } : nil, nil]
       found

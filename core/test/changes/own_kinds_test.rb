@@ -74,7 +74,7 @@ module Kippen
     end
 
     def test_history_names_it
-      assert_equal ["Kind of device added: Reed pad."], Fitting::Differences.new(bare, own, KNOWLEDGE).words
+      assert_equal ["Kind of device added: Reed pad."], Changes::Differences.new(bare, own, KNOWLEDGE).words
     end
   end
 end

@@ -16,7 +16,7 @@ module Kippen
     def on_remote(button) = "#{desk.devices.last.id}/#{button}"
 
     def tap_in(fitting, place, mode: "base", button: mouse("back"))
-      fitting.resolver.choice(fitting.button(button), mode, fitting.resolver.spot(place)).tap&.action
+      Press::Resolver.of(fitting).choice(fitting.button(button), mode, Press::Resolver.of(fitting).spot(place)).tap&.action
     end
 
     def test_a_place_is_made_of_an_app_a_part_of_one_or_a_region_of_the_screen

@@ -126,7 +126,7 @@ module Kippen
     end
 
     def test_a_change_of_it_is_told_in_history
-      words = ->(one, other) { Fitting::Differences.new(counting(one), counting(other), KNOWLEDGE).words }
+      words = ->(one, other) { Changes::Differences.new(counting(one), counting(other), KNOWLEDGE).words }
       assert_equal ["Calls: presses are counted at any pace, for as long as it is held."], words["by_gap", "while_held"]
       assert_equal ["Calls: presses are counted within the tap gap."], words["while_held", "by_gap"]
     end

@@ -138,7 +138,7 @@ module Kippen
         .select { random.rand(2).zero? }.map { |button, gesture, mode, place| on(button, gesture, random.rand(2).zero? ? NEXT : HELP, mode:, place:) }
       fitting = desk(rows, places:)
       ["", "rookery", "rookery/margin", "rookery/elsewhere", "tidebook"].product(%w[base reading], [BACK, FORWARD]).each do |where, mode, ref|
-        choice = fitting.resolver.choice(fitting.button(ref), mode, fitting.resolver.spot(where))
+        choice = Press::Resolver.of(fitting).choice(fitting.button(ref), mode, Press::Resolver.of(fitting).spot(where))
         expected = [choice.tap, choice.double_tap, choice.triple_tap, choice.long].compact.to_h { |one| [one.gesture, one.action] }
         answer = Reach::Answer.new(fitting, KNOWLEDGE.of(fitting), fitting.button(ref), where:, mode:).all
         assert_equal expected, answer.select(&:action).to_h { |one| [one.gesture, one.action] }, "#{where}, #{mode}, #{ref}"

@@ -41,7 +41,7 @@ module Kippen
         met = theirs if met.empty? && made.is_a?(Invalid)
         return if met.empty?
 
-        told = Fitting::Differences.new(opened, newest, results.first.knowledge).words(only: met)
+        told = Changes::Differences.new(opened, newest, results.first.knowledge).words(only: met)
         raise new(results.first.words, told)
       end
 

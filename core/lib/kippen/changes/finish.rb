@@ -11,7 +11,7 @@ module Kippen
         def touched = @touched ||= Addresses.changed(before.document, fitting.document)
 
         def consequences = Consequences.new(before, fitting, knowledge)
-        def words = Fitting::Differences.new(before, fitting, knowledge).words
+        def words = Changes::Differences.new(before, fitting, knowledge).words
       end
 
       # How many touched spots are told.

@@ -44,7 +44,7 @@ module Kippen
       def tell(draft, before, after, stays)
         return if stays.empty?
 
-        words = Fitting::Differences.new(before, after, draft.knowledge).words(only: stays.map(&:first))
+        words = Changes::Differences.new(before, after, draft.knowledge).words(only: stays.map(&:first))
         draft.left_out.concat(words.map { |sentence| Words.say(:changed_since_so_stays, sentence:) })
       end
     end

@@ -31,7 +31,7 @@ module Kippen
 
         new(fitting).tap do |bench|
           bench.engine.resume(saved.fetch("engine"))
-          bench.recorder.resume(saved.fetch("stories"), fitting, fitting.resolver)
+          bench.recorder.resume(saved.fetch("stories"), fitting, Press::Resolver.of(fitting))
         end
       end
 
@@ -39,7 +39,7 @@ module Kippen
 
       def initialize(fitting)
         @recorder = Stories.new(brief: true)
-        @engine = Engine.new(fitting, recorder: @recorder, resolver: fitting.resolver)
+        @engine = Engine.new(fitting, recorder: @recorder, resolver: Press::Resolver.of(fitting))
         @events = Events.new(fitting)
       end
 

@@ -27,7 +27,7 @@ module Kippen
       attr_reader :button, :timing, :choice, :waits, :place, :mode
 
       # place, mode – ids; resolver may be shared by many lanes of one fitting.
-      def initialize(fitting, button, place: Fitting::EVERYWHERE, mode: Fitting::BASE, resolver: fitting.resolver)
+      def initialize(fitting, button, place: Fitting::EVERYWHERE, mode: Fitting::BASE, resolver: Press::Resolver.of(fitting))
         @fitting = fitting
         @button = button
         @place = place
@@ -81,7 +81,7 @@ module Kippen
         assignment = Fitting::Assignment.new(gesture:, action:)
         choice = @choice.dup
         choice.kind = :assigned
-        choice.while_held = @fitting.resolver.while_held?(@mode)
+        choice.while_held = Press::Resolver.of(@fitting).while_held?(@mode)
         choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: { "kind" => "builtin" }, at_once: !held_back) if @choice.kind == :builtin
         gesture == "long_press" ? choice.long = assignment : choice[gesture] = assignment
         choice.top = [choice.tap, choice.double_tap, choice.triple_tap].rindex(&:itself)&.succ || 0

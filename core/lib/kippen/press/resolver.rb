@@ -29,6 +29,9 @@ module Kippen
 
       REMEMBERED = 4_096
 
+      # What decides which assignment holds in a fitting: worked out once.
+      def self.of(fitting) = fitting.recall(:resolver) { new(fitting) }
+
       # [[mode, place]…] in the order in which they are looked at. otherwise – of the mode
       def self.rungs(mode, otherwise, places)
         modes = mode != Fitting::BASE && otherwise == "base" ? [mode, Fitting::BASE] : [mode]

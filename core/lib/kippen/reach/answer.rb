@@ -15,8 +15,8 @@ module Kippen
         @button = button
         @mode = mode
         @gestures = knowledge.kinds.gestures(fitting, button)
-        @spot = fitting.resolver.spot(where)
-        @choice = fitting.resolver.choice(button, mode, @spot)
+        @spot = Press::Resolver.of(fitting).spot(where)
+        @choice = Press::Resolver.of(fitting).choice(button, mode, @spot)
         @limits = Press::LimitsOfTiming.of(@choice, fitting.timing(button))
         @waits = Press::Waits.of(@choice, fitting.timing(button))
       end

@@ -12,7 +12,7 @@ module Kippen
       # off, covered, blocked by the mode or made impossible by the timing is not among them. A lone
       # hold of the built-in is the button passed through: its tap does what it does by itself.
       def gestures(fitting, button, mode, place)
-        choice = fitting.resolver.choice(button, mode, fitting.resolver.spot(fitting.where(place)))
+        choice = Press::Resolver.of(fitting).choice(button, mode, Press::Resolver.of(fitting).spot(fitting.where(place)))
         return choice.kind == :builtin ? [["tap", nil]] : [] unless choice.kind == :assigned
 
         impossible = Press::LimitsOfTiming.of(choice, fitting.timing(button)).select { |limit| limit.how == "impossible" }.map(&:gesture)

@@ -19,14 +19,14 @@ module Kippen
       # What wins anywhere, in any mode that can be come into.
       def winners(fitting, deadline)
         modes = WaysIn.of(fitting)
-        places = [Fitting::EVERYWHERE, *fitting.places.reject(&:off).map(&:id)].map { |id| fitting.resolver.spot(fitting.where(id)) }
+        places = [Fitting::EVERYWHERE, *fitting.places.reject(&:off).map(&:id)].map { |id| Press::Resolver.of(fitting).spot(fitting.where(id)) }
         found = Set.new.compare_by_identity
         fitting.buttons.each do |button|
           deadline.check
           next if fitting.assigned(button.ref).empty?
 
           modes.modes(button.host).product(places).each do |mode, spot|
-            choice = fitting.resolver.choice(button, mode, spot)
+            choice = Press::Resolver.of(fitting).choice(button, mode, spot)
             found.merge([choice.tap, choice.double_tap, choice.triple_tap, choice.long].compact)
           end
         end
@@ -44,7 +44,7 @@ module Kippen
 
       # What wins where it stands.
       def winner(fitting, one)
-        spot = fitting.resolver.spot(fitting.where(one.place))
+        spot = Press::Resolver.of(fitting).spot(fitting.where(one.place))
         Press::Candidates.of(fitting, fitting.button(one.button), one.gesture, one.mode, spot).find { |other| other.result == "won" }
       end
       private_class_method :winners, :why, :winner

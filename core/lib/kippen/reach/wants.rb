@@ -41,7 +41,7 @@ module Kippen
 
       def all(place)
         ways_in = WaysIn.of(@fitting)
-        spot = @fitting.resolver.spot(@fitting.where(place))
+        spot = Press::Resolver.of(@fitting).spot(@fitting.where(place))
         @fitting.buttons.reject(&:off).flat_map do |button|
           modes = ways_in.modes(button.host).select { |mode| mode == Fitting::BASE || own?(button, mode, spot) }
           modes.flat_map { |mode| of(button, mode, place) }
@@ -49,7 +49,7 @@ module Kippen
       end
 
       # What a mode doesn't say, base does already; a mode in which the rest is itself brings that back.
-      def own?(button, mode, spot) = @fitting.resolver.own?(button, mode, spot) || @fitting.mode(mode).otherwise == "builtin"
+      def own?(button, mode, spot) = Press::Resolver.of(@fitting).own?(button, mode, spot) || @fitting.mode(mode).otherwise == "builtin"
 
       def of(button, mode, place)
         Does.gestures(@fitting, button, mode, place).filter_map do |gesture, assignment|

@@ -33,7 +33,7 @@ module Kippen
       def pass_through?(fitting, button, kinds)
         return false unless kinds.button(fitting.device(button.device), button)&.dig("builtin_action", "kind") == "click"
 
-        choice = fitting.resolver.choice(button, Fitting::BASE, fitting.resolver.spot(""))
+        choice = Press::Resolver.of(fitting).choice(button, Fitting::BASE, Press::Resolver.of(fitting).spot(""))
         choice.kind == :builtin || (choice.lone_hold? && choice.long.action["kind"] == "builtin")
       end
       private_class_method :pass_through?, :round

@@ -10,7 +10,7 @@ module Kippen
     MOUSE = "mouse-with-five-buttons"
     HELP = { "kind" => "help" }.freeze
 
-    def words(before, after) = Fitting::Differences.new(before, after, KNOWN).words
+    def words(before, after) = Changes::Differences.new(before, after, KNOWN).words
 
     def mouse = with_devices("mouse-five")
 

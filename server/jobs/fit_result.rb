@@ -5,15 +5,7 @@ module Kippen
     # What a fit comes to, as it is kept: the command's answer, the whole of it by how often each gesture is used, and
     # what more of which would tell.
     module FitResult
-      FORMAT = "fit/2"
-
       module_function
-
-      # Can a fit's row be told as it was kept?
-      def readable?(row) = promised?(row) && row[:result]["kippen"] == FORMAT
-
-      # Can what it promised be told? Of older ones too: revisions rest on them.
-      def promised?(row) = row[:result].respond_to?(:dig) && row[:result]["expected"].respond_to?(:key?) && row[:result]["expected"]["right"].is_a?(Numeric)
 
       # row – of a fit; watch – a Tuning::Watch. Returns a Hash of JSON.
       def of(row, watch)
@@ -24,7 +16,7 @@ module Kippen
         told = answer.to_h
         prompts = Tuning::Prompts.new(series, told["timing"], 0)
         told["expected"].merge!(Tuning::Judged.whole(told["expected"]["by_gesture"], row[:file]["uses"]))
-        told.merge("kippen" => FORMAT, "more" => prompts.worth&.then { |gesture, count| { "gesture" => gesture, "count" => count } })
+        told.merge("kippen" => Store::Fits::FORMAT, "more" => prompts.worth&.then { |gesture, count| { "gesture" => gesture, "count" => count } })
       end
     end
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Kippen
-  class Fitting
+  module Changes
     # What is different between two fittings of one client, in words a person can check. Told is
     # every place where the documents differ, see Changes::Addresses: what has no sentence of its own
     # is named.
@@ -28,7 +28,7 @@ module Kippen
 
       # [sentence…], empty where nothing differs. only – tell these addresses alone
       def words(only: nil)
-        changed = Changes::Addresses.changed(@before.document, @after.document)
+        changed = Addresses.changed(@before.document, @after.document)
         changed = changed.slice(*only) if only
         aside, rest = changed.partition { |address, _| address.first == "taken_out" }
         told = rest.sort_by.with_index { |(address, _), index| [ORDER.index(address.first) || ORDER.size, index] }
@@ -155,7 +155,7 @@ module Kippen
 
       # A tap that only stood for what the button does by itself goes with what was beside it: nothing is lost.
       def gone?((_button, place, mode), one, other)
-        place == EVERYWHERE && mode == BASE && one && other.nil? && one["action"] == { "kind" => "builtin" }
+        place == Fitting::EVERYWHERE && mode == Fitting::BASE && one && other.nil? && one["action"] == { "kind" => "builtin" }
       end
 
       def assignment(gesture, spot, one, other)
@@ -169,8 +169,8 @@ module Kippen
 
       def spot_words(gesture, (button, place, mode))
         where = [button_words(button), Words::GESTURES.fetch(gesture)]
-        where << "in #{(@after.place(place) || @before.place(place))&.name || place}" unless place == EVERYWHERE
-        where << Words.say(:in_mode, mode: (@after.mode(mode) || @before.mode(mode))&.name || mode) unless mode == BASE
+        where << "in #{(@after.place(place) || @before.place(place))&.name || place}" unless place == Fitting::EVERYWHERE
+        where << Words.say(:in_mode, mode: (@after.mode(mode) || @before.mode(mode))&.name || mode) unless mode == Fitting::BASE
         where.join(", ")
       end
 
