@@ -93,7 +93,9 @@ module Kippen
       connection = database
       connection.exec("ALTER TABLE accounts DROP CONSTRAINT accounts_email_in_service, ADD CONSTRAINT accounts_email_key UNIQUE (email)")
       connection.exec("ALTER TABLE services DROP COLUMN waiting")
-      connection.exec("DROP TABLE screens, evidence, fits, trials, sittings")
+      connection.exec("DROP TABLE screens, evidence, fits, trials, sittings, kinds")
+      connection.exec("ALTER TABLE clients DROP COLUMN kinds, DROP COLUMN offered")
+      connection.exec("DROP INDEX streams_started_at_index, audit_at_index")
       connection.exec("UPDATE schema_info SET version = 11")
       id = connection.exec("UPDATE clients SET created_at = created_at - interval '1 year' WHERE name LIKE 'Bram%' RETURNING id").getvalue(0, 0)
       connection.close

@@ -50,7 +50,7 @@ module Kippen
       carries = kind ? kind.carries(system) : ANYTHING
       said = device.corrected or return kind && carries
 
-      carries && carries.merge(said.slice("gestures", "modes"), "settable" => carries["settable"].merge(said.fetch("settable", {})).compact)
+      carries&.merge(said.slice("gestures", "modes"), "settable" => carries["settable"].merge(said.fetch("settable", {})).compact)
     end
 
     # The gestures a Fitting::Button can carry where it is; none where it is fixed.

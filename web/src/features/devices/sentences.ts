@@ -16,7 +16,7 @@ export const say = {
   keepsNotOf: (number: number) => `It does not keep number ${String(number)}`,
   keepsOneMore: 'It keeps a combination for itself',
   keepForService: 'Keep for the service',
-  keepForServiceOf: (name: string) => `Keep ${name} for the whole service`,
+  keepForServiceOf: (name: string) => `Keep for the service: ${name}`,
   isKeptForService: (name: string) => `${name} is kept for the whole service.`,
   ofEdition: (kind: string, edition: number) => `${kind}, edition ${String(edition)}`,
   otherEdition: (edition: number, who: string) =>
