@@ -6,6 +6,7 @@ require "sinatra/base"
 require "sequel"
 require "openapi_first"
 require_relative "../core/lib/kippen"
+require_relative "../core/data_folder"
 
 module Kippen
   # The web server's side: routes parse, call the core and the store, and render.
@@ -13,7 +14,7 @@ module Kippen
     ROOT = File.expand_path("..", __dir__)
     CONTRACT = File.join(__dir__, "contract", "openapi.yaml")
     DATA = File.join(ROOT, "core", "data")
-    KNOWLEDGE = Knowledge.read(DATA)
+    KNOWLEDGE = Knowledge.read(DataFolder.texts(DATA))
     KINDS, CODES, CATALOGUE, COMBINATIONS, ARRANGEMENTS, SETTINGS, SEARCH = *KNOWLEDGE
   end
 end

@@ -4,6 +4,7 @@ require "minitest/autorun"
 require "stringio"
 require "tmpdir"
 require_relative "../lib/kippen"
+require_relative "../data_folder"
 
 module Kippen
   # What core tests share: a small remote control, and short ways to speak of presses.
@@ -46,7 +47,7 @@ module Kippen
     def command(*arguments, input: "")
       output = StringIO.new
       errors = StringIO.new
-      status = CommandLine.new(input: StringIO.new(input), output:, errors:).run(arguments)
+      status = CommandLine.new(input: StringIO.new(input), output:, errors:, open: ->(file, &read) { File.open(file, "rb", &read) }).run(arguments)
       [status, output.string, errors.string]
     end
   end

@@ -6,7 +6,7 @@ module Kippen
   # The data that ship, and a client of the demo's kind with devices of them.
   module KindsData
     DATA = File.expand_path("../data", __dir__)
-    KNOWLEDGE = Knowledge.read(DATA)
+    KNOWLEDGE = Knowledge.read(DataFolder.texts(DATA))
     # Made-up apps, as a client might have them.
     APPS = JSON.parse(File.read(File.expand_path("apps.json", __dir__))).freeze
     WITH_APPS = Fitting.read("kippen" => "fitting/1", "apps" => APPS)

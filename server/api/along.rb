@@ -12,7 +12,7 @@ module Kippen
           device, lanes = AlongRoutes.meant(fitting, along, sought)
           problem(404, "There is no such device, nor such a button") unless device
 
-          deadline = Deadline.new(RevisionRoutes::LOOK_S)
+          deadline = Server.deadline(RevisionRoutes::LOOK_S)
           json("revision" => revision[:number], **RenderAlong.new(fitting, along, deadline:).of(device, sought["setting"], lanes, to: sought["to"]))
         end
       end

@@ -27,7 +27,7 @@ module Kippen
       end
 
       def self.along(app, fit)
-        along = Tuning::Along.of(fit.series, fit.whole(app.sent["timing"]), app.sent["setting"], deadline: Deadline.new(ALONG_S))
+        along = Tuning::Along.of(fit.series, fit.whole(app.sent["timing"]), app.sent["setting"], deadline: Server.deadline(ALONG_S))
         { "values" => along.settable, "states" => along.states, "at" => along.at }
       end
 

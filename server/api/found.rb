@@ -20,7 +20,7 @@ module Kippen
         app.get("/api/clients/:client/found") do
           fitting, = revisions.fitting(params["client"])
           topics = SEARCH.find(Search::Topics.of(fitting, KNOWLEDGE.of(fitting)), sought["words"]).first(MOST)
-          changed = Store::History.new(database, params["client"]).changed(Deadline.new(HISTORY_S))
+          changed = Store::History.new(database, params["client"]).changed(Server.deadline(HISTORY_S))
           saved = SEARCH.find(FoundRoutes.saved(changed), sought["words"], met: MET).first(REVISIONS)
           json("found" => [*topics, *saved].map { |one| FoundRoutes.topic(one) })
         end

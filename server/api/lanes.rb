@@ -11,7 +11,7 @@ module Kippen
           place, mode = spot(fitting)
           resolver = Press::Resolver.new(fitting)
           render = RenderLanes.new(fitting)
-          deadline = Deadline.new(RevisionRoutes::LOOK_S)
+          deadline = Server.deadline(RevisionRoutes::LOOK_S)
           lanes = fitting.buttons.map { |button| deadline.check || render.lane(Press::Lane.new(fitting, button, place:, mode:, resolver:)) }
           json("revision" => sought["revision"] || revision[:number], "place" => place, "mode" => mode, "lanes" => lanes,
                "heads" => fitting.devices.map { |device| render.head(device) })

@@ -41,7 +41,7 @@ module Kippen
       # Modes that could be left before, or were not there. A change that is saved is not kept waiting for
       # it: what can't be walked through in time is not told.
       def traps
-        @traps ||= Reach::Traps.new_ones(@before, @after, KNOWLEDGE, deadline: @deadline == Deadline::NEVER ? Deadline.new(WALK_S) : @deadline)
+        @traps ||= Reach::Traps.new_ones(@before, @after, KNOWLEDGE, deadline: @deadline == Deadline::NEVER ? Server.deadline(WALK_S) : @deadline)
       rescue Deadline::Passed
         @deadline == Deadline::NEVER ? @traps = [] : raise
       end

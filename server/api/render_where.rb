@@ -38,7 +38,7 @@ module Kippen
 
       # Yields a Deadline; nothing where it passes.
       def in_time(part)
-        yield Deadline.new(@part_s)
+        yield Server.deadline(@part_s)
       rescue Deadline::Passed
         @left_out << Words.say(:"#{part}_left_out")
         []

@@ -24,7 +24,7 @@ module Kippen
 
         app.post("/api/clients/:client/previews") do
           LOOKS.take([account.id, sent["page"]]) do |outdone|
-            deadline = Deadline.new(LOOK_S, &outdone)
+            deadline = Server.deadline(LOOK_S, &outdone)
             result = RevisionRoutes.make(self, revisions.head(params["client"]), RevisionRoutes.changes(sent), deadline:)
             json(Preview.new(result, deadline:).to_h)
           end

@@ -30,7 +30,7 @@ module Kippen
           json(SittingRoutes.view(self, TrialRoutes.keep(self, fitting), fitting))
         end
 
-        app.get("/api/clients/:client/drift") { json(DriftTold::ASKED.take(account.id) { |outdone| DriftTold.of(self, Deadline.new(DriftTold::MOST_S, &outdone)) }) }
+        app.get("/api/clients/:client/drift") { json(DriftTold::ASKED.take(account.id) { |outdone| DriftTold.of(self, Server.deadline(DriftTold::MOST_S, &outdone)) }) }
       end
 
       # A file's trials as a sitting of their own, of the button that is named, whatever the file calls it. Returns its row.

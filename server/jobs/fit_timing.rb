@@ -34,7 +34,7 @@ module Kippen
 
         # What goes wrong with the trials goes wrong again: it is told, and not tried again.
         def fit(fits, row)
-          deadline = Deadline.new(MOST_S)
+          deadline = Server.deadline(MOST_S)
           result = FitResult.of(row, Tuning::Watch.new do |done, of|
             deadline.check
             tell(fits, row, done, of)

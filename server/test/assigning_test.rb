@@ -173,7 +173,7 @@ module Kippen
     def test_a_look_that_takes_too_long_is_refused_and_an_older_one_gives_up
       add_client(DEMO)
       look = -> { preview("assign", button: EDGE, gesture: "tap", action: MARK) }
-      Deadline.stub(:new, Deadline.new(-1)) { look.call }
+      Deadline.stub(:new, Server.deadline(-1)) { look.call }
       assert_problem 413
       assert_match(/do it in parts/, answer["detail"])
       Server::RevisionRoutes::LOOKS.stub(:take, ->(_, &block) { block.call(-> { true }) }) { look.call }

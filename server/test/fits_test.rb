@@ -76,7 +76,7 @@ module Kippen
 
     def test_one_that_takes_too_long_says_so
       want
-      deadline = Deadline.new(-1, clock: -> { 0 })
+      deadline = Server.deadline(-1)
       Deadline.stub(:new, deadline) { work }
       assert_equal ["failed", "So many trials take longer to fit than anybody waits: choose fewer sittings."], fit.values_at("state", "error")
     end

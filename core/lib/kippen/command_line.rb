@@ -17,7 +17,9 @@ module Kippen
     # Something the caller asked for can't be done; the message says what.
     class Misuse < Error; end
 
-    def initialize(input:, output:, errors:)
+    # open – takes a file's name, yields what can be read of it
+    def initialize(input:, output:, errors:, open:)
+      @open = open
       @input = input
       @output = output
       @errors = errors
@@ -148,7 +150,7 @@ module Kippen
     def open_file(file, &)
       return yield(@input.binmode) if file == "-"
 
-      File.open(file, "rb", &)
+      @open.call(file, &)
     end
   end
 end

@@ -4,10 +4,9 @@ module Kippen
   # What is known besides the client: device kinds, the browser's codes, actions, combinations of keys,
   # arrangements, settings, stand-in hands, topics to be found. One value, so that whatever decides about a fitting is given the same.
   Knowledge = Struct.new(:kinds, :codes, :catalogue, :combinations, :arrangements, :settings, :search, :host_kinds, :hands, :topics, keyword_init: true) do
-    # folder – laid out as core/data. Raises Invalid.
-    def self.read(folder)
-      text = ->(name) { File.read(File.join(folder, name)) }
-      texts = ->(pattern) { Dir[File.join(folder, pattern)].map { |file| File.read(file) } }
+    # texts – takes a name or a pattern of names of core/data, gives the texts of those files, see DataFolder. Raises Invalid.
+    def self.read(texts)
+      text = ->(name) { texts[name].first }
       catalogue = Catalogue.read(texts["actions/*.json"])
       new(kinds: Kinds.read(texts["kinds/*.json"]), codes: Kinds::Codes.read(text["codes/keys.json"], text["codes/buttons.json"]),
           catalogue:, combinations: Catalogue::Combinations.read(catalogue, text["kept-combinations.json"]),

@@ -40,7 +40,7 @@ module Kippen
     end
 
     def test_it_ends_where_it_takes_too_long
-      assert_raises(Deadline::Passed) { Reach::FreePlaces.new(client, KNOWLEDGE.of(client), deadline: Deadline.new(-1)).of(LOUDER) }
+      assert_raises(Deadline::Passed) { Reach::FreePlaces.new(client, KNOWLEDGE.of(client), deadline: Deadline.new(-1, clock: -> { 0 })).of(LOUDER) }
     end
 
     def test_only_where_it_is_wanted

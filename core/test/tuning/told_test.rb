@@ -7,7 +7,7 @@ module Kippen
   class ToldTest < CoreTest
     include Hands
 
-    KNOWN = Knowledge.read(File.expand_path("../../data", __dir__))
+    KNOWN = Knowledge.read(DataFolder.texts(File.expand_path("../../data", __dir__)))
 
     def file(offered, trials, **more)
       Formats::TrialsJson.read(JSON.generate({ "kippen" => "trials/1", "button" => { "id" => "b" }, "offered" => offered,
