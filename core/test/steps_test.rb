@@ -64,6 +64,14 @@ module Kippen
       assert put(several([LOUDER], *[[LOUDER, 0]] * 7), button: MOUSE)
     end
 
+    # A line of a shortlist is done by the host that shows it.
+    def test_a_line_of_a_shortlist_has_the_limits_of_its_host
+      line = ->(action) { made(fitting, "shortlist", shortlist: { "name" => "Evening", "host" => "tv", "items" => [{ "action" => action }] }) }
+      assert_equal 1, line[several([LOUDER], [LOUDER, 500])].shortlists.size
+      refused = assert_raises(Invalid) { line[several([LOUDER], *[[LOUDER, 500]] * 4)] }
+      assert_equal [["/change/shortlist/items/0", "the television does at most 4 steps by one press; these are 5"]], refused.faults.map(&:to_a)
+    end
+
     def test_a_step_may_name_a_new_app_and_the_app_is_used_while_it_does
       made = put(several([LOUDER], [{ "kind" => "open", "app" => { "name" => "Kelp Radio" } }, 500]), button: MOUSE).fitting
       assert_equal "kelp-radio", made.assignments.last.action["steps"][1]["action"]["app"]

@@ -37,19 +37,17 @@ module Kippen
         keep(app, stream) { |fitting| read(app.sent["messages"], fitting, raw: stream[:raw]) }
       end
 
-      # Keeps the Press::Bench::Messages that the block reads by a Fitting, whoever sent them. A press may
-      # confirm a change: where what it came to does the main job. ahead – see Store::Benches#take
+      # Keeps the Press::Bench::Messages that the block reads by a Fitting, whoever sent them. ahead – see Store::Benches#take
       def self.keep(app, stream, **ahead, &)
         seen, touched = heard(app, stream, **ahead, &)
-        job = Reach::MainJob.new(KNOWLEDGE)
-        app.confirmations.confirm(stream[:client_id], seen.decided.select { |outcome| job.done?(seen.fitting, outcome) }.map(&:button))
         cues = RenderScreen.cues(seen.fitting, seen.decided, seen.modes_changed, touched)
         RenderBench.view(stream, seen).merge("cues" => cues, "quiet" => seen.fitting.cues["quiet"],
                                              "places" => touched.transform_values(&:where))
       end
 
       # What was decided happens on the screens while the stream is still held: otherwise what comes next
-      # might happen there before. What is pressed because a sitting asked for it is really done nowhere.
+      # might happen there before. What is pressed because a sitting asked for it is really done nowhere. A press may confirm
+      # a change, where what it came to does the main job: with what it was decided by, or not at all.
       # Returns [Store::Benches::Seen, { host id => Standins::Screen }].
       def self.heard(app, stream, **ahead, &)
         Store.transaction(app.database) do
@@ -58,8 +56,15 @@ module Kippen
           changed = seen.modes_changed.map(&:first)
           events = Store::Screens::Events.new(decided: seen.decided.reject { |one| one.button == asked },
                                               presses: seen.presses.reject { |one| one.button == asked }, now_us: seen.now_us)
-          [seen, app.screens.follow(stream[:client_id], seen.fitting, events, changed, seen.bench.modes)]
+          touched = app.screens.follow(stream[:client_id], seen.fitting, events, changed, seen.bench.modes)
+          confirm(app, stream, seen.fitting, events.decided)
+          [seen, touched]
         end
+      end
+
+      def self.confirm(app, stream, fitting, decided)
+        job = Reach::MainJob.new(KNOWLEDGE)
+        app.confirmations.confirm(stream[:client_id], decided.select { |outcome| job.done?(fitting, outcome) }.map(&:button))
       end
 
       # Takes the contract's messages; returns Press::Bench::Messages. Raises Invalid with
@@ -84,7 +89,7 @@ module Kippen
         raise ArgumentError, "#{Faults.show(source)} is no source that can be heard" unless Store::RawMessages::SOURCE.match?(source)
         raise ArgumentError, "#{kind} can't be heard" unless Press::Events::KINDS.key?(kind)
       end
-      private_class_method :check, :heard
+      private_class_method :check, :heard, :confirm
     end
   end
 end

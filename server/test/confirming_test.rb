@@ -124,6 +124,28 @@ module Kippen
       assert_equal "Revision 4 taken back: nobody confirmed it. Changed since, so it stays: Mouse, wheel lines: 1 → its own", desk["revision"]["note"]
     end
 
+    # Nobody confirmed either of two: both go, and each is named.
+    def test_several_that_nobody_confirmed_are_taken_back_together
+      swap
+      change({ "kind" => "assign", "button" => "mouse/back", "gesture" => "tap", "action" => { "kind" => "click", "button" => "left" } }, parent: 2)
+      change({ "kind" => "clear", "button" => "mouse/right", "gesture" => "tap" }, parent: 3)
+      assert_equal [4, ["Mouse, Back side button"]], [pending["revision"], pending["buttons"].map { |one| one["name"] }]
+      run_out
+      refute swapped?
+      assert_equal "Revisions 2, 3, 4 taken back: nobody confirmed it", desk["revision"]["note"]
+    end
+
+    # Who saves from no page of Kippen's has everybody's revisions against it, also one's own.
+    def test_without_a_page_all_others_count
+      add_client(MOUSE)
+      change({ "kind" => "client", "name" => "One" })
+      change({ "kind" => "client", "name" => "Two" })
+      assert_equal 409, status
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "page" => "mine", "change" => { "kind" => "client", "name" => "Two" })
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "page" => "mine", "change" => { "kind" => "client", "name" => "Three" })
+      assert_equal 201, status, "one's own page has nothing against itself"
+    end
+
     # A link that took the main job away goes too, or the next change of anything would do it again.
     def test_a_link_that_caused_it_is_taken_back_too
       second = MOUSE["devices"].first.merge("id" => "second", "name" => "Second mouse")

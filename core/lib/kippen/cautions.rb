@@ -47,6 +47,18 @@ module Kippen
                   *not_more_modes(button, item, system), *not_that_shortlist(button, action), *not_those_steps(button, action, system)]).uniq
     end
 
+    # Why a host can't do the steps of an action, in words; empty where it can, or it is one alone. kind – a HostKinds::Kind
+    def self.steps(kind, action)
+      steps = Steps.of(action) or return []
+      can = kind.steps
+      system = kind.system
+      pauses = steps.drop(1).map(&:pause_ms).reject { |ms| can.pause?(ms) }.uniq
+      [*(Words.say(:more_steps, system:, most: can.most, count: steps.size) if steps.size > can.most),
+       *pauses.map do |ms|
+         Words.say(:no_such_pause, system:, pause: Words.pause(ms), from: Words.pause(can.from_ms), to: Words.pause(can.to_ms), step: Words.pause(can.step_ms))
+       end]
+    end
+
     # Can a device hold back what this button does by itself?
     def held_back?(button) = (@kinds.button(@fitting.device(button.device), button) || {}).fetch("held_back", true)
 
@@ -132,14 +144,8 @@ module Kippen
 
     # A host does so many one after another, with pauses that it can make.
     def not_those_steps(button, action, system)
-      steps = Steps.of(action) or return []
       host = @fitting.host(button.host)
-      can = (host.system == system ? @host_kinds.at(host) : @host_kinds.of(system)).steps
-      pauses = steps.drop(1).map(&:pause_ms).reject { |ms| can.pause?(ms) }.uniq
-      [*(Words.say(:more_steps, system:, most: can.most, count: steps.size) if steps.size > can.most),
-       *pauses.map do |ms|
-         Words.say(:no_such_pause, system:, pause: Words.pause(ms), from: Words.pause(can.from_ms), to: Words.pause(can.to_ms), step: Words.pause(can.step_ms))
-       end]
+      Cautions.steps(host.system == system ? @host_kinds.at(host) : @host_kinds.of(system), action)
     end
 
     def not_repeated(item)

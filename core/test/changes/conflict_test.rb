@@ -35,6 +35,16 @@ module Kippen
       end
     end
 
+    # One takes the whole device out, the other says something of one of its buttons, in either order: one lies within the other.
+    def test_what_lies_within_what_the_other_changed_is_a_conflict
+      inside = change("button", button: BACK, set: { "name" => "Thumb" })
+      whole = change("take_out", id: "mouse-with-five-buttons")
+      [[whole, inside], [inside, whole]].each do |theirs, mine|
+        met = conflict(theirs, mine)
+        assert_operator met.theirs.size, :>=, 1, [theirs, mine].map(&:class)
+      end
+    end
+
     def test_of_the_same_it_is_a_conflict_with_both_sides
       met = conflict(assign(BACK, "tap"), assign(BACK, "long_press"))
       assert_equal [["Mouse with five buttons, Back side button, long-press: Ask for help.", "Mouse with five buttons, Back side button, tap: Page before."],

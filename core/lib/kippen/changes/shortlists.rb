@@ -56,13 +56,19 @@ module Kippen
 
       def fault(draft, action, host, locked, index)
         draft.catalogue.check(action, "/change/shortlist/items/#{index}/action")
-        entry = draft.catalogue.entry(action)
-        hosts = draft.catalogue.hosts(action)
-        words = if hosts && !hosts.include?(host.system) then Words.say(:line_not_on_host, action: draft.catalogue.name(action), host: host.name || host.id)
-                elsif locked && entry && !entry.locked.include?(host.system) then Words.say(:line_not_locked, action: draft.catalogue.name(action))
-                elsif entry&.only(action) then Words.say(:line_needs_words, action: draft.catalogue.name(action))
-                end
+        words = cant(draft.catalogue, action, host, locked) || Cautions.steps(draft.knowledge.host_kinds.at(host), action).first
         words && Fault.new("/change/shortlist/items/#{index}", words)
+      end
+
+      # Why a line can't be there, in words, or nil.
+      def cant(catalogue, action, host, locked)
+        entry = catalogue.entry(action)
+        hosts = catalogue.hosts(action)
+        name = catalogue.name(action)
+        if hosts && !hosts.include?(host.system) then Words.say(:line_not_on_host, action: name, host: host.name || host.id)
+        elsif locked && entry && !entry.locked.include?(host.system) then Words.say(:line_not_locked, action: name)
+        elsif entry&.only(action) then Words.say(:line_needs_words, action: name)
+        end
       end
 
       # Its mode, where it is stepped through; while it isn't, the mode stays with what stands in it, and nothing takes it.
