@@ -122,6 +122,9 @@ module Kippen
       back = done.does({ "kind" => "steps_back" })
       assert_equal ["1 of 2 steps are taken back. It stays: Lock the screen.", 5, true], back.state.values_at("said", "volume", "locked")
       assert_equal "There are no steps to take back.", back.does({ "kind" => "steps_back" }).state["said"]
+      mute = { "kind" => "volume", "direction" => "mute" }
+      muted = screen(fitting, "desk").at(0, OK).did(outcome(several([LOUDER], [mute, 0])), nil).at(10)
+      assert_equal [5, false], muted.does({ "kind" => "steps_back" }).state.values_at("volume", "muted"), "quieter first would unmute, and the rest mute again"
       broken = screen(fitting, "desk").at(0, OK).did(outcome(several([LOUDER], [LOUDER, 5000])), nil).at(100).pressed(OK, 5)
       assert_equal 5, broken.does({ "kind" => "steps_back" }).state["volume"], "what was done of them"
     end

@@ -104,6 +104,22 @@ module Kippen
       end
     end
 
+    # Who said so is whoever kept it here, and another service's clients are no matter of this one.
+    def test_who_brought_it_elsewhere_does_not_come_along_and_others_do_not_use_it
+      keep(PAD.merge("by" => "Somebody Else", "at" => "2020-01-01"))
+      assert_equal PAD.merge("edition" => 1), file
+      own = [@service, @client]
+      @service = store.add_service("Withy Bed")
+      sign_in_as("specialist")
+      add_client(DESK)
+      change({ "kind" => "add_devices", "kinds" => [PAD], "devices" => [{ "of" => "reed-pad" }] })
+      assert_equal 201, status
+      @service, @client = own
+      sign_in_as("specialist")
+      assert_equal([0], kept.map { |one| one["used"] })
+      assert take_away(1)["gone"]
+    end
+
     # What one begins with can be kept as it is.
     def test_a_blank_one_is_right_by_itself
       blank = ask("/api/service/kinds")["blank"]

@@ -71,6 +71,26 @@ module Kippen
       refute_match(/\ABroken off/, screen(11_000)["said"])
     end
 
+    # A press without a filter is known in the instant in which it begins the steps: it is not their stop.
+    def test_at_one_instant_the_press_comes_before_what_it_does
+      press = Press::Stories::Press.new(KNEE, 5, 5)
+      outcome = Press::Outcome.new(5, KNEE, "tap", "fire", 5, "base", "everywhere", LOUDER)
+      assert_equal [press, outcome], Server::Store::Screens::Events.new(decided: [outcome], presses: [press], now_us: 5).in_order
+    end
+
+    # The stop is a key of the remote, the steps go on at the computer.
+    def test_a_stop_at_another_host
+      add_client(JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json"))))
+      @stream = stream
+      steps = [{ "action" => LOUDER }, { "action" => LOUDER, "pause_ms" => 30_000 }]
+      change({ "kind" => "assign", "button" => "mouse/forward", "gesture" => "tap",
+               "action" => { "kind" => "steps", "steps" => steps, "stop" => "remote/ok" } })
+      tap("mouse/forward", 1000)
+      heard(4000, ["remote/ok", "down"])
+      computer = at(4010) { ask("/api/clients/#{@client}/screens")["screens"].find { |one| one["system"] == "computer" } }
+      assert_match(/\ABroken off: 1 of 2/, computer["said"])
+    end
+
     def test_what_the_client_has_is_asked_for_with_the_limits_of_each_host
       asks = ask("/api/clients/#{@client}/actions")["actions"].find { |one| one["id"] == "steps" }["asks"]
       assert_equal(%w[computer tablet phone television], asks[0]["hosts"].map { |one| one["system"] })

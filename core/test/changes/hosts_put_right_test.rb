@@ -57,7 +57,9 @@ module Kippen
     # Who changes something else of it says nothing anew.
     def test_who_said_so_stays_with_it
       once = put_right("lines" => 9).fitting
-      again = made(once, "host", host: { "id" => "tv", "name" => "Set", "system" => "television", "corrected" => once.host("tv").corrected })
+      change = Changes.read({ "kind" => "host",
+                              "host" => { "id" => "tv", "name" => "Set", "system" => "television", "corrected" => once.host("tv").corrected } })
+      again = Changes.make(once, change, knowledge: KNOWLEDGE, by: "Wenna", at: "2026-11-26T12:00:00Z").fitting
       assert_equal once.host("tv").corrected, again.host("tv").corrected
     end
   end

@@ -72,6 +72,25 @@ module Kippen
       assert_equal ["/change/document/hosts"], refused.map(&:first)
     end
 
+    # A box with one socket less: what sat in it stays, on nothing; what was off before for another reason stays as it was.
+    def test_what_sat_in_a_place_that_is_gone_stays_on_nothing
+      box = JSON.parse(JSON.generate(KINDS.find("switch-box").data)).merge("id" => "reed-box", "name" => "Reed box", "edition" => 1)
+      carrier = made(made(bare, "kind", document: box), "add_device", of: "reed-box", host: "desk")
+      fitting = add(carrier, "switch", host: "desk", on: { "device" => "reed-box", "place" => box["seats"].last["id"] })
+      fitting = add(fitting, "switch", host: "desk", on: { "device" => "reed-box", "place" => box["seats"].first["id"] })
+      taken = take_up(box.merge("edition" => 2, "seats" => box["seats"][0..-2]), fitting)
+      assert_equal([nil, box["seats"].first["id"]], taken.fitting.devices.last(2).map { |device| device.seat&.place })
+      assert_match(/its place on Reed box is gone/, taken.left_out.join)
+    end
+
+    # What could not be there before, and is all the same (from a file), is nobody's doing now.
+    def test_what_could_not_be_there_before_is_left_alone
+      light = { "button" => "reed-pad/left", "gesture" => "tap", "action" => { "kind" => "system", "do" => "light-on" } }
+      fitting = amended(@before, "assignments" => [light])
+      refute_empty Cautions.new(fitting, KNOWLEDGE.of(fitting)).reasons(fitting.buttons.first, fitting.list("assignments").first)
+      refute take_up(second, fitting).fitting.assignments.first.off
+    end
+
     def test_what_changes_nothing_or_is_not_there_is_refused
       assert_equal ["/change/document"], faults { take_up(PAD) }.map(&:first)
       assert_equal ["/change/document"], faults { take_up(PAD.merge("id" => "other")) }.map(&:first)
