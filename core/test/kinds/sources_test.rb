@@ -41,13 +41,13 @@ module Kippen
       assert_includes kinds[bare, "pointer:3"], "mouse-five"
       assert_includes kinds[bare, "key:Space"].first(4), "switch"
       assert_empty kinds[bare, "key:F24"]
-      phone = bare("hosts" => [{ "id" => "p", "system" => "phone" }])
-      at_home = KINDS.find("phone-keys").data["buttons"].filter_map { |one| one["heard"]["browser"].first }.first
-      first = KINDS.find(kinds[phone, at_home].first)
-      assert_includes first.systems, "phone", "what can be at the client's host before the rest"
       own = JSON.parse(JSON.generate(KINDS.find("switch").data)).merge("id" => "reed", "name" => "Reed")
       own["buttons"][0]["heard"]["browser"] = ["key:F24"]
-      assert_equal ["reed"], kinds[made(bare, "kind", document: own), "key:F24"]
+      client = made(bare, "kind", document: own)
+      assert_equal ["reed"], kinds[client, "key:F24"]
+      other = JSON.parse(JSON.generate(own)).merge("id" => "sedge", "name" => "Sedge", "hosts" => { "phone" => own["hosts"]["phone"] })
+      own["buttons"][0]["heard"]["browser"] << "key:F23"
+      assert_equal %w[reed sedge], kinds[made(made(bare, "kind", document: own), "kind", document: other), "key:F24"]
     end
 
     def test_what_was_found_by_pressing_goes_before_what_the_kind_says
