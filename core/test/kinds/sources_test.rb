@@ -46,6 +46,7 @@ module Kippen
       client = made(bare, "kind", document: own)
       assert_equal ["reed"], kinds[client, "key:F24"]
       other = JSON.parse(JSON.generate(own)).merge("id" => "sedge", "name" => "Sedge", "hosts" => { "phone" => own["hosts"]["phone"] })
+      own = JSON.parse(JSON.generate(own))
       own["buttons"][0]["heard"]["browser"] << "key:F23"
       assert_equal %w[reed sedge], kinds[made(made(bare, "kind", document: own), "kind", document: other), "key:F24"]
     end
