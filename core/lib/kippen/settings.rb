@@ -6,7 +6,7 @@ module Kippen
   class Settings
     FORMAT = "settings/1"
 
-    # One setting: type "number", "flag" or "choice".
+    # One setting: type "number", "flag", "choice" or "buttons" (some of the device's).
     Setting = Struct.new(:data) do
       def id = data["id"]
       def name = data["name"]
@@ -16,11 +16,20 @@ module Kippen
       # As it is on a system: what can be set there differs. Data: "on".
       def on(system) = data.key?("on") ? Setting.new(data.except("on").merge(data["on"].fetch(system)).freeze).freeze : self
 
+      # As it is of a Fitting::Device: which buttons there are to choose from.
+      def of(device)
+        return self unless data["type"] == "buttons"
+
+        choices = device.buttons.map { |button| { "value" => button.id, "words" => button.name || button.id } }
+        Setting.new(data.merge("choices" => choices, "usual" => choices.map { |one| one["value"] }).freeze).freeze
+      end
+
       # What is wrong with a value, in words, or nil.
       def fault(value)
         case data["type"]
         when "number" then Words.say(:must_be_like, value: Faults.show(value), allowed: allowed) unless number?(value)
         when "flag" then Words.say(:must_be_true_or_false, value: Faults.show(value)) unless [true, false].include?(value)
+        when "buttons" then Words.say(:must_be_some_of, value: Faults.show(value), values: values.join(", ")) unless some?(value)
         when "choice" then Words.say(:must_be_one_of, value: Faults.show(value), values: values.join(", ")) unless values.include?(value)
         end
       end
@@ -29,6 +38,7 @@ module Kippen
 
       def number?(value) = value.is_a?(Integer) && value.between?(data["from"], data["to"]) && ((value - data["from"]) % data["step"]).zero?
       def allowed = Words.say(:whole_number_from_steps, from: data["from"], to: data["to"], step: data["step"])
+      def some?(value) = value.is_a?(Array) && value.any? && value.uniq == value && (value - values).empty?
       def values = data["choices"].map { |choice| choice["value"] }
     end
 
@@ -55,7 +65,7 @@ module Kippen
       all.select { |one| one.data["of"] == "host" && one.data["systems"].include?(host.system) }.map { |one| one.on(host.system) }
     end
 
-    def of_device(device) = all.select { |one| one.data["of"] == "device" && one.data["kinds"].include?(device.kind) }
+    def of_device(device) = all.select { |one| one.data["of"] == "device" && one.data["kinds"].include?(device.kind) }.map { |one| one.of(device) }
 
     # The value that is set, or nil for the host's or device's own. item – its JSON object
     def self.value(setting, item) = setting.member ? item[setting.member] : item.fetch("settings", {})[setting.id]

@@ -196,7 +196,7 @@ module Kippen
       def value(name, value)
         return Words.say(value == "release" ? :from_letting_go : :from_the_press) if name.end_with?("_from")
 
-        "#{shown({ true => "on", false => "off" }.fetch(value, value))}#{" ms" if name.end_with?("_ms")}"
+        "#{value.is_a?(Array) ? value.join(", ") : shown({ true => "on", false => "off" }.fetch(value, value))}#{" ms" if name.end_with?("_ms")}"
       end
 
       def link(one, other)

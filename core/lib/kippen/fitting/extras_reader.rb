@@ -52,7 +52,7 @@ module Kippen
       def check_settings(list)
         objects(@document, list, Limits::DEVICES, Faults.new).each do |item, pointer|
           settings = item.fetch("settings", {})
-          next if settings.is_a?(Hash) && settings.size <= Limits::SETTINGS && settings.values.all? { |value| scalar?(value) }
+          next if settings.is_a?(Hash) && settings.size <= Limits::SETTINGS && settings.values.all? { |value| scalar?(value) || names?(value) }
 
           @faults.add("#{pointer}/settings", Words.say(:must_object_most_numbers_words, most: Limits::SETTINGS))
         end
@@ -61,6 +61,9 @@ module Kippen
       def scalar?(value)
         [Integer, Float, TrueClass, FalseClass].any? { |type| value.is_a?(type) } || (value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS)
       end
+
+      # Some of the device's buttons.
+      def names?(value) = value.is_a?(Array) && value.size.between?(1, Kinds::Reader::BUTTONS) && value.all? { |one| Ids.ok?(one) }
 
       def check_arrangements
         objects(@document, "arrangements", Limits::ARRANGEMENTS, @faults).each do |item, pointer|

@@ -11,6 +11,7 @@ module Kippen
       has_nothing_in_it: "%{name} has nothing in it",
       must_chosen_first: "must be chosen first",
       the_button: "the button",
+      must_be_some_of: "is %{value}, must be some of %{values}",
       must_be_one_of: "is %{value}, must be one of %{values}",
       must_be_like: "is %{value}, must be %{allowed}",
       must_be_text_to: "must be text of 1 to %{most} characters",

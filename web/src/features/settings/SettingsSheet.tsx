@@ -52,7 +52,7 @@ function One({ about, setting }: { about: SettingsOf; setting: Setting }) {
 }
 
 function choices(setting: Setting) {
-  if (setting.type === 'choice') {
+  if (setting.type === 'choice' || setting.type === 'buttons') {
     return (setting.choices ?? []).map((one) => ({ value: one.value, label: one.words }))
   }
   return [
@@ -64,6 +64,7 @@ function choices(setting: Setting) {
 const shown = (value: Setting['value']) => (typeof value === 'boolean' ? (value ? 'on' : 'off') : value)
 
 function usual(setting: Setting): string {
+  if (setting.type === 'buttons') return say.allOfThem
   const value = shown(setting.usual)
   return String(setting.choices?.find((one) => one.value === value)?.words ?? value)
 }
@@ -75,6 +76,19 @@ function Control(props: {
   id?: string
 }) {
   const { setting, disabled, onSet, ...field } = props
+  if (setting.type === 'buttons') {
+    return (
+      <Select
+        {...field}
+        mode="multiple"
+        disabled={disabled}
+        placeholder={say.allOfThem}
+        value={(setting.value as string[] | null) ?? []}
+        options={choices(setting)}
+        onChange={(value: string[]) => onSet(value.length > 0 ? value : null)}
+      />
+    )
+  }
   if (setting.type === 'number') {
     return <Figure key={String(setting.value)} {...props} />
   }

@@ -2236,7 +2236,7 @@ export interface components {
             id: string;
             name: string;
             /** @enum {unknown} */
-            type: "number" | "flag" | "choice";
+            type: "number" | "flag" | "choice" | "buttons";
             from?: number;
             to?: number;
             step?: number;
@@ -2245,9 +2245,9 @@ export interface components {
                 value: string;
                 words: string;
             }[];
-            usual: number | boolean | string;
+            usual: number | boolean | string | string[];
             /** @description null where nothing is set */
-            value: number | boolean | string | null;
+            value: number | boolean | string | string[] | null;
             good_for: string;
             costs: string;
         };
@@ -2502,7 +2502,7 @@ export interface components {
             of: "host" | "device";
             id: string;
             setting: string;
-            value: number | boolean | string | null;
+            value: number | boolean | string | string[] | null;
         } | {
             /** @constant */
             kind: "reset";
