@@ -29,10 +29,12 @@ module Kippen
       end
 
       def self.summaries(app, fitting)
-        counts = app.trials.counts(app.params["client"])
-        stamps = app.trials.stamps(app.params["client"])
+        rows = app.sittings.all(app.params["client"], most: SITTINGS_SHOWN)
+        ids = rows.map { |row| row[:id] }
+        counts = app.trials.counts(ids)
+        stamps = app.trials.stamps(ids)
         render = RenderTuning.new(fitting)
-        app.sittings.all(app.params["client"]).first(SITTINGS_SHOWN).map do |row|
+        rows.map do |row|
           render.summary(row, counts.fetch(row[:id], {})).merge("stamp" => stamps[row[:id]])
         end
       end

@@ -33,8 +33,11 @@ module Kippen
         # The open one of a client, or nil.
         def open(client) = SittingRow.readable(@database[:sittings].first(client_id: client, ended_at: nil))
 
-        # All of a client, the newest first.
-        def all(client) = @database[:sittings].where(client_id: client).reverse(:began_at).map { |row| SittingRow.readable(row) }
+        # Those of a client, the newest first. most – so many; nil: all
+        def all(client, most: nil)
+          rows = @database[:sittings].where(client_id: client).reverse(:began_at)
+          (most ? rows.limit(most) : rows).map { |row| SittingRow.readable(row) }
+        end
 
         # Begins one; another that is open ends. The block takes its row and gives the first prompt. Returns the row.
         def start(client, **row)

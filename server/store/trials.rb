@@ -19,17 +19,17 @@ module Kippen
         end
 
         # { sitting id => { intended => how many are counted } }
-        def counts(client)
-          rows = @database[:trials].join(:sittings, id: :sitting_id).where(client_id: client, counted: true, intended: Tuning::PRESSES.keys)
+        def counts(sittings)
+          rows = @database[:trials].where(sitting_id: sittings, counted: true, intended: Tuning::PRESSES.keys)
           rows.group_and_count(:sitting_id, :intended).all.group_by { |row| row[:sitting_id] }
             .transform_values { |list| list.to_h { |row| row.values_at(:intended, :count) } }
         end
 
         # { sitting id => what is another once any of its trials counts otherwise or was meant otherwise }
-        def stamps(client)
-          said = Sequel.function(:concat, Sequel[:trials][:id], :counted, :intended)
-          whole = Sequel.function(:md5, Sequel.function(:string_agg, said, ",").order(Sequel[:trials][:id]))
-          @database[:trials].join(:sittings, id: :sitting_id).where(client_id: client).group(:sitting_id).select_hash(:sitting_id, whole.as(:stamp))
+        def stamps(sittings)
+          said = Sequel.function(:concat, :id, :counted, :intended)
+          whole = Sequel.function(:md5, Sequel.function(:string_agg, said, ",").order(:id))
+          @database[:trials].where(sitting_id: sittings).group(:sitting_id).select_hash(:sitting_id, whole.as(:stamp))
         end
 
         # What somebody says of one: does it count, what was meant, a note. asked – as in the contract

@@ -128,6 +128,19 @@ module Kippen
       assert_field "Other words to find it by", with: "theirs"
     end
 
+    # What was typed goes only where one says so.
+    def test_what_was_typed_is_not_lost
+      click_button "Begin it"
+      editor { fill_in "What it is called", with: "Reed pad" }
+      click_link "Clients"
+      assert_selector "[role=alertdialog]", text: "What you wrote here is not saved."
+      click_button "Go on writing"
+      editor { assert_field "What it is called", with: "Reed pad" }
+      editor { click_button "Close it" }
+      click_button "Leave it unsaved"
+      assert_no_selector "section[aria-labelledby='kind-title']"
+    end
+
     def test_what_is_wrong_is_told_at_its_field
       click_button "Begin it"
       editor do

@@ -10,8 +10,12 @@ const STEP = entry('steps', { kind: 'volume' }, [
   { member: 'direction', type: 'choice', usual: 'up' },
   { member: 'steps', type: 'number', usual: 2 },
 ])
+const SEVERAL = entry('steps', { kind: 'steps' }, [
+  { member: 'steps', type: 'steps' },
+  { member: 'stop', type: 'button', usual: 'itself' },
+])
 const volume = (direction: string) => ({ kind: 'volume', direction })
-const ALL = [CALL, STEP, LOUDER]
+const ALL = [CALL, STEP, LOUDER, SEVERAL]
 
 describe('an action being chosen', () => {
   it('is the entry that says most of it, with what was said', () => {
@@ -41,5 +45,23 @@ describe('an action being chosen', () => {
       contact: 'Wenna',
     })
     expect(meant(choose(undefined))).toBeNull()
+  })
+
+  it('of several steps is whole when each of them is, and more than one', () => {
+    const two = [
+      { action: volume('up') },
+      { action: { kind: 'call', do: 'call', contact: 'Wenna' }, pause_ms: 500 },
+    ]
+    const several = { kind: 'steps', steps: two, stop: 'mouse/right' }
+    expect(meant(choiceOf(several, ALL))).toEqual(several)
+    const choice = choiceOf(several, ALL)
+    const steps = choice.answers.steps as { choice: object; pauseMs: number }[]
+    expect(meant({ ...choice, answers: { ...choice.answers, steps: steps.slice(0, 1) } })).toBeUndefined()
+    const empty = [steps[0], { choice: choose(undefined), pauseMs: 0 }]
+    expect(meant({ ...choice, answers: { ...choice.answers, steps: empty } })).toBeUndefined()
+  })
+
+  it.each([['x'], [[1, null]], [undefined]])('of steps that can’t be made out, %j, is said anew', (steps) => {
+    expect(choiceOf({ kind: 'steps', steps } as never, ALL).answers).toEqual({ stop: 'itself' })
   })
 })

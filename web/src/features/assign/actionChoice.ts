@@ -47,11 +47,22 @@ export function choiceOf(action: Action | null, actions: CatalogueAction[]): Act
   return { picked, answers: { ...usual(picked.asks), ...answers }, asItIs: undefined }
 }
 
-const stepsOf = (given: unknown, actions: CatalogueAction[]): StepChoice[] =>
-  (given as { action: Action; pause_ms?: number }[]).map(({ action, pause_ms }) => ({
+/** What can't be made out of a file is said anew. */
+const stepsOf = (given: unknown, actions: CatalogueAction[]): StepChoice[] | undefined => {
+  if (!Array.isArray(given) || !given.every(isStep)) return undefined
+  return given.map(({ action, pause_ms }) => ({
     choice: choiceOf(action, actions),
     pauseMs: pause_ms ?? 0,
   }))
+}
+
+interface Step {
+  action: Action
+  pause_ms?: number
+}
+
+const isStep = (one: unknown): one is Step =>
+  typeof one === 'object' && one !== null && typeof (one as Partial<Step>).action === 'object'
 
 /** What holds where nothing is said. */
 export function usual(asks: Ask[]): Record<string, unknown> {

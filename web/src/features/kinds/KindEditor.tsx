@@ -1,8 +1,17 @@
 import { Button, Input, Select } from 'antd'
-import { useCallback, useState } from 'react'
+import { useCallback, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Host, KindEdition, ServiceKinds } from '../../shared/api'
-import { DeviceDrawing, Faults, Field, FormOf, useAnnounce, useTask } from '../../shared/ui'
+import {
+  DeviceDrawing,
+  Faults,
+  Field,
+  FormOf,
+  Leaving,
+  useAnnounce,
+  useTask,
+  useUnsaved,
+} from '../../shared/ui'
 import { ButtonParts } from './ButtonParts'
 import { without, type KindDocument } from './document'
 import { Editions } from './Editions'
@@ -24,6 +33,11 @@ interface Props {
 /** All that is known of one kind, to be changed and kept as its next edition. */
 export function KindEditor({ document, edition, kept, onClose }: Props) {
   const [now, setNow] = useState(document)
+  const part = useRef<HTMLElement>(null)
+  const { leaving, ask, stay, leave } = useUnsaved(part)
+  const close = () => {
+    if (ask(onClose)) onClose()
+  }
   // Who goes on in view of somebody else's edition goes on from that one.
   const [openedOn, setOpenedOn] = useState(edition)
   const asked = useAsked()
@@ -44,7 +58,7 @@ export function KindEditor({ document, edition, kept, onClose }: Props) {
   const newer = (save.refused?.problem as { edition?: KindEdition } | undefined)?.edition
   const title = edition === undefined ? say.newKind : now.name
   return (
-    <section className={styles.editor} aria-labelledby="kind-title">
+    <section ref={part} className={styles.editor} aria-labelledby="kind-title">
       <div className={styles.head}>
         <DeviceDrawing
           drawing={{
@@ -55,8 +69,9 @@ export function KindEditor({ document, edition, kept, onClose }: Props) {
           height={96}
         />
         <h2 id="kind-title">{title}</h2>
-        <Button onClick={onClose}>{say.close}</Button>
+        <Button onClick={close}>{say.close}</Button>
       </div>
+      {leaving && <Leaving onStay={stay} onLeave={leave} />}
       <FormOf onSubmit={() => save.run(openedOn)} refused={save.refused} aria-labelledby="kind-title">
         <div className={styles.pair}>
           <Field label={say.name} at="name">

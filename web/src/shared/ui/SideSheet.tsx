@@ -16,7 +16,7 @@ export function useEscape(onEscape: () => void) {
 }
 
 /** What was typed is not saved: it takes the focus, so that it is heard. */
-function Leaving({ onStay, onLeave }: { onStay: () => void; onLeave: () => void }) {
+export function Leaving({ onStay, onLeave }: { onStay: () => void; onLeave: () => void }) {
   const first = useRef<HTMLButtonElement>(null)
   useEffect(() => first.current?.focus(), [])
   return (
