@@ -64,6 +64,21 @@ module Kippen
       assert put(several([LOUDER], *[[LOUDER, 0]] * 7), button: MOUSE)
     end
 
+    # The left mouse's steps are broken off by the left mouse, the right one's by the right.
+    def test_on_another_device_its_own_button_breaks_them_off
+      two = add(fitting, "mouse-five", host: "desk")
+      put = put(several([LOUDER], [LOUDER], stop: "mouse-with-five-buttons/back"), button: MOUSE, fitting: two).fitting
+      [false, true].each do |lasting|
+        copied = made(put, "copy", from: "mouse-with-five-buttons", to: "mouse-with-five-buttons-2", lasting:)
+        assert_equal "mouse-with-five-buttons-2/back", copied.assignments.find { |one|
+          one.button == "mouse-with-five-buttons-2/right" && one.gesture == "long_press"
+        }.action["stop"]
+      end
+      remote = put(several([LOUDER], [LOUDER], stop: OK), button: MOUSE, fitting: two).fitting
+      copied = made(remote, "copy", from: "mouse-with-five-buttons", to: "mouse-with-five-buttons-2")
+      assert_equal OK, copied.assignments.reverse.find { |one| one.gesture == "long_press" }.action["stop"], "what is on neither stays"
+    end
+
     # A line of a shortlist is done by the host that shows it.
     def test_a_line_of_a_shortlist_has_the_limits_of_its_host
       line = ->(action) { made(fitting, "shortlist", shortlist: { "name" => "Evening", "host" => "tv", "items" => [{ "action" => action }] }) }

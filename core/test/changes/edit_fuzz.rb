@@ -309,7 +309,7 @@ module Kippen
       fitting.links.each do |link|
         match = Changes::Following.between(fitting, KINDS, link.from, link.to, link.mirror)
         match.pairs.each do |one, other|
-          expected = rows.of(one.ref).select { |item| cautions.reasons(other, item).empty? }.map { |item| item.merge("button" => other.ref) }
+          expected = rows.of(one.ref).select { |item| cautions.reasons(other, item).empty? }.map { |item| match.carried(item) }
           yield "#{other.ref} does not follow #{one.ref}" unless expected.to_set == rows.of(other.ref).to_set
         end
       end

@@ -41,9 +41,10 @@ module Kippen
 
       # Has the one already what it would have by following?
       def same?(draft, link)
-        match(draft, link).pairs.all? do |one, other|
+        match = match(draft, link)
+        match.pairs.all? do |one, other|
           wanted = draft.rows.of(one.ref).select { |item| draft.cautions.reasons(other, item).empty? }
-          wanted.to_set { |item| item.merge("button" => other.ref) } == draft.rows.of(other.ref).to_set
+          wanted.to_set { |item| match.carried(item) } == draft.rows.of(other.ref).to_set
         end
       end
 
@@ -62,7 +63,7 @@ module Kippen
       def bring_up_to_date(draft, match)
         followed = pairs_before(draft, match)
         match.pairs.each do |one, other|
-          put_own_aside(draft, one, other) if followed && !followed.include?([one.ref, other.ref])
+          put_own_aside(draft, match, one, other) if followed && !followed.include?([one.ref, other.ref])
           draft.rows.of(other.ref).each { |item| draft.rows.delete(Spot.of(item), item["gesture"]) }
           draft.rows.of(one.ref).each { |item| copy(draft, match, item, other) }
         end
@@ -75,8 +76,8 @@ module Kippen
       end
 
       # A partner that is there again: what its follower had of its own meanwhile gives way, and is kept.
-      def put_own_aside(draft, one, other)
-        wanted = draft.rows.of(one.ref).to_set { |item| item.merge("button" => other.ref) }
+      def put_own_aside(draft, match, one, other)
+        wanted = draft.rows.of(one.ref).to_set { |item| match.carried(item) }
         own = draft.rows.of(other.ref).reject { |item| wanted.include?(item) }
         return if own.empty?
 
@@ -87,7 +88,7 @@ module Kippen
 
       def copy(draft, match, item, button)
         why = draft.cautions.reasons(button, item)
-        return draft.rows.put(item.merge("button" => button.ref)) if why.empty?
+        return draft.rows.put(match.carried(item)) if why.empty?
         # What a follower went without before needs no telling again.
         return if draft.before.links.any? { |link| link.to == match.to.id } && old?(draft, item)
 

@@ -19,6 +19,14 @@ module Kippen
         # Each is a partner once, though several may have one name.
         @free = to.buttons.to_a.dup
         @pairs = from.buttons.filter_map { |button| (other = partner(button)) && [button, @free.delete(other)] }.freeze
+        @refs = @pairs.to_h { |pair| pair.map(&:ref) }.freeze
+      end
+
+      # An assignment of the first device as it is on the second: what breaks off its steps is the partner too.
+      # item – a JSON object
+      def carried(item)
+        stop = @refs[item["action"]["stop"]] if Steps.of(item["action"])
+        item.merge("button" => @refs.fetch(item["button"]), "action" => stop ? item["action"].merge("stop" => stop) : item["action"])
       end
 
       # Buttons of the first device that have no match on the second.
