@@ -24,6 +24,14 @@ module Kippen
           json(KindRoutes.edition(row))
         end
 
+        app.get("/api/service/hosts") { json(KindRoutes.hosts(kinds)) }
+
+        app.post("/api/service/hosts") do
+          KindRoutes.change(self, "said what hosts are") { kinds.save_hosts(sent["document"], sent["opened_on"]) }
+          status 201
+          json(KindRoutes.hosts(kinds))
+        end
+
         app.get("/api/service/kinds/:shelf") { DeviceRoutes.file(self, kinds.document(params["shelf"], sought["edition"])) }
 
         app.delete("/api/service/kinds/:shelf") do
@@ -45,6 +53,18 @@ module Kippen
         Store.transaction(app.database) do
           yield.tap { |row| app.audit.note(app.account, what, kind: row[:id], edition: row[:edition]) }
         end
+      end
+
+      # What the service says of hosts, by system too, and what each is where nobody says anything.
+      def self.hosts(kinds)
+        document, row = kinds.hosts
+        document ||= HostKinds::Own::EMPTY
+        usual = Fitting::ListReader::SYSTEMS.map do |system|
+          kind = KNOWLEDGE.host_kinds.of(system)
+          { "system" => system, "lines" => kind.most, "steps" => kind.steps.most }
+        end
+        { "document" => document, "edition" => row&.fetch(:edition), "said" => row && said(row), "usual" => usual,
+          "by_system" => HostKinds::Own.by_system(document).map { |system, said| { "system" => system, "says" => said } } }
       end
 
       def self.kept(row)

@@ -10,6 +10,9 @@ module Kippen
         MOST = 200
         EDITIONS = 50
 
+        # What hosts of a sort are, kept as one document among the kinds: see HostKinds::Own.
+        HOSTS = "hosts"
+
         # Somebody saved another edition meanwhile. newest – its row
         class Newer < Kippen::Error
           attr_reader :newest
@@ -30,7 +33,7 @@ module Kippen
 
         # [row with document and used, by how many clients], by name.
         def all
-          rows = newest.exclude(document: nil).all
+          rows = newest.exclude(document: nil).exclude(id: HOSTS).all
           used = used(rows.map { |row| row[:id] })
           rows.map { |row| row.merge(document: row[:document].to_hash, used: used.fetch(row[:id], 0)) }.sort_by { |row| row[:document]["name"] }
         end
@@ -56,6 +59,21 @@ module Kippen
             last = opened_on ? opened(id, opened_on) : 0
             insert(id, last + 1, document)
           end
+        end
+
+        # What hosts of a sort are: [document, row], each nil where nothing is said (any more).
+        def hosts
+          row = of(HOSTS).reverse(:edition).first
+          [row && row[:document]&.to_hash, row]
+        end
+
+        # Keeps it as the next edition. Returns its row. Raises Invalid, Newer.
+        def save_hosts(document, opened_on)
+          faults = Faults.new
+          HostKinds::Own.check(document, faults, "/document")
+          faults.raise_any
+          bounded(document)
+          held { insert(HOSTS, (opened_on || of(HOSTS).any? ? opened(HOSTS, opened_on) : 0) + 1, document) }
         end
 
         # An edition that was, saved anew as the next one. Raises Missing, Newer.
@@ -96,11 +114,15 @@ module Kippen
           faults = Faults.new
           Kippen::Kinds::Reader.read(document, faults, "/document")
           faults.raise_any
+          bounded(document)
+        end
+
+        def bounded(document)
           raise Invalid.at("/document", Words.say(:kind_too_large, most: Limits::KIND_BYTES)) if JSON.generate(document).bytesize > Limits::KIND_BYTES
         end
 
         def free_id(document)
-          taken = KINDS.all.map(&:id) | own.distinct.select_map(:id)
+          taken = [HOSTS, *KINDS.all.map(&:id)] | own.distinct.select_map(:id)
           raise Invalid.at("/document", Words.say(:kinds_full, most: MOST)) if newest.exclude(document: nil).count >= MOST
 
           taken.include?(document["id"]) ? Fitting::OwnIds.from(document["name"], taken, "kind") : document["id"]

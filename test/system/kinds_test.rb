@@ -107,6 +107,27 @@ module Kippen
       assert_text "None yet."
     end
 
+    # What the service found out of televisions, and a client's own takes up.
+    def test_what_hosts_are_is_said_once_for_all
+      click_link "What hosts are here"
+      within("section[aria-labelledby='hosts-title']") do
+        all(:field, "Lines of a shortlist it shows").to_a.last.fill_in(with: "7")
+        assert_accessible
+        click_button "Keep it as edition 1"
+      end
+      assert_button "Keep it as edition 2"
+      assert_equal 7, given("As a file: what hosts are")["hosts"][0]["shortlist"]["most"]
+      open_step("devices")
+      click_button "Change Television"
+      within("aside") do
+        click_button "Take what it says"
+        assert_field "Lines of a shortlist it shows", with: "7"
+        click_button "Save"
+      end
+      saved(2)
+      assert_equal 7, Server::Store::Revisions.new(DATABASE).head(@client).fitting.host("television").corrected["lines"]
+    end
+
     # Two at one kind: who comes second sees by whom, and decides.
     def test_two_people_at_one_kind
       make_one

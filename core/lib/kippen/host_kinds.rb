@@ -57,3 +57,5 @@ module Kippen
     end
   end
 end
+
+require_relative "host_kinds/own"

@@ -8,19 +8,21 @@ import { say } from './sentences'
 export type CorrectedHost = NonNullable<Host['corrected']>
 
 interface Props {
+  /** What it is about; usually this host. */
+  title?: string
   usual: Host['usual']
   value: CorrectedHost
   onChange: (value: CorrectedHost) => void
 }
 
 /** What is known of hosts of this sort, put right for this one: this model, this version. */
-export function HostPutRight({ usual, value, onChange }: Props) {
+export function HostPutRight({ title = say.hostPutRight, usual, value, onChange }: Props) {
   const keeps = value.keeps ?? []
   const put = (index: number, members: Partial<(typeof keeps)[number]>) =>
     onChange({ ...value, keeps: keeps.map((one, at) => (at === index ? { ...one, ...members } : one)) })
   return (
     <fieldset className={styles.group}>
-      <legend>{say.hostPutRight}</legend>
+      <legend>{title}</legend>
       <Field label={say.linesItShows} hint={say.usually(usual.lines)} at="corrected/lines">
         <InputNumber
           min={1}

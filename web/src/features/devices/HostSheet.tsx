@@ -3,6 +3,7 @@ import { useState } from 'react'
 import type { Desk, Host } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet, FormOf } from '../../shared/ui'
+import { useServiceHosts } from '../kinds'
 import { HostPutRight, type CorrectedHost } from './HostPutRight'
 import { SYSTEMS } from './systems'
 import { say } from './sentences'
@@ -29,6 +30,7 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
   })
   const [putRight, setPutRight] = useState<CorrectedHost>(host?.corrected ?? {})
   const corrected = plain(putRight)
+  const says = useServiceHosts().data?.by_system.find((one) => one.system === given.system)?.says
   const onSubmit = async () => {
     const put = host ? { id: host.id, ...given, corrected } : given
     if (await change({ kind: 'host', host: put }, host ? say.isChanged(given.name) : say.isAdded(given.name)))
@@ -64,6 +66,12 @@ export function HostSheet(props: { desk: Desk; id: string | undefined; onClose: 
             onChange={(double_click_ms) => setGiven({ ...given, double_click_ms })}
           />
         </Field>
+        {says && host && (
+          <p>
+            {say.serviceSays}{' '}
+            <Button onClick={() => setPutRight({ ...putRight, ...says })}>{say.takeWhatServiceSays}</Button>
+          </p>
+        )}
         {host && <HostPutRight usual={host.usual} value={putRight} onChange={setPutRight} />}
         <Button type="primary" htmlType="submit" loading={busy} disabled={!given.name.trim()}>
           {host ? say.save : say.addAlone}

@@ -1,5 +1,7 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  serviceSays: 'Your service says something else of hosts of this sort.',
+  takeWhatServiceSays: 'Take what it says',
   putRightWhatItCarries: 'Put right what it carries',
   putRightWhatItCarriesOf: (name: string) => `Put right what it carries: ${name}`,
   takeOffered: 'Take one that your service knows',

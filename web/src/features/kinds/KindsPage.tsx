@@ -7,7 +7,8 @@ import { BeginKind } from './BeginKind'
 import type { KindDocument } from './document'
 import { KindEditor } from './KindEditor'
 import styles from './kinds.module.css'
-import { useAsked, useServiceKind, useServiceKinds } from './queries'
+import { HostsEditor } from './HostsEditor'
+import { useAsked, useServiceHosts, useServiceKind, useServiceKinds } from './queries'
 import { say } from './sentences'
 
 /** The kinds of device that a service keeps: made, changed, given away, taken away. */
@@ -16,7 +17,8 @@ export function KindsPage() {
   const { kind: id } = useParams()
   const navigate = useNavigate()
   const kept = useServiceKinds()
-  const document = useServiceKind(id)
+  const document = useServiceKind(id === 'hosts' ? undefined : id)
+  const hosts = useServiceHosts().data
   const [begun, setBegun] = useState<KindDocument>()
   const chosen = kept.data?.kinds.find((one) => one.id === id)
   const close = () => {
@@ -36,6 +38,14 @@ export function KindsPage() {
               <KindRow key={one.id} kind={one} chosen={one.id === id} onGone={close} />
             ))}
           </ul>
+          <p className={styles.row} data-chosen={id === 'hosts'}>
+            <Link to="/kinds/hosts" aria-current={id === 'hosts'}>
+              {say.hostsOfService}
+            </Link>
+            <a href="/api/service/kinds/hosts" download="hosts.json" hidden={!hosts?.edition}>
+              {say.hostsAsFile}
+            </a>
+          </p>
           {kept.data && (
             <BeginKind
               blank={kept.data.blank as KindDocument}
@@ -49,6 +59,7 @@ export function KindsPage() {
         {kept.data && begun && !id && (
           <KindEditor key="new" document={begun} kept={kept.data} onClose={close} />
         )}
+        {id === 'hosts' && hosts && <HostsEditor key={String(hosts.edition)} hosts={hosts} onClose={close} />}
         {document.error && <p role="alert">{document.error.message}</p>}
         {kept.data && id && document.data && chosen && (
           <KindEditor

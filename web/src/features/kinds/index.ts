@@ -1,3 +1,3 @@
 export { CarriesFields, type Carried } from './CarriesFields'
 export { KindsPage } from './KindsPage'
-export { documentOf, keep, useAsked, useServiceKinds } from './queries'
+export { documentOf, keep, useAsked, useServiceHosts, useServiceKinds } from './queries'

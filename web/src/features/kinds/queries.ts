@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
-import { api, must, type ServiceKinds } from '../../shared/api'
+import { api, must, type ServiceHosts, type ServiceKinds } from '../../shared/api'
 import type { KindDocument } from './document'
 
 const KEPT = ['service-kinds']
@@ -47,6 +47,17 @@ export const keep = (document: object, opened_on: number | null) =>
       body: { document: document as KindDocument, ...(opened_on === null ? {} : { opened_on }) },
     }),
   )
+
+/** What the service says of hosts. */
+export const useServiceHosts = (enabled = true) =>
+  useQuery({
+    queryKey: [...KEPT, 'hosts'],
+    queryFn: async (): Promise<ServiceHosts> => must(api.GET('/api/service/hosts')),
+    enabled,
+  })
+
+export const keepHosts = (document: ServiceHosts['document'], opened_on: number | null) =>
+  must(api.POST('/api/service/hosts', { body: { document, ...(opened_on === null ? {} : { opened_on }) } }))
 
 /** Asks for all of it anew. */
 export function useAsked() {

@@ -1,5 +1,13 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  hostsOfService: 'What hosts are here',
+  hostsAbout:
+    'What your service found out of hosts of a sort, where they differ from what is usual. A client’s host takes it up when somebody there says so.',
+  hostsFromFile: 'Read it from a file',
+  hostsAsFile: 'As a file: what hosts are',
+  noHostsFile: (file: string) => `${file} says nothing of hosts that can be read.`,
+  everyHost: (system: string) => `Every ${system}`,
+  hostsKept: 'What hosts are is kept.',
   kinds: 'Kinds of device',
   about:
     'What your service knows of devices that no list has. Clients keep what they were given: a newer edition changes nobody until it is taken up there.',

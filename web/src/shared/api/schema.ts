@@ -326,6 +326,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/service/hosts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the service says of hosts, by their sort */
+        get: operations["getServiceHosts"];
+        put?: never;
+        /** Keeps it as the next edition */
+        post: operations["keepServiceHosts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/service/kinds/{shelf}": {
         parameters: {
             query?: never;
@@ -3196,8 +3214,34 @@ export interface components {
             };
             content: {
                 "application/json": {
-                    /** @constant */
-                    kippen: "kind/1";
+                    /** @enum {unknown} */
+                    kippen: "kind/1" | "hosts/1";
+                };
+            };
+        };
+        /** @description As the service has it */
+        ServiceHosts: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": {
+                    document: {
+                        /** @constant */
+                        kippen: "hosts/1";
+                        hosts: Record<string, never>[];
+                    };
+                    edition: number | null;
+                    said: null | components["schemas"]["SaidBy"];
+                    usual: {
+                        system: components["schemas"]["System"];
+                        lines: number;
+                        steps: number;
+                    }[];
+                    by_system: {
+                        system: components["schemas"]["System"];
+                        says: components["schemas"]["CorrectedHost"];
+                    }[];
                 };
             };
         };
@@ -3796,6 +3840,45 @@ export interface operations {
         };
         responses: {
             201: components["responses"]["KindEdition"];
+            409: components["responses"]["NewerEdition"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getServiceHosts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: components["responses"]["ServiceHosts"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    keepServiceHosts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    document: {
+                        /** @constant */
+                        kippen: "hosts/1";
+                        hosts: unknown[];
+                    };
+                    /** @description The edition that it was made from; none - nothing was said before */
+                    opened_on?: number | null;
+                };
+            };
+        };
+        responses: {
+            201: components["responses"]["ServiceHosts"];
             409: components["responses"]["NewerEdition"];
             default: components["responses"]["Problem"];
         };

@@ -51,6 +51,8 @@ export type OwnKind =
 /** The kinds that a service keeps, and what a new one begins with. */
 export type ServiceKinds = operations['listServiceKinds']['responses'][200]['content']['application/json']
 export type ServiceKind = ServiceKinds['kinds'][number]
+/** What a service says of hosts, by their sort. */
+export type ServiceHosts = operations['getServiceHosts']['responses'][200]['content']['application/json']
 export type KindEdition = Schemas['KindEdition']
 export type Drawing = Schemas['Drawing']
 export type Shape = Schemas['Shape']
