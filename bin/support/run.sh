@@ -38,6 +38,19 @@ run() {
   printf '%s' "$RUN_PID" >"$DATA/run/$name.pid"
 }
 
+# end_child PID SECONDS: ends one that was started here, and waits for it. It is told again every so many seconds: what is told
+# while it becomes another program (nice, bundle, ruby) may be told to nobody.
+end_child() {
+  local pid=$1 again=$2 looks=0
+  [ -n "$pid" ] || return 0
+  while kill -0 "$pid" 2>/dev/null; do
+    if [ $((looks % (again * 10))) -eq 0 ]; then kill -TERM "$pid" 2>/dev/null || true; fi
+    looks=$((looks + 1))
+    sleep 0.1
+  done
+  wait "$pid" 2>/dev/null || true
+}
+
 # With an arena of memory for every thread, as glibc has it, a process keeps far more than it uses.
 start_server() {
   MALLOC_ARENA_MAX=2 RUBYOPT="$(jit 32) ${RUBYOPT:-}" run server "$LOGS/server.log" bundle exec puma -C "$ROOT/server/puma.rb"
@@ -60,8 +73,7 @@ answers() {
 WAY_IN= OUTSIDE=
 stop_outside() {
   [ -n "$OUTSIDE" ] || return 0
-  kill -TERM "$OUTSIDE" 2>/dev/null || true
-  wait "$OUTSIDE" 2>/dev/null || true
+  end_child "$OUTSIDE" 15
   rm -f "$DATA/run/outside.pid" "$DATA/way-in/open"
   OUTSIDE= WAY_IN=
 }

@@ -101,6 +101,14 @@ module Kippen
       assert_equal 0, processes_on_data
     end
 
+    # What is told to a worker while it becomes another program is told to nobody: it is told again.
+    def test_a_worker_that_was_not_told_is_told_again
+      process, = start(env: instead_of("nice" => "trap : TERM; sleep 4; trap - TERM; exec /usr/bin/nice \"$@\"").slice("PATH"))
+      Process.kill("TERM", process)
+      assert_equal 0, wait(process)
+      assert_equal 0, processes_on_data
+    end
+
     # Only bin/start itself is killed: the server, the worker and the database are left behind.
     def test_what_a_start_that_was_killed_left_behind_hinders_nobody
       process, = start
