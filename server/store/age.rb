@@ -14,6 +14,8 @@ module Kippen
         TRIES_DAYS = 1
         # A fit that nobody put on; the newest of each button stays, and what a revision rests on.
         FITS_DAYS = 90
+        # A kind of device that was taken away, with all its editions.
+        KINDS_DAYS = 365
         # Who did what: five years.
         AUDIT_DAYS = 1826
         # So many of a kind at once, so that nobody waits for it.
@@ -25,7 +27,7 @@ module Kippen
         def prune(database)
           { streams: streams(database), listeners: listeners(database), joins: joins(database), sessions: sessions(database),
             tries: batches(database[:tries].where(Sequel[:at] < ago(TRIES_DAYS)), :id),
-            fits: fits(database), audit: batches(database[:audit].where(Sequel[:at] < ago(AUDIT_DAYS)), :id) }
+            fits: fits(database), kinds: kinds(database), audit: batches(database[:audit].where(Sequel[:at] < ago(AUDIT_DAYS)), :id) }
         end
 
         def streams(database) = batches(database[:streams].where(Sequel[:started_at] < ago(STREAMS_DAYS)), :id)
@@ -50,6 +52,12 @@ module Kippen
           batches(database[:fits].where(fits[:ended_at] < ago(FITS_DAYS)).where(newer.exists).exclude(rested_on.exists), :id)
         end
 
+        def kinds(database)
+          gone = database[:kinds].select_group(:service_id, :id).select_append(Sequel.function(:max, :edition).as(:edition))
+          rows = database[:kinds].where(document: nil).where(Sequel[:at] < ago(KINDS_DAYS)).where(%i[service_id id edition] => gone)
+          database[:kinds].where(%i[service_id id] => rows.select(:service_id, :id)).delete
+        end
+
         def sessions(database)
           database[:account_active_session_keys].where(Sequel[:last_use] < ago(SESSIONS_DAYS)).delete
         end
@@ -64,7 +72,7 @@ module Kippen
         end
 
         def ago(days) = Sequel::CURRENT_TIMESTAMP - Sequel.lit("interval '#{days} days'")
-        private_class_method :streams, :listeners, :joins, :fits, :sessions, :batches
+        private_class_method :streams, :listeners, :joins, :fits, :kinds, :sessions, :batches
       end
     end
   end

@@ -94,10 +94,10 @@ module Kippen
 
         private
 
-        # One at a time for a service.
+        # One at a time for a service; who saves for one of its clients is not held up.
         def held(&)
           Store.transaction(@database) do
-            @database[:services].where(id: @account.service).for_update.first
+            @database[:services].where(id: @account.service).lock_style(" FOR NO KEY UPDATE").first
             yield
           end
         end

@@ -61,6 +61,23 @@ module Kippen
       assert_equal 1, DATABASE[:evidence].count
     end
 
+    def kind(id, *ages, gone:)
+      ages.each_with_index do |days, index|
+        document = gone && index == ages.size - 1 ? nil : Sequel.pg_jsonb({})
+        DATABASE[:kinds].insert(service_id: @service, id:, edition: index + 1, document:, author: "A", at: old(days))
+      end
+    end
+
+    def test_a_kind_that_was_taken_away_goes_with_its_editions
+      kind("long-gone", 500, 366, gone: true)
+      kind("just-gone", 500, 364, gone: true)
+      kind("old", 900, 800, gone: false)
+      kind("back-again", 500, 400, gone: true)
+      DATABASE[:kinds].insert(service_id: @service, id: "back-again", edition: 3, document: Sequel.pg_jsonb({}), author: "A", at: old(1))
+      assert_equal 2, Server::Store::Age.prune(DATABASE)[:kinds]
+      assert_equal %w[back-again just-gone old], DATABASE[:kinds].where(service_id: @service).distinct.select_order_map(:id)
+    end
+
     def test_it_is_planned_once_and_again_after_each_time
       Server::Jobs.connect(DATABASE)
       2.times { Server::Jobs.plan }

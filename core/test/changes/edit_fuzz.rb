@@ -1,12 +1,14 @@
 # frozen_string_literal: true
 
 require_relative "../kinds_data"
+require_relative "what_must_hold"
 
 module Kippen
   # Random changes to a client with everything in it, and what must hold after each. Given a seed it
   # makes the same changes again.
   class EditFuzz
     include KindsData
+    include WhatMustHold
 
     HOSTS = [{ "id" => "desk", "system" => "computer" }, { "id" => "tv", "system" => "television" }, { "id" => "slate", "system" => "tablet" },
              { "id" => "pocket", "system" => "phone" }].freeze
@@ -25,13 +27,6 @@ module Kippen
     TIMING = { "long_press_ms" => [100, 333, 400, 900], "tap_gap_ms" => [200, 333, 450], "bounce_guard_ms" => [0, 100, 155], "press_at" => [0.5, 0.7],
                "gap_bridge_ms" => [0, 20] }.freeze
     OWN_KIND = JSON.parse(File.read(File.join(DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad").freeze
-    # Kinds that take something away on purpose: what they took may be gone.
-    TAKE_AWAY = %w[clear carry assign several arrange copy reset remove_arrangement hold_and_count open_shortlist point shortlist remove_place
-                   remove_mode].freeze
-    ON_GESTURES = %w[assign clear switch tap_at_once carry hold_and_count open_shortlist].freeze
-    # Kinds that change where something holds, and what each is of: what holds elsewhere stays.
-    PLACES_KINDS = %w[place remove_place].freeze
-    QUIET_KINDS = %w[cues].freeze
 
     attr_reader :fitting, :counts
 
@@ -121,7 +116,7 @@ module Kippen
     end
 
     # Places, modes, shortlists, cues.
-    def where_change # rubocop:disable Metrics
+    def where_change
       place = pick(@fitting.places.map(&:id) + ["none"])
       mode = pick(@fitting.modes.map(&:id) + ["none"])
       list = pick(@fitting.shortlists.map(&:id) + ["none"])
@@ -187,7 +182,7 @@ module Kippen
       { "kind" => "timing", "button" => button, "setting" => setting, "value" => value, "nearest" => chance(2) }
     end
 
-    def other_change # rubocop:disable Metrics
+    def other_change
       case @random.rand(25)
       when 23, 24 then { "kind" => "take_up_kind", "document" => edition }
       when 20 then { "kind" => "kind", "document" => OWN_KIND.merge("name" => pick(["Reed pad", "Reed pad", "Other pad"])) }
@@ -239,150 +234,6 @@ module Kippen
               "claims" => pick([[], [{ "gesture" => "tap", "by" => "the system", "free_by" => "Settings", "freed" => chance(2) }]]) }
       all["is"] = "fixed" if chance(8)
       all.slice("is", "why", *all.keys.drop(2).sample(1 + @random.rand(3), random: @random))
-    end
-
-    # --- what must hold -------------------------------------------------------
-
-    def wrong(before, change, result, &)
-      after = result.fitting
-      again = attempt(before, change)
-      yield "made again it comes to something else" unless again && JSON.generate(again.fitting.document) == JSON.generate(after.document)
-      undone = Changes.make(after, Changes::Become.new(document: before.document), knowledge: KNOWLEDGE, by: nil, at: nil)
-      yield "undo does not give the same bytes" unless JSON.generate(undone.fitting.document) == JSON.generate(before.document)
-      yield "#{lost(before, change, after)} is lost" if lost(before, change, after).any?
-      inverse(before, after, &)
-      not_possible(after).each(&)
-      links(after, &)
-      covered(before, change, after, result, &)
-      elsewhere(before, change, after, &)
-    end
-
-    # What is done to a place changes nothing in another; cues change nothing at all.
-    def elsewhere(before, change, after)
-      kind = change["kind"]
-      return unless PLACES_KINDS.include?(kind) || QUIET_KINDS.include?(kind)
-
-      id = change["id"] || change.dig("place", "id")
-      app = before.place(id)&.app
-      others = ["everywhere", *before.places.reject { |place| place.id == id || (place.app == app && before.place(id).part.nil?) }.map(&:id)]
-      modes = ["base", *before.modes.map(&:id)]
-      before.buttons.sample(8, random: @random).each do |button|
-        moved = others.product(modes).find { |place, mode| jobs(before, button.ref, place, mode) != jobs(after, button.ref, place, mode) }
-        yield "#{button.ref} does something else in #{moved.join(", ")}" if moved
-      end
-    end
-
-    def marks(value, found = [])
-      case value
-      when Hash
-        found << value["x-mark"] if value.key?("x-mark")
-        value.each_value { |inside| marks(inside, found) }
-      when Array then value.each { |inside| marks(inside, found) }
-      end
-      found
-    end
-
-    # Marks that are there no more; an assignment's may go with what takes it away.
-    def lost(before, change, after)
-      gone = marks(before.document) - marks(after.document)
-      TAKE_AWAY.include?(change["kind"]) ? gone - marks(before.list("assignments")) - marks(before.list("arrangements")) : gone
-    end
-
-    def inverse(before, after)
-      back = Changes.make(after, Changes::TakeBack.new(revisions: [[before, after]]), knowledge: KNOWLEDGE, by: nil, at: nil)
-      left = Changes::Addresses.changed(back.fitting.document, before.document)
-      yield "taken back, #{left.keys} differ" unless left.empty? || back.left_out.any?
-    end
-
-    # Whatever is in force can be there.
-    def not_possible(fitting)
-      cautions = Cautions.new(fitting, KNOWLEDGE.of(fitting))
-      fitting.assignments.reject(&:off).filter_map do |one|
-        why = cautions.reasons(fitting.button(one.button), fitting.list("assignments")[one.index])
-        "#{one.button}, #{one.gesture}: #{why}" if why.any?
-      end
-    end
-
-    def links(fitting)
-      cautions = Cautions.new(fitting, KNOWLEDGE.of(fitting))
-      rows = Changes::Rows.new(fitting.list("assignments"))
-      fitting.links.each do |link|
-        match = Changes::Following.between(fitting, KINDS, link.from, link.to, link.mirror)
-        match.pairs.each do |one, other|
-          expected = rows.of(one.ref).select { |item| cautions.reasons(other, item).empty? }.map { |item| match.carried(item) }
-          yield "#{other.ref} does not follow #{one.ref}" unless expected.to_set == rows.of(other.ref).to_set
-        end
-      end
-    end
-
-    # Only where it was asked to does a change make a gesture do something else; and a tap that is
-    # kept does what it did, now and with everything switched on.
-    def covered(before, change, after, result)
-      return unless ON_GESTURES.include?(change["kind"])
-
-      asked = result.spots
-      followed = followers(after, change)
-      [[before, after], [all_on(before), all_on(after)]].each_with_index do |(one, other), on|
-        [*asked.map(&:button), *followed].uniq.each do |ref|
-          each_spot(one, ref) do |place, mode|
-            old, new = [one, other].map { |fitting| jobs(fitting, ref, place, mode) }
-            where = "in #{place}, #{mode}#{" with everything on" if on == 1}"
-            Fitting::GESTURES.each { |gesture| told(old, new, gesture, asked, ref, followed) { |words| yield "#{words} #{where}" } }
-            kept(change, old, new, ref, on) { |words| yield "#{words} #{where}" }
-          end
-        end
-      end
-    end
-
-    def followers(fitting, change)
-      device = (change["button"] || change["counted"]).split("/").first
-      fitting.links.select { |link| link.from == device || change.dig("to", "button").to_s.start_with?("#{link.from}/") }
-        .flat_map { |link| fitting.device(link.to).buttons.map(&:ref) }
-    end
-
-    def each_spot(fitting, ref, &)
-      return unless fitting.button(ref)
-
-      ["everywhere", *fitting.places.map(&:id)].product(["base", *fitting.modes.map(&:id)]).each(&)
-    end
-
-    # { gesture => [what happens, the spot that won] }
-    def jobs(fitting, ref, place, mode)
-      choice = Press::Resolver.of(fitting).choice(fitting.button(ref), mode, Press::Resolver.of(fitting).spot(fitting.where(place)))
-      found = [choice.tap, choice.double_tap, choice.triple_tap, choice.long].compact.to_h { |one| [one.gesture, [one.action, [one.place, one.mode]]] }
-      found["tap"] ||= [choice.kind == :builtin ? { "kind" => "builtin" } : nil, nil]
-      found
-    end
-
-    def told(old, new, gesture, asked, ref, followed)
-      one, other = [old, new].map { |jobs| jobs[gesture] || [nil, nil] }
-      return if one[0] == other[0] || followed.include?(ref)
-
-      # A tap may be lost where something else is put beside one that is switched off.
-      by = [old, new].flat_map { |jobs| jobs.values.filter_map(&:last) }
-      touched = asked.select { |spot| spot.button == ref }.map { |spot| [spot.place, spot.mode] }
-      yield "#{ref}, #{gesture}: #{one[0]} became #{other[0]} unasked" unless by.intersect?(touched)
-    end
-
-    def kept(change, old, new, ref, on)
-      target = change["kind"] == "carry" ? change["to"] : change
-      return unless %w[assign carry].include?(change["kind"]) && target["gesture"] != "tap" && target["button"] == ref && change["keep"] != false
-      return if change["kind"] == "carry" && !change["copy"] && change["button"] == ref
-
-      one, other = [old, new].map { |jobs| jobs["tap"][0] }
-      # What was kept falls back to where there was nothing; and now, a tap that is switched off leaves
-      # nothing in its place.
-      return if one == other || (one.nil? && other == { "kind" => "builtin" }) || (on.zero? && other.nil?)
-
-      yield "#{ref}: the tap #{one} became #{other}"
-    end
-
-    def all_on(fitting)
-      strip = ->(item) { item.except("off") }
-      document = fitting.document
-      document = document.merge("assignments" => fitting.list("assignments").map(&strip), "places" => fitting.list("places").map(&strip),
-                                "devices" => fitting.list("devices").map { |item| strip.call(item).merge("buttons" => item["buttons"].map(&strip)) })
-      Fitting.read(document)
     end
   end
 end

@@ -61,7 +61,7 @@ module Kippen
         Words.say(:must_time_such_as, value: Faults.show(value)) unless value.is_a?(String) && value.match?(TIME)
       end
 
-      # Steps.of says whether it is one of the fitting's.
+      # Steps.stop looks whether the fitting has it.
       def button_fault(value)
         return if value == usual || (value.is_a?(String) && value.include?("/") && Fitting::Ids.spot?(value))
 

@@ -1,11 +1,12 @@
 import { Button } from 'antd'
 import { useCallback, useRef, useState, type ChangeEvent } from 'react'
-import type { Host, KindEdition, ServiceHosts } from '../../shared/api'
-import { Faults, FormOf, Leaving, useAnnounce, useTask, useUnsaved } from '../../shared/ui'
+import type { Host, ServiceHosts } from '../../shared/api'
+import { FormOf, Leaving, useAnnounce, useTask, useUnsaved } from '../../shared/ui'
 import { HostPutRight, type CorrectedHost } from '../devices'
 import { Editions } from './Editions'
 import { fileOf, saysOf, withSaid } from './hostsDocument'
 import styles from './kinds.module.css'
+import { Met } from './Met'
 import { keepHosts, useAsked } from './queries'
 import { say } from './sentences'
 import { SYSTEMS } from './systems'
@@ -31,7 +32,6 @@ export function HostsEditor({ hosts, onClose }: { hosts: ServiceHosts; onClose: 
       [document, announce, asked],
     ),
   )
-  const newer = (save.refused?.problem as { edition?: KindEdition } | undefined)?.edition
   const onFile = async (event: ChangeEvent<HTMLInputElement>) => {
     const file = event.target.files?.[0]
     event.target.value = ''
@@ -69,22 +69,13 @@ export function HostsEditor({ hosts, onClose }: { hosts: ServiceHosts; onClose: 
             onChange={(says: CorrectedHost) => setDocument(withSaid(document, value, says))}
           />
         ))}
-        {newer ? (
-          <div role="alert" className={styles.newer}>
-            <p>{say.newer(newer.said.by ?? '', newer.edition)}</p>
-            <Button
-              onClick={() => {
-                setOpenedOn(newer.edition)
-                void save.run(newer.edition)
-              }}
-            >
-              {say.onTop}
-            </Button>
-            <Button onClick={() => void asked()}>{say.theirs}</Button>
-          </div>
-        ) : (
-          <Faults refused={save.refused} />
-        )}
+        <Met
+          refused={save.refused}
+          onTop={(edition) => {
+            setOpenedOn(edition)
+            void save.run(edition)
+          }}
+        />
         <Button type="primary" htmlType="submit" loading={save.busy}>
           {say.keepAs((openedOn ?? 0) + 1)}
         </Button>

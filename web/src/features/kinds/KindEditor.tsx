@@ -1,22 +1,14 @@
 import { Button, Input, Select } from 'antd'
 import { useCallback, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import type { Host, KindEdition, ServiceKinds } from '../../shared/api'
-import {
-  DeviceDrawing,
-  Faults,
-  Field,
-  FormOf,
-  Leaving,
-  useAnnounce,
-  useTask,
-  useUnsaved,
-} from '../../shared/ui'
+import type { Host, ServiceKinds } from '../../shared/api'
+import { DeviceDrawing, Field, FormOf, Leaving, useAnnounce, useTask, useUnsaved } from '../../shared/ui'
 import { ButtonParts } from './ButtonParts'
 import { without, type KindDocument } from './document'
 import { Editions } from './Editions'
 import { HostParts } from './HostParts'
 import styles from './kinds.module.css'
+import { Met } from './Met'
 import { keep, useAsked } from './queries'
 import { ReadyParts } from './ReadyParts'
 import { say } from './sentences'
@@ -55,7 +47,6 @@ export function KindEditor({ document, edition, kept, onClose }: Props) {
       [now, announce, asked, navigate],
     ),
   )
-  const newer = (save.refused?.problem as { edition?: KindEdition } | undefined)?.edition
   const title = edition === undefined ? say.newKind : now.name
   return (
     <section ref={part} className={styles.editor} aria-labelledby="kind-title">
@@ -108,22 +99,13 @@ export function KindEditor({ document, edition, kept, onClose }: Props) {
           onChange={set}
         />
         <ReadyParts steps={now.ready} onChange={(ready) => set({ ready })} />
-        {newer ? (
-          <div role="alert" className={styles.newer}>
-            <p>{say.newer(newer.said.by ?? '', newer.edition)}</p>
-            <Button
-              onClick={() => {
-                setOpenedOn(newer.edition)
-                void save.run(newer.edition)
-              }}
-            >
-              {say.onTop}
-            </Button>
-            <Button onClick={() => void asked()}>{say.theirs}</Button>
-          </div>
-        ) : (
-          <Faults refused={save.refused} />
-        )}
+        <Met
+          refused={save.refused}
+          onTop={(edition) => {
+            setOpenedOn(edition)
+            void save.run(edition)
+          }}
+        />
         <Button type="primary" htmlType="submit" loading={save.busy}>
           {openedOn === undefined ? say.keep : say.keepAs(openedOn + 1)}
         </Button>
