@@ -1,7 +1,7 @@
 import { Select } from 'antd'
-import { useState } from 'react'
+import { useRef, useState, type KeyboardEvent } from 'react'
 import type { CatalogueAction, Host } from '../../shared/api'
-import { useFoundActions } from '../../shared/fitting'
+import { useFoundActions, useLikeliest } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
 import { AskFields } from './AskFields'
 import type { ActionChoice } from './actionChoice'
@@ -26,13 +26,32 @@ const AS_IT_IS = 'as-it-is'
 /** An action found by what people say, with what it asks; nothing where nobody knows yet. */
 export function ActionField({ label, value, onChange, otherwise, system, single = false }: Props) {
   const [words, setWords] = useState('')
-  const found = useFoundActions(words).actions
+  const [open, setOpen] = useState(false)
+  const likeliestOf = useLikeliest()
+  const { actions: found, settled } = useFoundActions(words)
   const actions = single ? found.filter((one) => one.step) : found
   const { picked } = value
   const shown = picked && !actions.includes(picked) && !words ? [picked, ...actions] : actions
   const pick = (id: string) => {
     setWords('')
     if (id !== AS_IT_IS) onChange(choose(actions.find((one) => one.id === id)))
+  }
+  // Who types fast presses Enter before the list is that of these words: what fits best is taken when it is.
+  const hurried = useRef<string>(undefined)
+  const takeLikeliest = async () => {
+    hurried.current = words
+    const here = (one: CatalogueAction) => system === undefined || one.hosts.includes(system)
+    const likeliest = await likeliestOf(words, (one) => here(one) && (!single || one.step))
+    if (hurried.current !== words || !likeliest) return
+    setWords('')
+    setOpen(false)
+    onChange(choose(likeliest))
+  }
+  const holdBack = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter' || settled) return
+    event.preventDefault()
+    event.stopPropagation()
+    takeLikeliest().catch(() => undefined)
   }
   return (
     <>
@@ -41,7 +60,13 @@ export function ActionField({ label, value, onChange, otherwise, system, single 
           showSearch
           filterOption={false}
           searchValue={words}
-          onSearch={setWords}
+          onSearch={(said) => {
+            hurried.current = undefined
+            setWords(said)
+          }}
+          onInputKeyDown={holdBack}
+          open={open}
+          onOpenChange={setOpen}
           value={picked?.id ?? (value.asItIs ? AS_IT_IS : NONE)}
           onChange={pick}
           notFoundContent={say.noActionFitsTry}

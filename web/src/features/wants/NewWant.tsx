@@ -1,12 +1,15 @@
 import { Button, Input, type InputRef } from 'antd'
 import { useRef, useState } from 'react'
-import type { WantFacts } from '../../shared/api'
+import type { CatalogueAction, WantFacts } from '../../shared/api'
 import { useChange, useFoundActions, useLikeliest } from '../../shared/fitting'
 import { Field, FormOf } from '../../shared/ui'
 import { ActionField, choose, meant, type ActionChoice } from '../assign'
 import { ImportanceField, TimesField, WrongField } from './fields'
 import styles from './wants.module.css'
 import { say } from './sentences'
+
+/** What asks something is not guessed. */
+const asksNothing = (one: CatalogueAction) => one.asks.length === 0
 
 const EMPTY = {
   what: '',
@@ -34,7 +37,9 @@ export function NewWant() {
     setGiven(EMPTY)
     setChosen(undefined)
     field.current?.focus()
-    const action = chosen ? meant(chosen) : (await likeliest(what).catch(() => undefined))?.action
+    const action = chosen
+      ? meant(chosen)
+      : (await likeliest(what, asksNothing).catch(() => undefined))?.action
     const want = { what: what.trim(), wrong, importance, times_a_day: times, action: action ?? null }
     if (await change({ kind: 'want', want }, say.writtenDown(want.what))) return
     // Unless something else stands there by now: what was refused is kept by the desk too.

@@ -1,6 +1,6 @@
 import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import { api, must, PAGE, Refused, type Change, type DurationSetting } from '../api'
+import { api, must, PAGE, Refused, type CatalogueAction, type Change, type DurationSetting } from '../api'
 import { useSaving } from './saving'
 
 export function useDesk(client: string) {
@@ -72,16 +72,16 @@ const foundBy = (client: string, words: string) => ({
   staleTime: Infinity,
 })
 
-/** The action that is likeliest meant by what somebody says, and asks nothing: for who is faster than what is shown. */
+/** The action that is likeliest meant by what somebody says, of those that will do: for who is faster than what is shown. */
 export function useLikeliest() {
   const { client } = useSaving()
   const queries = useQueryClient()
   const actions = useActions()
-  return async (said: string) => {
+  return async (said: string, willDo: (one: CatalogueAction) => boolean) => {
     const { ids } = await queries.fetchQuery(foundBy(client, said.trim().slice(0, 120)))
     return ids
       .map((id) => actions.find((one) => one.id === id))
-      .find((one) => one !== undefined && one.asks.length === 0)
+      .find((one) => one !== undefined && willDo(one))
   }
 }
 
