@@ -10,7 +10,7 @@ module Kippen
     TIMING = Fitting::Timing.from("long_press_ms" => 500)
 
     def events(phase, gesture, at_ms, action = { "kind" => "volume", "direction" => "up" })
-      outcome = Press::Outcome.new(at_ms * 1000, "b/b", gesture, phase, 0, "base", "everywhere", action)
+      outcome = Press::Outcome.new(at_ms * 1000, "b/b", 0, "base").coming_to(gesture, phase, Press::Outcome::From.new("everywhere", action))
       Cues.events(outcome, KNOWLEDGE.catalogue.entry(action), TIMING)
     end
 

@@ -23,7 +23,10 @@ module Kippen
     def put(action, button: OK, fitting: self.fitting) = result(fitting, "assign", button:, gesture: "long_press", action:)
     def fault(action, **where) = assert_raises(Invalid) { put(action, **where) }.faults
     def screen(fitting = self.fitting, host = "tv") = Standins::Screen.new(fitting, KNOWLEDGE, fitting.host(host))
-    def outcome(action, button = OK, began: 0) = Press::Outcome.new(began + 10, button, "long_press", "fire", began, "base", "everywhere", action)
+
+    def outcome(action, button = OK, began: 0)
+      Press::Outcome.new(began + 10, button, began, "base").coming_to("long_press", "fire", Press::Outcome::From.new("everywhere", action))
+    end
 
     def test_one_chip_has_the_steps_and_what_must_be_known_of_them
       evening = several([LAMPS], [CALL, 1500], [LOUDER, 500])

@@ -74,7 +74,7 @@ module Kippen
     # A press without a filter is known in the instant in which it begins the steps: it is not their stop.
     def test_at_one_instant_the_press_comes_before_what_it_does
       press = Press::Stories::Press.new(KNEE, 5, 5)
-      outcome = Press::Outcome.new(5, KNEE, "tap", "fire", 5, "base", "everywhere", LOUDER)
+      outcome = Press::Outcome.new(5, KNEE, 5, "base").coming_to("tap", "fire", Press::Outcome::From.new("everywhere", LOUDER))
       assert_equal [press, outcome], Server::Store::Screens::Events.new(decided: [outcome], presses: [press], now_us: 5).in_order
     end
 

@@ -111,7 +111,7 @@ module Kippen
        { "kind" => "scroll", "by" => "lines" }].each do |action|
         document = with("buttons", 0, "builtin_action", action).merge("id" => "odd", "name" => "Odd")
         fitting = made(made(bare, "kind", document:), "add_device", of: "odd", host: "desk")
-        outcome = Press::Outcome.new(0, "odd/left", "builtin", "start", 0, "base", nil, nil)
+        outcome = Press::Outcome.new(0, "odd/left", 0, "base").coming_to("builtin", "start")
         screen = Standins::Screen.new(fitting, KNOWLEDGE, fitting.hosts.first)
         assert_kind_of Standins::Screen, screen.did(outcome, KINDS.button(fitting.devices.first, fitting.buttons.first)["builtin_action"])
         Reach::MainJob.new(KNOWLEDGE).buttons(fitting, fitting.hosts.first)

@@ -44,7 +44,7 @@ module Kippen
 
     def test_of_a_pointer_the_whole_way_is_told_as_far_as_it_went
       right = { "kind" => "move", "direction" => "right", "step_px" => 128, "faster" => "no" }
-      outcome = ->(phase) { Press::Outcome.new(0, "b/b", "hold", phase, 0, "base", "everywhere", right) }
+      outcome = ->(phase) { Press::Outcome.new(0, "b/b", 0, "base").coming_to("hold", phase, Press::Outcome::From.new("everywhere", right)) }
       held = ->(*phases) { phases.reduce(screen) { |now, phase| now.did(outcome[phase], nil) }.state }
       assert_equal "The pointer has moved 128 px right.", held["start"]["said"]
       assert_equal "The pointer has moved 384 px right.", held["start", "repeat", "repeat"]["said"]
@@ -68,7 +68,7 @@ module Kippen
       lock = { "kind" => "modifier", "key" => "Shift", "how" => "lock" }
       assert_equal([["Shift"], []], [state(lock), state(lock, lock)].map { |now| now["modifiers"] })
       held = lock.merge("how" => "held")
-      outcome = ->(phase) { Press::Outcome.new(0, "b/b", "hold", phase, 0, "base", "everywhere", held) }
+      outcome = ->(phase) { Press::Outcome.new(0, "b/b", 0, "base").coming_to("hold", phase, Press::Outcome::From.new("everywhere", held)) }
       down = screen.did(outcome["start"], nil)
       assert_equal([["Shift"], []], [down, down.did(outcome["end"], nil)].map { |now| now.state["modifiers"] })
     end

@@ -3,57 +3,65 @@
 module Kippen
   module Press
     # Presses on one button that are decided together. The mode, the place and the
-    # assignments are taken when its first press is known and stay.
-    #
-    # state:
-    #   :through – the built-in has started; it ends with the release
-    #   :spent   – all is said already; the burst is over at the release
-    #   :first   – first press down, may still become long
-    #   :counting – a press down that counts, and can't become long
-    #   :between – let go, a further press is waited for
-    #   :full    – the press down reached the top count, which has happened, or will when the hold ends
-    #   :after   – let go after the top count; further presses are swallowed
-    #   :beyond  – a press down beyond the top count
-    #   :holding – became long; lasts until the release
+    # assignments are taken when its first press is known and stay. What its state is and
+    # what happens in it: BurstTable.
     class Burst
-      attr_reader :choice, :mode, :origin, :began_us, :spot, :unhurried
+      attr_reader :contact, :choice, :mode, :origin, :began_us, :spot, :unhurried
       attr_accessor :state, :count, :last_start_us, :last_release_us, :closed, :repeat_us, :repeats, :told
 
-      # origin – the Hold or :latch that the mode came from, nil otherwise
-      # closed – no further press is waited for
-      # spot   – where pointer or focus was when it began
+      # contact – on which it began, at its began_us
+      # taken   – HostState::Taken: its mode and where that came from
+      # choice, spot – what the button can do, and where pointer or focus was
       # unhurried – it is counted for as long as the hold that its mode came from is on, and decided then
-      def initialize(choice, mode, origin, began_us, closed, spot, unhurried: self.class.unhurried?(choice, origin, closed))
-        @unhurried = unhurried
+      def initialize(contact, taken, choice, spot)
+        @contact = contact
         @spot = spot
         @choice = choice
-        @mode = mode
-        @origin = origin
-        @began_us = began_us
-        @closed = closed
+        @mode = taken.mode
+        @origin = taken.origin
+        @closed = taken.closed
+        @unhurried = (choice.unhurried? && taken.held? && !@closed) || false
+        @began_us = @last_start_us = contact.began_us
         @count = 1
-        @last_start_us = began_us
         @repeats = 0
         @told = false
       end
 
-      def self.unhurried?(choice, origin, closed) = (choice.unhurried? && origin && origin != :latch && !closed) || false
+      # The Hold that its mode came from, or nil.
+      def hold = (@origin unless @origin == :latch)
 
       # Up to when a further press joins, exclusive: not beyond now where nothing more is waited for; nil where no
       # time ends it.
-      def joins_before(contact)
+      def joins_before
         return 0 if @closed
         return if @unhurried
 
-        (contact.gap_from_release ? @last_release_us : @last_start_us) + contact.tap_gap
+        (@contact.gap_from_release ? @last_release_us : @last_start_us) + @contact.tap_gap
       end
 
       # The timer that runs on while a contact is in a gap, or nil.
-      def timer_in_gap(contact)
+      def timer_in_gap
         case @state
         when :holding then @repeat_us
-        when :between, :after then joins_before(contact)
+        when :between, :after then joins_before
         end
+      end
+
+      SAVED = %i[mode began_us closed unhurried state count last_start_us last_release_us repeat_us repeats told].freeze
+
+      # What it has come to, as plain JSON values.
+      def save
+        SAVED.to_h do |name|
+          value = instance_variable_get("@#{name}")
+          [name.to_s, name == :state ? value.to_s : value]
+        end
+      end
+
+      # Takes up what #save gave.
+      def resume(saved)
+        SAVED.each { |name| instance_variable_set("@#{name}", saved[name.to_s]) }
+        @state = @state.to_sym
+        self
       end
     end
   end

@@ -8,39 +8,32 @@ module Kippen
     #
     # At one instant all due timers run before the raw events of that instant.
     class Engine
-      include Gestures
-      include Modes
-      include Saving
-
       # Time went back. Says which time came after which.
       class TimeRunsBackwards < Error; end
-
-      attr_reader :now_us
 
       # recorder – is told what happened inside, for explanations; nil for speed
       # resolver – may be shared by engines of one fitting
       def initialize(fitting, recorder: nil, resolver: Resolver.new(fitting))
-        @fitting = fitting
         @resolver = resolver
-        @recorder = recorder
-        @follow_focus = fitting.follow == "focus"
-        @hosts = fitting.hosts.to_h { |host| [host.id, HostState.new(@resolver.spot(""))] }
-        @contacts = fitting.buttons.map { |button| contact_for(button) }
+        nowhere = resolver.spot("")
+        @hosts = fitting.hosts.to_h { |host| [host.id, HostState.new(nowhere, by_focus: fitting.follow == "focus")] }
+        @contacts = fitting.buttons.map { |button| Contact.new(button, fitting.timing(button), @hosts.fetch(button.host)) }
         @schedule = Schedule.new
-        @outcomes = []
-        @now_us = 0
+        @decisions = Decisions.new(@schedule, recorder)
+        @bursts = Bursts.new(resolver, @schedule, @decisions, recorder)
+        @filter = ClickFilter.new(@bursts, @schedule, @decisions, recorder)
       end
 
       # One raw event. button – its index in the fitting; the kinds follow the trace.
       def down(time_us, button)
         advance(time_us)
-        close_contact(@contacts[button])
+        @filter.close(@contacts[button])
         run_due(time_us) if @schedule.due_us <= time_us
       end
 
       def up(time_us, button)
         advance(time_us)
-        open_contact(@contacts[button])
+        @filter.open(@contacts[button])
         run_due(time_us) if @schedule.due_us <= time_us
       end
 
@@ -49,16 +42,16 @@ module Kippen
         advance(time_us)
         contact = @contacts[button]
         if contact.closed
-          open_contact(contact) if level <= contact.release_at
+          @filter.open(contact) if level <= contact.release_at
         elsif level >= contact.press_at
-          close_contact(contact)
+          @filter.close(contact)
         end
         run_due(time_us) if @schedule.due_us <= time_us
       end
 
       def notch(time_us, button)
         advance(time_us)
-        take_notch(@contacts[button])
+        @filter.notch(@contacts[button])
         run_due(time_us) if @schedule.due_us <= time_us
       end
 
@@ -76,6 +69,8 @@ module Kippen
       # Lets time run on to +time_us+: whatever is due by then happens.
       def tell(time_us) = advance(time_us)
 
+      def now_us = @schedule.now_us
+
       # The next moment at which the engine needs to be told the time, or nil.
       def next_us = @schedule.due_us == Schedule::NEVER ? nil : @schedule.due_us
 
@@ -90,159 +85,58 @@ module Kippen
       def modes = @hosts.transform_values(&:effective)
 
       # The outcomes decided since this was last asked, in the order decided.
-      def take
-        taken = @outcomes
-        @outcomes = []
-        taken
+      def take = @decisions.take
+
+      # Its state: a Hash of Strings, Integers, booleans, Arrays and Hashes.
+      def save = snapshot.save
+
+      # Takes up what #save gave, on the same fitting; for an engine that is new.
+      def resume(state)
+        snapshot.resume(state)
+        self
+      end
+
+      # What goes on from a moment of rest (nothing down, nothing waiting), as plain JSON values, whatever
+      # becomes of the fitting: where pointer and focus are, modes taken for the next press or until
+      # changed, from when the bounce guards count. nil where it is no such moment.
+      def rest = snapshot.rest
+
+      # Goes on from what #rest gave, on any fitting of the same client: what is no more is passed
+      # over. For an engine that is new.
+      def go_on(rest)
+        snapshot.go_on(rest)
+        self
       end
 
       private
 
-      def contact_for(button) = Contact.new(button, @fitting.timing(button), @hosts.fetch(button.host))
+      def snapshot = Snapshot.new(@resolver, @schedule, @hosts, @contacts)
 
       def advance(time_us)
-        raise TimeRunsBackwards, Words.say(:time_goes_back, time_us:, now_us: @now_us) if time_us < @now_us
+        raise TimeRunsBackwards, Words.say(:time_goes_back, time_us:, now_us: @schedule.now_us) if time_us < @schedule.now_us
 
         run_due(time_us) if @schedule.due_us <= time_us
-        @now_us = time_us
+        @schedule.now_us = time_us
       end
 
       # Runs what is due at or before the time, one after another; each may bring more.
       def run_due(time_us)
         while (due = @schedule.due_us) <= time_us
-          @now_us = due
+          @schedule.now_us = due
           contact = @schedule.take
           run(contact)
-          arm(contact)
+          @schedule.arm(contact)
         end
       end
 
       def run(contact)
         case contact.due_kind
-        when Schedule::RELEASE_KNOWN then release_known(contact)
-        when Schedule::PRESS_KNOWN then press_known(contact)
-        when Schedule::LONG_PRESS then become_long(contact)
-        when Schedule::TAP_GAP then count_over(contact)
-        when Schedule::REPEAT then repeat(contact)
+        when Schedule::RELEASE_KNOWN then @filter.release_known(contact)
+        when Schedule::PRESS_KNOWN then @filter.press_known(contact)
+        when Schedule::LONG_PRESS then @bursts.on_long(contact.burst)
+        when Schedule::TAP_GAP then @bursts.on_gap(contact.burst)
+        when Schedule::REPEAT then @bursts.on_repeat(contact.burst)
         end
-      end
-
-      # --- click filter -------------------------------------------------------
-
-      def close_contact(contact)
-        return stray(contact) if contact.closed
-
-        contact.closed = true
-        contact.opened_us ? bridge(contact) : begin_contact(contact)
-        arm(contact)
-      end
-
-      def bridge(contact)
-        @recorder&.bridged(contact, contact.opened_us, @now_us)
-        contact.opened_us = nil
-      end
-
-      def begin_contact(contact)
-        contact.began_us = @now_us
-        contact.hold_then = contact.host.held.last
-        @recorder&.closed(contact, @now_us)
-        if contact.bounces?(@now_us)
-          contact.verdict = :bounce
-        elsif contact.brush_guard == 0
-          press_known(contact)
-        else
-          contact.verdict = :pending
-        end
-      end
-
-      def open_contact(contact)
-        return stray(contact) unless contact.closed
-
-        contact.closed = false
-        contact.opened_us = @now_us
-        @recorder&.opened(contact, @now_us)
-        release_known(contact) if contact.gap_bridge == 0
-        arm(contact)
-      end
-
-      # A contact has lasted as long as the brush guard asks: it is a press.
-      def press_known(contact)
-        contact.verdict = :press
-        contact.bounce_ref = contact.began_us unless contact.bounce_from_release
-        @recorder&.press_known(contact, @now_us)
-        joined_or_new(contact)
-      end
-
-      # The release happened at opened_us; now nothing can bridge it any more.
-      def release_known(contact)
-        began = contact.began_us
-        ended = contact.opened_us
-        verdict = contact.verdict
-        contact.bounce_ref = ended if contact.bounce_from_release
-        @recorder&.release_known(contact, began, ended, @now_us)
-        contact.contact_over
-        if verdict == :press
-          let_go(contact, began, ended)
-        else
-          ignore(contact, verdict == :bounce ? "bounce" : "brush", began, ended)
-        end
-      end
-
-      def take_notch(contact)
-        began = @now_us
-        # Notches know only the bounce guard, from the last accepted notch.
-        if contact.bounces?(began)
-          @recorder&.closed(contact, began)
-          return ignore(contact, "bounce", began, began)
-        end
-        contact.bounce_ref = began
-        @recorder&.notch(contact, began)
-        notch_known(contact)
-      end
-
-      def stray(contact) = ignore(contact, "stray", @now_us, @now_us)
-
-      def ignore(contact, reason, began, ended)
-        outcome = Outcome::Ignored.new(@now_us, contact.button.ref, reason, began, ended)
-        @outcomes << outcome
-        @recorder&.ignored(contact, outcome)
-      end
-
-      # --- timers -------------------------------------------------------------
-
-      # Works out the button's next timer anew. What became possible only now is due now.
-      # One method, for it runs at every step.
-      def arm(contact) # rubocop:disable Metrics
-        due = nil
-        if (opened = contact.opened_us)
-          # In a gap: the release becomes known, unless the burst has something sooner. A burst
-          # that waits is not held up by a contact that the bounce guard ignores.
-          due = opened + contact.gap_bridge
-          kind = Schedule::RELEASE_KNOWN
-          other = contact.burst && contact.verdict != :pending && contact.burst.timer_in_gap(contact)
-          if other && other < due
-            due = other
-            kind = contact.burst.state == :holding ? Schedule::REPEAT : Schedule::TAP_GAP
-          end
-        elsif contact.verdict == :pending
-          due = contact.began_us + contact.brush_guard
-          kind = Schedule::PRESS_KNOWN
-        elsif (burst = contact.burst)
-          case burst.state
-          when :first
-            due = burst.began_us + contact.long_press
-            kind = Schedule::LONG_PRESS
-          when :between, :after
-            due = burst.joins_before(contact)
-            kind = Schedule::TAP_GAP
-          when :holding
-            due = burst.repeat_us
-            kind = Schedule::REPEAT
-          end
-        end
-        return @schedule.put(contact, due < @now_us ? @now_us : due, kind) if due
-
-        @schedule.drop(contact) if contact.due_us
       end
     end
   end

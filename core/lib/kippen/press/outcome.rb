@@ -10,15 +10,26 @@ module Kippen
     class Outcome
       attr_reader :at_us, :button, :gesture, :phase, :began_us, :mode, :place, :action
 
-      def initialize(at_us, button, gesture, phase, began_us, mode, place, action)
+      # began_us – when the first press of it began; what it came to is said by #coming_to
+      def initialize(at_us, button, began_us, mode)
         @at_us = at_us
         @button = button
-        @gesture = gesture
-        @phase = phase
         @began_us = began_us
         @mode = mode
-        @place = place
-        @action = action
+      end
+
+      # The place and the action of an assignment, where the assignment itself is no longer at hand.
+      From = Struct.new(:place, :action)
+
+      # from – the Assignment that won, or a From; nil where none did
+      def coming_to(gesture, phase, from = nil)
+        @gesture = gesture
+        @phase = phase
+        if from
+          @place = from.place
+          @action = from.action
+        end
+        self
       end
 
       def reason = nil
@@ -32,15 +43,21 @@ module Kippen
         row
       end
 
-      # A contact of which nothing came. reason – "brush", "bounce", "beyond" or "stray";
-      # began_us, ended_us – of that contact
+      # A contact of which nothing came. reason – "brush", "bounce", "beyond" or "stray"
       class Ignored < Outcome
         attr_reader :reason, :ended_us
 
-        def initialize(at_us, button, reason, began_us, ended_us)
-          super(at_us, button, nil, "ignored", began_us, nil, nil, nil)
+        def initialize(at_us, button, reason)
+          super(at_us, button, nil, nil)
           @reason = reason
+          @phase = "ignored"
+        end
+
+        # From when to when there was contact.
+        def lasting(began_us, ended_us)
+          @began_us = began_us
           @ended_us = ended_us
+          self
         end
 
         def to_h

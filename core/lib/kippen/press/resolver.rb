@@ -63,6 +63,8 @@ module Kippen
         by_button[button.index] ||= resolve(button, mode, spot)
       end
 
+      def mode?(id) = @otherwise.key?(id)
+
       # Are presses counted in this mode for as long as a hold keeps it on? Not where no hold ever does.
       def while_held?(mode) = @while_held.include?(mode)
 

@@ -33,12 +33,16 @@ module Kippen
       end
 
       def read_row(saved)
-        outcome = if saved["phase"] == "ignored"
-                    Outcome::Ignored.new(*saved.values_at("at_us", "button", "reason", "began_us", "ended_us"))
-                  else
-                    Outcome.new(*saved.values_at(*OUTCOME.map(&:to_s)))
-                  end
-        Stories::Row.new(outcome, saved["why"].to_sym)
+        Stories::Row.new(saved["phase"] == "ignored" ? read_ignored(saved) : read_outcome(saved), saved["why"].to_sym)
+      end
+
+      def read_ignored(saved)
+        Outcome::Ignored.new(*saved.values_at("at_us", "button", "reason")).lasting(*saved.values_at("began_us", "ended_us"))
+      end
+
+      def read_outcome(saved)
+        Outcome.new(*saved.values_at("at_us", "button", "began_us", "mode"))
+          .coming_to(*saved.values_at("gesture", "phase"), Outcome::From.new(*saved.values_at("place", "action")))
       end
     end
   end

@@ -2,8 +2,8 @@
 
 module Kippen
   module Press
-    # What is due next: the contacts that have a timer, each with its earliest one, in the
-    # order in which they act: time, then kind, then the fitting's order of buttons.
+    # What time it is for an engine, and what is due next: the contacts that have a timer, each with its
+    # earliest one, in the order in which they act: time, then kind, then the fitting's order of buttons.
     # They stand last first, so that the next one is taken off the end. The cost of a step
     # grows with the logarithm of how many are waiting, not with how many buttons there are.
     class Schedule
@@ -19,9 +19,48 @@ module Kippen
       # When the next one is due, NEVER where none is.
       attr_reader :due_us
 
+      attr_accessor :now_us
+
       def initialize
         @line = []
         @due_us = NEVER
+        @now_us = 0
+      end
+
+      # Works out a contact's next timer anew. What became possible only now is due now.
+      # One method, for it runs at every step.
+      def arm(contact) # rubocop:disable Metrics
+        due = nil
+        if (opened = contact.opened_us)
+          # In a gap: the release becomes known, unless the burst has something sooner. A burst
+          # that waits is not held up by a contact that the bounce guard ignores.
+          due = opened + contact.gap_bridge
+          kind = RELEASE_KNOWN
+          burst = contact.burst
+          other = burst && contact.verdict != :pending && burst.timer_in_gap
+          if other && other < due
+            due = other
+            kind = burst.state == :holding ? REPEAT : TAP_GAP
+          end
+        elsif contact.verdict == :pending
+          due = contact.began_us + contact.brush_guard
+          kind = PRESS_KNOWN
+        elsif (burst = contact.burst)
+          case burst.state
+          when :first
+            due = burst.began_us + contact.long_press
+            kind = LONG_PRESS
+          when :between, :after
+            due = burst.joins_before
+            kind = TAP_GAP
+          when :holding
+            due = burst.repeat_us
+            kind = REPEAT
+          end
+        end
+        return put(contact, due < @now_us ? @now_us : due, kind) if due
+
+        drop(contact) if contact.due_us
       end
 
       # Sets a contact's timer in place of the one it had.

@@ -102,7 +102,7 @@ module Kippen
         shorten(story.touches)
       end
 
-      def release_known(contact, _began, ended, _time_us)
+      def release_known(contact, ended)
         @down.delete(contact.index)
         @touch[contact.index].ended_us = ended
       end
@@ -132,11 +132,11 @@ module Kippen
         story ||= add(contact, touch)
         story.rows << Row.new(outcome, outcome.reason.to_sym)
         shorten(story.rows)
-        over(contact, nil) if story.equal?(open) && outcome.reason != "beyond"
+        over(contact) if story.equal?(open) && outcome.reason != "beyond"
         story.over = true unless story.equal?(open)
       end
 
-      def decided(contact, _burst, outcome, why)
+      def decided(contact, outcome, why)
         story = @open[contact.index]
         return story.repeats += 1 if @brief && outcome.phase == "repeat"
 
@@ -144,7 +144,7 @@ module Kippen
         shorten(story.rows)
       end
 
-      def over(contact, _burst)
+      def over(contact)
         @open.delete(contact.index)&.over = true
       end
 

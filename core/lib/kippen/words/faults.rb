@@ -111,6 +111,7 @@ module Kippen
       has_quote_where_none_may: "has a quote where none may be",
       unnamed_version: "an unnamed version",
       this_no_saved_bench: "this is no saved bench: %{given}",
+      cant_happen_in_burst: "this can't happen in a burst that is %{state}",
       time_goes_back: "%{time_us} µs comes after %{now_us} µs",
       unknown_kind_must_one: "unknown kind %{kind}, must be one of %{allowed}",
       button_cant_give: "%{source} is a %{kind} button and can't give %{kind_2}",
