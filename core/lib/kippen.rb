@@ -8,6 +8,7 @@ end
 require "set"
 require_relative "kippen/errors"
 require_relative "kippen/deadline"
+require_relative "kippen/progress"
 require_relative "kippen/limits"
 require_relative "kippen/steps"
 require_relative "kippen/fitting"

@@ -56,7 +56,7 @@ module Kippen
         def screens = Store::Screens.new(database)
         def sittings = Store::Sittings.new(database)
         def trials = Store::Trials.new(database)
-        def fits = Store::Fits.new(database, line: Jobs::FitTiming.method(:put_in_line))
+        def fits = Store::Fits.new(database, line: Jobs::FitTiming.method(:line))
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
         def kinds = Store::KeptKinds.new(database, account)

@@ -12,7 +12,7 @@ module Kippen
           status 201
           json(FitRoutes.want(self))
         end
-        app.post("/api/fits/:fit/end") { json(FitRoutes.view(self, fits.give_up(fits.find(params["fit"])[:id]))) }
+        app.post("/api/fits/:fit/end") { json(FitRoutes.view(self, fits.work.give_up(fits.find(params["fit"])[:id]))) }
         app.get("/api/fits/:fit") { json(FitRoutes.view(self, fits.find(params["fit"]))) }
         app.post("/api/fits/:fit/along") { json(FitRoutes.along(self, FitRoutes.made(self))) }
         app.post("/api/fits/:fit/judged") { json(FitRoutes.judged(self, FitRoutes.made(self))) }

@@ -7,12 +7,12 @@ module Kippen
     module FitResult
       module_function
 
-      # row – of a fit; watch – a Tuning::Watch. Returns a Hash of JSON.
-      def of(row, watch)
+      # row – of a fit; progress – a Progress. Returns a Hash of JSON.
+      def of(row, progress)
         file = row[:file].to_hash
         series = Formats::TrialsJson.read(JSON.generate(file))
         beside = Formats::TrialsJson.read(JSON.generate(file.merge("trials" => file.fetch("beside", [])))).trials
-        answer = Tuning::Answer.new(series, beside:, price: row[:price], fixed: row[:fixed].to_hash, watch:)
+        answer = Tuning::Answer.new(series, beside:, price: row[:price], fixed: row[:fixed].to_hash, progress:)
         told = answer.to_h
         prompts = Tuning::Prompts.new(series, told["timing"], 0)
         told["expected"].merge!(Tuning::Judged.whole(told["expected"]["by_gesture"], row[:file]["uses"]))

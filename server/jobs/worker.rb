@@ -10,26 +10,44 @@ require_relative "jobs"
 
 module Kippen
   module Server
-    # A lost way to the database ends it: whoever started it starts it again.
+    # Two processes: one for whatever is most urgent, one that takes only what is short, so that nobody with a short piece
+    # waits for long ones. Two threads of one process would wait for each other at every step. A lost way to the
+    # database ends it: whoever started it starts it again.
     class Worker
-      # One for whatever is most urgent; one that takes only what is short, so that nobody with few trials waits for many.
-      URGENT = [nil, Jobs::FitTiming::LONG - 1].freeze
-      POLL_SECONDS = 5.0
+      # nil – whatever there is
+      ANY = [nil].freeze
+      SHORT = [Jobs::LongJob::LONG - 1].freeze
+      # Work is looked for this often. Who is told of it could be the one that is busy, so nobody is.
+      POLL_SECONDS = 0.25
+      TOLD = "."
 
-      def initialize(database)
-        Jobs.connect(database)
-      end
-
-      # Returns when a signal came, after what is being done is done.
-      def run
+      # Does the jobs until +stop+ says so; yields then. Where nobody is left who could say it, it ends as it stands.
+      def self.run(url, priorities, stop)
+        Jobs.connect(Store.connect(url))
         Jobs.plan
-        locker = Que::Locker.new(worker_priorities: URGENT, poll_interval: POLL_SECONDS, maximum_buffer_size: 1)
-        STOP_TOLD.read(1)
+        locker = Que::Locker.new(worker_priorities: priorities, poll_interval: POLL_SECONDS, maximum_buffer_size: 0, listen: false)
+        exit!(1) unless stop.read(1)
+        yield if block_given?
         locker.stop
         locker.wait_for_stop
+      end
+
+      # Both, in this process and one of its own, which ends with it, and it with that one.
+      def self.start(url)
+        told, tell = IO.pipe
+        short = fork do
+          %w[INT TERM].each { |signal| trap(signal, "IGNORE") }
+          tell.close
+          run(url, SHORT, told)
+        end
+        gone = Process.detach(short)
+        Thread.new { gone.join && STOP.write(TOLD) }
+        # What of it is no more was told by its end.
+        run(url, ANY, STOP_TOLD) { tell.write(TOLD) rescue Errno::EPIPE } # rubocop:disable Style/RescueModifier
+        gone.join
       end
     end
   end
 end
 
-Kippen::Server::Worker.new(Kippen::Server::Store.connect(ENV.fetch("DATABASE_URL"))).run if $PROGRAM_NAME == __FILE__
+Kippen::Server::Worker.start(ENV.fetch("DATABASE_URL")) if $PROGRAM_NAME == __FILE__

@@ -47,29 +47,29 @@ module Kippen
       work
       assert_nil fit["result"]
       want(add_sitting, price: 0.02)
-      fits = Server::Store::Fits.new(DATABASE)
-      row = fits.take(@fit)
-      fits.give_up(@fit)
-      assert_raises(Server::Store::Fits::Stopped) { fits.progress(row, 1, 10) }
+      long = Server::Jobs::FitTiming.work
+      row = long.take(@fit)
+      long.give_up(@fit)
+      assert_raises(Server::Store::LongWork::Stopped) { long.progress(row, 1, 10) }
     end
 
     # Another worker has it by now: what the first one brings is nobody's.
     def test_who_was_thought_dead_changes_nothing
       want
-      fits = Server::Store::Fits.new(DATABASE)
-      first = fits.take(@fit)
-      second = fits.take(@fit)
-      assert_raises(Server::Store::Fits::Stopped) { fits.progress(first, 1, 10) }
-      fits.finish(first, "failed", error: "late")
+      long = Server::Jobs::FitTiming.work
+      first = long.take(@fit)
+      second = long.take(@fit)
+      assert_raises(Server::Store::LongWork::Stopped) { long.progress(first, 1, 10) }
+      long.finish(first, "failed", error: "late")
       assert_equal "working", fit["state"]
-      fits.progress(second, 4, 10)
+      long.progress(second, 4, 10)
       assert_equal [4, 10], fit.values_at("done", "of")
     end
 
     def test_one_that_never_ends_fails_with_a_reason
       want
-      fits = Server::Store::Fits.new(DATABASE)
-      3.times { fits.take(@fit) }
+      long = Server::Jobs::FitTiming.work
+      3.times { long.take(@fit) }
       work
       assert_equal ["failed", "It was begun 3 times and never came to an end."], fit.values_at("state", "error")
     end
@@ -94,9 +94,9 @@ module Kippen
       setup_client
       want
       assert_equal first, urgent.call
-      assert_equal [nil, Server::Jobs::FitTiming::LONG - 1], Server::Worker::URGENT
-      assert_operator long, :>, Server::Worker::URGENT.last
-      assert_operator second, :<, Server::Worker::URGENT.last
+      assert_equal [[nil], [999]], [Server::Worker::ANY, Server::Worker::SHORT]
+      assert_operator long, :>, Server::Worker::SHORT.last
+      assert_operator second, :<, Server::Worker::SHORT.last
     end
 
     def test_what_another_value_comes_to

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require_relative "tuning/trial"
-require_relative "tuning/watch"
 require_relative "tuning/touches"
 require_relative "tuning/judge"
 require_relative "tuning/point"

@@ -33,7 +33,7 @@ module Kippen
     def test_how_far_it_has_come_is_told_evenly
       { [] => 6, series(STEADY, 12, 9).trials => 16 }.each do |beside, fits|
         told = []
-        Tuning::Answer.new(series(STEADY, 12, 1), beside:, watch: Tuning::Watch.new { |done, of| told << (done / of.to_f) }).to_h
+        Tuning::Answer.new(series(STEADY, 12, 1), beside:, progress: Progress.new { |done, of| told << (done / of.to_f) }).to_h
         assert_equal told.sort, told
         assert_in_delta 1, told.last, 1e-9
         # No fit is skipped over.

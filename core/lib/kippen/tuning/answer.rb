@@ -8,13 +8,13 @@ module Kippen
       # Fewer trials of an offered gesture say little.
       FEW = 8
 
-      # beside – [Trial] of the same part of the body; watch – is told how far it has come
-      def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, watch: Watch.new)
+      # beside – [Trial] of the same part of the body; progress – is told how far it has come
+      def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, progress: Progress.new)
         @series = series
         @beside = beside
-        watch.of = Promise.steps(series, beside) * (fixed.empty? ? 1 : 2)
-        @promise = Promise.new(series, beside:, price:, fixed:, watch:)
-        @free = fixed.empty? ? @promise : Promise.new(series, beside:, price:, watch:, replays: @promise.replays)
+        progress.of = Promise.steps(series, beside) * (fixed.empty? ? 1 : 2)
+        @promise = Promise.new(series, beside:, price:, fixed:, progress:)
+        @free = fixed.empty? ? @promise : Promise.new(series, beside:, price:, progress:, replays: @promise.replays)
       end
 
       # The JSON object of the command.

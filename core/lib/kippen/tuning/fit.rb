@@ -20,9 +20,9 @@ module Kippen
       # In so many steps a fit is done, at most.
       def self.steps(series) = 2 * Search::ROUNDS * Search::ROUNDS * (Space.new(series, []).settings.size + 2)
 
-      # price – of a second of waiting, in wrong presses; fixed – { setting => value } that stay; watch – a Watch;
+      # price – of a second of waiting, in wrong presses; fixed – { setting => value } that stay; progress – a Progress;
       # replays – of trials that others have replayed already; evidence – Evidence
-      def initialize(series, price: PRICE, fixed: {}, watch: Watch.new, replays: Replays.new(series), evidence: nil)
+      def initialize(series, price: PRICE, fixed: {}, progress: Progress.new, replays: Replays.new(series), evidence: nil)
         @series = series
         @fixed = fixed
         @replays = replays
@@ -30,7 +30,7 @@ module Kippen
         @space = Space.new(series, (evidence.weighed + evidence.unasked).map(&:first))
         @likely = likely(evidence.people)
         @costs = Costs.new(replays, evidence, price, today)
-        @search = Search.new(@space, still, @costs, guards, watch)
+        @search = Search.new(@space, still, @costs, guards, progress)
       end
 
       # { setting => value }, only what can be set.

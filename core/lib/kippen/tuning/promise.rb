@@ -19,13 +19,13 @@ module Kippen
       attr_reader :replays
 
       # beside – [Trial] of the same part of the body on other buttons, or of earlier sittings; fixed – { setting => value }
-      # that stay; watch – a Watch; spare – is what was never asked for spared?
-      def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, watch: Watch.new, replays: Replays.new(series), spare: true)
+      # that stay; progress – a Progress; spare – is what was never asked for spared?
+      def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, progress: Progress.new, replays: Replays.new(series), spare: true)
         @series = series
         @beside = beside
         @price = price
         @fixed = fixed
-        @watch = watch
+        @progress = progress
         @replays = replays
         @copies = Copies.of_both(series.trials, beside)
         @spare = spare
@@ -61,7 +61,7 @@ module Kippen
       def made(trials, weight)
         series = @series.with(trials)
         evidence = Evidence.new(series, beside: @beside, beside_weight: weight, copies: @copies, spare: @spare)
-        Fit.new(series, price: @price, fixed: @fixed, watch: @watch, replays: @replays, evidence:)
+        Fit.new(series, price: @price, fixed: @fixed, progress: @progress, replays: @replays, evidence:)
       end
 
       # Each sort of prompt is spread over all; by what was pressed, not by when, so that another order gives the same.
@@ -79,8 +79,8 @@ module Kippen
 
       # Its timing; it may be done sooner than it might have been.
       def worked(fit)
-        upto = @watch.done + Fit.steps(@series)
-        fit.timing.tap { @watch.to(upto) }
+        upto = @progress.done + Fit.steps(@series)
+        fit.timing.tap { @progress.to(upto) }
       end
 
       # [Score…] in the order of the trials, with a weight.

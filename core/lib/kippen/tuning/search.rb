@@ -20,11 +20,11 @@ module Kippen
       GAINS = 1e-9
 
       # still – settings that stay; costs – Costs; guards – from what a bounce guard may count
-      def initialize(space, still, costs, guards, watch)
+      def initialize(space, still, costs, guards, progress)
         @space = space
         @costs = costs
         @guards = guards
-        @watch = watch
+        @progress = progress
         @moved = space.settings - still
         @pairs = space.pairs.select { |pair| (pair - @moved).empty? }
       end
@@ -63,7 +63,7 @@ module Kippen
 
       # The best value of one setting, of all.
       def along(here, setting, rough)
-        @watch.step
+        @progress.step
         counted(here[0], [setting]).inject(here) { |best, timing| lower(best, *lowest(timing, setting, rough)) }
       end
 
@@ -95,7 +95,7 @@ module Kippen
 
       def together(here)
         @pairs.each do |first, second|
-          @watch.step
+          @progress.step
           found = counted(here[0], [first, second]).flat_map { |timing| paired(timing, first, second) }
           best = found.each_with_index.min_by(LOOKED_AT) { |(_, cost), index| [cost, index] }.map { |(timing, _), _| timing }
           here = lower(here, *least_of(best).then { |timing| timing && [timing, @costs.of(timing)] })
