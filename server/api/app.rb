@@ -52,7 +52,7 @@ module Kippen
         def listeners = Store::Listeners.new(database)
         def joins = Store::Joins.new(database)
         def streams = Store::Streams.new(database)
-        def benches = Store::Benches.new(database) { |fitting| RenderBench.new(fitting) }
+        def benches = Store::Benches.new(database)
         def screens = Store::Screens.new(database)
         def sittings = Store::Sittings.new(database)
         def trials = Store::Trials.new(database)

@@ -17,7 +17,13 @@ module Kippen
           "from_us" => seen.from_us, "received" => seen.standing[:received], "heard_through" => seen.standing[:heard_through],
           "next_us" => bench.next_us, "now_us" => bench.now_us, "heard" => heard(seen),
           "waiting" => bench.waiting.map { |item| { "button" => item.button, "for" => item.for, "due_us" => item.due_us } },
-          "tiles" => seen.tiles.last(Store::Benches::SHOWN).reverse }
+          "tiles" => tiles(stream, seen) }
+      end
+
+      # The last ones, the newest first.
+      def self.tiles(stream, seen)
+        render = new(seen.fitting)
+        seen.stories.last(Store::Benches::SHOWN).reverse.map { |story| render.tile(stream[:id], story) }
       end
 
       # Which sources were heard, the latest first, and the button each stands for.
@@ -28,13 +34,12 @@ module Kippen
             "button" => button&.ref }
         end
       end
-      private_class_method :heard
+      private_class_method :heard, :tiles
 
       # One burst or ignored contact; story – a Press::Stories::Story
       def tile(stream, story)
         rows = story.rows.reject { |row| row.outcome.phase == "repeat" }
-        what = story.touches.first.verdict == "stray" ? "stray" : "press"
-        { "key" => Store::Benches.key(stream, story.button.ref, story.began_us, what), "button" => story.button.ref, "button_name" => button_name(story.button),
+        { "key" => Store::Benches.key(stream, story), "button" => story.button.ref, "button_name" => button_name(story.button),
           "began_us" => story.began_us, "over" => story.over, "long_us" => long_us(story),
           "touches" => story.touches.map { |one| one.to_h.slice(:began_us, :ended_us, :gaps, :verdict).transform_keys(&:to_s) },
           "results" => rows.map { |row| result(story, row) }, "repeats" => story.repeats, "sentences" => @telling.sentences(story) }

@@ -6,12 +6,11 @@ module Kippen
       # One stream's bench while it is worked on; the stream is held meanwhile. Part of Benches.
       class BenchDesk
         # bindings – of the listener, where what was heard are not buttons yet
-        def initialize(database, stream, head, bindings, render)
+        def initialize(database, stream, head, bindings)
           @database = database
           @stream = stream
           @fitting = head.fitting
           @revision = head.number
-          @render = render
           @reader = RawMessages.new(@fitting, bindings, host: stream[:host]) if stream[:raw]
           # By what it is decided: another revision or other bindings, and it is decided anew.
           @basis = [head.number, *(Digest::SHA256.hexdigest(JSON.generate(bindings.sort)) if @reader)].join(" ")
@@ -20,7 +19,7 @@ module Kippen
         # fresh – messages that were just kept, by their place. Returns a Benches::Seen.
         def work(fresh)
           load
-          @tiles = []
+          @settled = []
           @decided = []
           @presses = []
           @modes_changed = []
@@ -30,7 +29,7 @@ module Kippen
           feed(redo_us ? after(@place) : fresh, fresh)
           hear(fresh)
           save if redo_us || fresh.any? || @new
-          Benches::Seen.new(bench: @bench, standing: @row, tiles: @tiles + @bench.open.map { |story| tile(story) }, from_us: redo_us || from_us,
+          Benches::Seen.new(bench: @bench, standing: @row, stories: @settled + @bench.open, from_us: redo_us || from_us,
                             decided: @decided, modes_changed: @modes_changed, fitting: @fitting, revision: @revision, reader: @reader, heard: @heard,
                             presses: @presses,
                             now_us: @place&.first || 0)
@@ -117,22 +116,25 @@ module Kippen
           @presses.concat(presses.reject { |one| known?(one) })
         end
 
-        def known?(one) = @known&.include?(Benches.key(@stream[:id], one.button, one.began_us))
+        def known?(one) = @known&.include?(Benches.press_key(@stream[:id], one.button, one.began_us))
 
         def changed_modes(before)
           @bench.modes.each { |host, now| @modes_changed << [host, before[host], now] unless before[host] == now }
         end
 
         def settle
-          over = @bench.take_over.map { |story| tile(story) }
-          over.each do |tile|
-            @database[:tiles].insert(stream_id: @stream[:id], row: @row[:rows], key: tile["key"], tile: Sequel.pg_jsonb(tile))
-            @row[:rows] += 1
-          end
-          @tiles.concat(over)
+          over = @bench.take_over
+          over.each { |story| keep_story(story) }
+          @settled.concat(over)
           rest = over.any? && @bench.rest or return
 
           keep_rest(rest)
+        end
+
+        def keep_story(story)
+          saved = Press::SavedStories.save(story).merge("button" => story.button.ref)
+          @database[:tiles].insert(stream_id: @stream[:id], row: @row[:rows], key: Benches.key(@stream[:id], story), story: Sequel.pg_jsonb(saved))
+          @row[:rows] += 1
         end
 
         def keep_rest(rest)
@@ -175,8 +177,6 @@ module Kippen
                     received: @row[:received], heard_through: @row[:heard_through], heard: Sequel.pg_jsonb(@row[:heard]) }
           @database[:benches].insert_conflict(target: :stream_id, update: saved).insert(stream_id: @stream[:id], **saved)
         end
-
-        def tile(story) = @render.tile(@stream[:id], story)
       end
     end
   end

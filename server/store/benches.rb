@@ -7,7 +7,7 @@ module Kippen
       # stands. One that is late goes back to a moment of rest before it; a new revision, or another
       # binding, decides the last rows anew. The truth is always the replay of all messages.
       class Benches
-        # Tiles that are shown of a stream.
+        # Stories that are shown of a stream.
         SHOWN = 40
         # So many rows are decided anew by a new revision.
         ANEW = 100
@@ -15,23 +15,26 @@ module Kippen
         NEAR = 150
         LASTING = 100
         MOST_HEARD = 20
-        # What a tile has, to be shown.
-        MEMBERS = %w[key button button_name began_us over long_us touches results repeats sentences].freeze
 
-        # What a look at a stream gives: tiles – of JSON, oldest first, from_us – they replace all from then
-        # on, nil: all there is; decided – [Press::Outcome] that what was taken brought about;
+        # What a look at a stream gives: stories – [Press::Stories::Story], oldest first, from_us – they replace all
+        # from then on, nil: all there is; decided – [Press::Outcome] that what was taken brought about;
         # presses – [Press::Stories::Press] that became known by it; now_us – how far the stream is told
         # heard – [Press::Bench::Message] of buttons that came anew; modes_changed – [[host, before, after]…], each as Press::HostState#effective has it
-        Seen = Struct.new(:bench, :standing, :tiles, :from_us, :decided, :modes_changed, :fitting, :revision, :reader, :heard, :presses, :now_us,
+        Seen = Struct.new(:bench, :standing, :stories, :from_us, :decided, :modes_changed, :fitting, :revision, :reader, :heard, :presses, :now_us,
                           keyword_init: true)
 
-        # What a tile is known by: the same for the same press, however it is decided.
-        def self.key(stream, button, began_us, what = "press") = [stream, button, began_us, what].join("/")
+        # What a story is known by: the same for the same press, however it is decided.
+        def self.key(stream, story)
+          return press_key(stream, story.button.ref, story.began_us) unless story.touches.first.verdict == "stray"
 
-        # render – takes a Fitting, gives what makes a tile's JSON: tile(stream id, story)
-        def initialize(database, &render)
+          [stream, story.button.ref, story.began_us, "stray"].join("/")
+        end
+
+        # That of a press, by its button and when its story began.
+        def self.press_key(stream, button, began_us) = [stream, button, began_us, "press"].join("/")
+
+        def initialize(database)
           @database = database
-          @render = render
         end
 
         # Yields the Fitting in force and takes Press::Bench::Messages read by it; keeps those that are new,
@@ -49,7 +52,7 @@ module Kippen
           end
         end
 
-        # A Seen of the last tiles, decided by the fitting as it is now.
+        # A Seen of the last stories, decided by the fitting as it is now.
         def look(stream)
           held(stream) { whole(stream, work(stream, head(stream), [])) }
         end
@@ -57,12 +60,19 @@ module Kippen
         private
 
         def whole(stream, seen)
-          settled = @database[:tiles].where(stream_id: stream[:id]).reverse(:row).limit(SHOWN).select_map(:tile).map(&:to_hash).reverse
-          settled = settled.select { |tile| MEMBERS.all? { |member| tile.key?(member) } }
-          open = seen.bench.open.map { |story| @render.call(seen.fitting).tile(stream[:id], story) }
-          seen.tiles = settled + open
+          rows = @database[:tiles].where(stream_id: stream[:id]).reverse(:row).limit(SHOWN).select_map(:story).reverse
+          seen.stories = rows.filter_map { |row| settled(seen.fitting, row.to_hash) } + seen.bench.open
           seen.from_us = nil
           seen
+        end
+
+        # What can't be read is passed over.
+        def settled(fitting, saved)
+          story = Press::SavedStories.read(saved, fitting.button(saved.fetch("button")), Press::Resolver.of(fitting))
+          story.over = true
+          story
+        rescue StandardError
+          nil
         end
 
         # One at a time for a stream, so that no answer misses what another brought. Yields its clock.
@@ -76,8 +86,7 @@ module Kippen
 
         def work(stream, head, fresh)
           bindings = stream[:raw] ? Listeners.new(@database).bindings(stream[:listener_id]) : {}
-          desk = BenchDesk.new(@database, stream, head, bindings, @render.call(head.fitting))
-          desk.work(fresh)
+          BenchDesk.new(@database, stream, head, bindings).work(fresh)
         end
       end
     end

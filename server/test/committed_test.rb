@@ -90,14 +90,14 @@ module Kippen
       halves = messages.partition { |one| (one.number / 3).even? }
       threads = halves.map do |half|
         Thread.new(other) do |database|
-          benches = Server::Store::Benches.new(database) { |fitting| Server::RenderBench.new(fitting) }
+          benches = Server::Store::Benches.new(database)
           half.each_slice(2) { |some| benches.take(stream, ahead: nil) { some } }
         end
       end
       threads.each(&:join)
-      seen = Server::Store::Benches.new(DATABASE) { |fitting| Server::RenderBench.new(fitting) }.look(stream)
-      assert_equal [40, 40, 20], [*seen.standing.values_at(:received, :heard_through), seen.tiles.size]
-      assert_equal([%w[start end]] * 20, seen.tiles.map { |tile| tile["results"].map { |result| result["phase"] } })
+      seen = Server::Store::Benches.new(DATABASE).look(stream)
+      assert_equal [40, 40, 20], [*seen.standing.values_at(:received, :heard_through), seen.stories.size]
+      assert_equal([%w[start end]] * 20, seen.stories.map { |story| story.rows.map { |row| row.outcome.phase } })
     end
 
     # --- live notices -----------------------------------------------------------

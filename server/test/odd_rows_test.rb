@@ -101,7 +101,7 @@ module Kippen
         test.hear(1, "mouse/left", "down")
         DATABASE[:rests].insert(stream_id: test.stream, rows: 0, at_us: 1, at_number: 0, lasting: true, state: Sequel.pg_jsonb({ "hosts" => 7 }))
       },
-      "tiles" => ->(test) { DATABASE[:tiles].insert(stream_id: test.stream, row: 0, key: "x", tile: Sequel.pg_jsonb({ "odd" => true })) },
+      "tiles" => ->(test) { DATABASE[:tiles].insert(stream_id: test.stream, row: 0, key: "x", story: Sequel.pg_jsonb({ "odd" => true })) },
       "clients" => ->(test) { DATABASE[:clients].where(id: test.client).update(open: Sequel.pg_jsonb({ "wants" => 7 }), name: "", about: "") },
       "screens" => lambda { |test|
         DATABASE[:screens].insert(client_id: test.client, host: "desk", state: Sequel.pg_jsonb({ "kippen" => "screen/1", "open" => 7 }))

@@ -18,7 +18,7 @@ module Kippen
       DEMO.merge("assignments" => jobs, **more.transform_keys(&:to_s))
     end
 
-    def benches = Server::Store::Benches.new(DATABASE) { |fitting| Server::RenderBench.new(fitting) }
+    def benches = Server::Store::Benches.new(DATABASE)
 
     def stream
       @stream ||= begin
@@ -35,8 +35,8 @@ module Kippen
     def press(index) = [["down", 0], ["up", 100_000]].each_with_index.map { |(kind, us), edge| heard((index * 2) + edge + 1, (index * STRIKES_US) + us, kind) }
 
     def take(*messages) = benches.take(stream, ahead: nil) { messages }
-    def words(tiles) = tiles.map { |tile| [tile["began_us"], tile["results"].map { |result| result["action_name"] }] }
-    def gestures(tiles) = tiles.map { |tile| tile["results"].map { |result| result["gesture"] } }
+    def actions(stories) = stories.map { |story| [story.began_us, story.rows.map { |row| row.outcome.action }] }
+    def outcomes(stories) = stories.map { |story| [story.button.ref, story.began_us, story.rows.map { |row| row.outcome.to_h }] }.last(40).sort_by(&:to_s)
 
     # Up to which number nothing is missing: a page keeps the rest and sends what is missing again.
     def test_a_gap_in_the_numbers_is_known_until_it_is_filled
@@ -83,18 +83,7 @@ module Kippen
 
         whole = Press::Bench.from(Fitting.read(document))
         list.each { |one| whole.feed(one) }
-        expected = (whole.take_over + whole.open).map { |story| [story.button.ref, story.began_us, story.rows.map { |row| row.outcome.to_h }] }
-        tiles = benches.look(stream).tiles
-        assert_equal(expected.map do |button, began, rows|
-          [button, began, rows.map do |row|
-            [row["at_us"], row["phase"], row["gesture"]]
-          end]
-        end.last(40).sort_by(&:to_s),
-                     tiles.map do |tile|
-                       [tile["button"], tile["began_us"], tile["results"].map do |row|
-                         row.values_at("at_us", "phase", "gesture")
-                       end]
-                     end.last(40).sort_by(&:to_s))
+        assert_equal outcomes(whole.take_over + whole.open), outcomes(benches.look(stream).stories)
       end
     end
 
@@ -103,9 +92,9 @@ module Kippen
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1,
                                                             "change" => { "kind" => "timing", "button" => EDGE, "setting" => "long_press_ms", "value" => 100 })
       benches.look(stream)
-      rows = DATABASE[:tiles].where(stream_id: stream[:id]).order(:row).select_map(:tile).map(&:to_hash)
-      assert_equal([["tap"]] * 50, gestures(rows.first(50)))
-      assert_equal([["long_press"]] * 100, gestures(rows.last(100)).map { |row| row.first(1) })
+      rows = DATABASE[:tiles].where(stream_id: stream[:id]).order(:row).select_map(:story).map { |story| story["rows"].map { |one| one["gesture"] } }
+      assert_equal([["tap"]] * 50, rows.first(50))
+      assert_equal([["long_press"]] * 100, rows.last(100).map { |row| row.first(1) })
     end
 
     def test_a_locked_mode_lasts_however_long_the_stream_and_through_a_change
@@ -119,7 +108,7 @@ module Kippen
       end
       change({ "kind" => "client", "name" => "Bram" })
       seen = take(heard(803, 90_000_000, "down", "pocket-phone/volume-up"))
-      assert_equal([["Mark the packet"]], seen.tiles.last(1).map { |tile| tile["results"].map { |result| result["action_name"] } })
+      assert_equal([[MARK]], actions(seen.stories.last(1)).map(&:last))
     end
 
     def test_one_told_far_ahead_makes_no_work
@@ -131,7 +120,7 @@ module Kippen
 
     def test_a_stream_from_before_is_worked_out_from_its_messages
       DATABASE[:messages].multi_insert(press(0).map { |one| one.to_h.merge(stream_id: stream[:id]) })
-      assert_equal [[0, ["Mark the packet"]]], words(benches.look(stream).tiles)
+      assert_equal [[0, [MARK]]], actions(benches.look(stream).stories)
       assert_equal [2, 2], benches.look(stream).standing.values_at(:received, :heard_through)
     end
 

@@ -96,6 +96,7 @@ module Kippen
       connection.exec("DROP TABLE screens, evidence, fits, trials, sittings, kinds")
       connection.exec("ALTER TABLE clients DROP COLUMN kinds, DROP COLUMN offered")
       connection.exec("DROP INDEX streams_started_at_index, audit_at_index")
+      connection.exec("ALTER TABLE tiles RENAME COLUMN story TO tile")
       connection.exec("UPDATE schema_info SET version = 11")
       id = connection.exec("UPDATE clients SET created_at = created_at - interval '1 year' WHERE name LIKE 'Bram%' RETURNING id").getvalue(0, 0)
       connection.close

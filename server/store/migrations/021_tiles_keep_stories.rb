@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+# What is settled on a bench is kept as what happened, not as a page shows it. All of it is worked out again from
+# the messages where it is missing.
+BENCHES_ANEW = %i[benches rests tiles].freeze
+
+Sequel.migration do
+  up do
+    BENCHES_ANEW.each { |table| self[table].delete }
+    alter_table(:tiles) { rename_column :tile, :story }
+  end
+
+  down do
+    BENCHES_ANEW.each { |table| self[table].delete }
+    alter_table(:tiles) { rename_column :story, :tile }
+  end
+end
