@@ -17,7 +17,7 @@ module Kippen
 
     def button(id) = @fitting.button("television-remote/#{id}")
 
-    def told(id) = cautions.of(button(id)).map { |one| [one.gesture, one.kind, one.bars] }
+    def told(id) = cautions.of(button(id)).map { |one| [one.gesture, one.id, one.bars?] }
 
     def bars(id, gesture, action) = faults { cautions.bar(button(id), { "gesture" => gesture, "action" => action }) }.map(&:last)
 
@@ -45,7 +45,7 @@ module Kippen
                    bars("power", "tap", LOUDER)
       assert_equal ["tap", "needed", false], told("ok").first
       assert_equal [["tap", "claimed", false], [nil, "not_held_back", false]], told("branded-one").first(2)
-      assert_equal "“Opens Wrenbox” can’t be held back: it happens as well, at once.", cautions.of(button("branded-one"))[1].words
+      assert_equal "“Opens Wrenbox” can’t be held back: it happens as well, at once.", cautions.of(button("branded-one"))[1].what
       assert_equal [false, true], [cautions.held_back?(button("branded-one")), cautions.held_back?(button("ok"))]
     end
 
@@ -61,7 +61,7 @@ module Kippen
 
     def test_a_print_that_says_something_else
       assert_nil cautions.print(button("volume-up"), { "kind" => "builtin" })
-      assert_equal "The print says “+”; a tap does “Ask for help”.", cautions.print(button("volume-up"), { "kind" => "help" }).words
+      assert_equal "The print says “+”; a tap does “Ask for help”.", cautions.print(button("volume-up"), { "kind" => "help" }).what
       assert_nil cautions.print(button("left"), { "kind" => "help" }), "nothing is printed on it"
       ["none", " None", "–"].each { |print| assert_nil cautions.print(Fitting::Button.new(**button("volume-up").to_h, print:), { "kind" => "help" }), print }
     end

@@ -20,7 +20,7 @@ module Kippen
     def put(fitting, button, gesture, action, **more) = made(fitting, "assign", button:, gesture:, action:, **more)
 
     def displaced(before, after, button = RIGHT, place: "everywhere")
-      Consequences.new(before, after, KNOWLEDGE).displaced(button, place:, mode: "base").map { |one| [one.kind, one.words] }
+      Consequences.new(before, after, KNOWLEDGE).displaced(button, place:, mode: "base").map { |one| [one.id, one.what] }
     end
 
     def test_what_is_built_in_is_lost_with_the_tap_and_kept_beside_a_long_press
@@ -33,7 +33,7 @@ module Kippen
     def test_what_is_built_in_is_lost_where_it_is_and_no_further
       with = made(mouse, "mode", mode: { "name" => "Reading" })
       mode = with.modes.first.id
-      there = ->(after, **at) { Consequences.new(with, after, KNOWLEDGE).displaced(RIGHT, place: "everywhere", mode: "base", **at).map(&:words) }
+      there = ->(after, **at) { Consequences.new(with, after, KNOWLEDGE).displaced(RIGHT, place: "everywhere", mode: "base", **at).map(&:what) }
       assert_equal ["“Context menu” does not happen on a tap in Letters; everywhere else it does."],
                    there[put(with, RIGHT, "tap", NEXT, place: "letters"), place: "letters"]
       assert_equal ["“Context menu” does not happen on a tap in Letters while “Reading” is on; everywhere else it does."],
@@ -41,7 +41,7 @@ module Kippen
       assert_empty there[put(with, RIGHT, "tap", MENU)]
       assert_match(/\AIn Letters: “Double-click” no longer comes about/,
                    Consequences.new(with, put(with, LEFT, "double_tap", NEXT, place: "letters"), KNOWLEDGE).displaced(LEFT, place: "letters",
-                                                                                                                            mode: "base").first.words)
+                                                                                                                            mode: "base").first.what)
     end
 
     def test_what_is_replaced_and_taken_off

@@ -65,7 +65,7 @@ module Kippen
       slow = result(mouse(500), "timing", button: LEFT, setting: "bounce_guard_ms", value: 500).consequences
       words = "“Double-click” no longer comes about on this button: bounce guard 500 ms and the 500 ms of Computer leave no time for a second click. " \
               "Set the host's double-click time first, then the guard; or give “Double-click as one press” to another one."
-      assert_includes slow.displaced(LEFT, place: "everywhere", mode: "base").map(&:words), words
+      assert_includes slow.displaced(LEFT, place: "everywhere", mode: "base").map(&:what), words
       guarded = made(mouse(1000), "timing", button: LEFT, setting: "bounce_guard_ms", value: 300)
       changed = result(guarded, "host", host: { "id" => "desk", "double_click_ms" => 300 })
       told = changed.consequences.own_lost_elsewhere(changed.spots)
@@ -79,7 +79,7 @@ module Kippen
       before = mouse
       told = lambda do |gesture|
         made = result(before, "assign", button: LEFT, gesture:, action: HELP)
-        made.consequences.displaced(LEFT, place: "everywhere", mode: "base").map { |one| [one.kind, one.words] }
+        made.consequences.displaced(LEFT, place: "everywhere", mode: "base").map { |one| [one.id, one.what] }
       end
       drag = ["own_lost", "“Drag” no longer comes about on this button: give “Keep pressed until the next press” or “Pressed as long as held” to another one."]
       double = ["own_lost", "“Double-click” no longer comes about on this button: give “Double-click as one press” to another one."]

@@ -22,15 +22,15 @@ module Kippen
         serves, loses = @consequences.wants
         { "words" => @result.words, "buttons" => @result.spots.filter_map { |spot| button(*spot.to_a) },
           "serves" => serves, "loses" => loses, "left_out" => @result.left_out, "notes" => notes, "moves" => moves,
-          "traps" => traps.map { |trap| RenderWhere.trap(@after, trap) } }
+          "no_way_back" => no_way_back.map(&:told) }
       end
 
       # The same for somebody who made the change without a look at it: what it displaced, what it
       # serves no longer, what did not go along, in sentences.
       def told
-        displaced = @result.spots.flat_map { |spot| @deadline.check || @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:words) }
+        displaced = @result.spots.flat_map { |spot| @deadline.check || @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:what) }
         (displaced + @consequences.wants[1].map { |want| "No longer serves the want “#{want}”." } + @result.left_out + notes +
-          traps.map { |trap| Reach::Traps.words(@after, trap) }).uniq
+          no_way_back.map(&:what)).uniq
       end
 
       private
@@ -40,11 +40,14 @@ module Kippen
 
       # Modes that could be left before, or were not there. A change that is saved is not kept waiting for
       # it: what can't be walked through in time is not told.
-      def traps
-        @traps ||= Reach::Traps.new_ones(@before, @after, KNOWLEDGE, deadline: @deadline == Deadline::NEVER ? Server.deadline(WALK_S) : @deadline)
+      def no_way_back
+        deadline = saved? ? Server.deadline(WALK_S) : @deadline
+        @no_way_back ||= Reach::NoWayBack.new(@after, KNOWLEDGE, deadline:).new_since(@before)
       rescue Deadline::Passed
-        @deadline == Deadline::NEVER ? @traps = [] : raise
+        saved? ? @no_way_back = [] : raise
       end
+
+      def saved? = @deadline == Deadline::NEVER
 
       def button(ref, place, mode)
         @deadline.check
@@ -52,7 +55,7 @@ module Kippen
 
         old, new = [@before, @after].map { |fitting| Press::Lane.new(fitting, fitting.button(ref), place:, mode:) }
         { "lane" => @render.lane(new), "waits" => old.differences(new).map { |gesture, before, after| wait(old, new, gesture, before, after) },
-          "displaced" => @consequences.displaced(ref, place:, mode:).map { |one| { "kind" => one.kind, "words" => one.words } } }
+          "displaced" => @consequences.displaced(ref, place:, mode:).map(&:told) }
       end
 
       def wait(old, new, gesture, before, after)

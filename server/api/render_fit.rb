@@ -25,14 +25,10 @@ module Kippen
         compared(name, timing, Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, timing)), from: "seen"))
       end
 
-      # [{ kind, gesture, words, remedies }] of a timing.
+      # Who pays for a timing: findings, as told.
       def pays(timing)
         unsaved = @row[:result]["unsaved"].map { |one| Tuning::Unsaved::Found.new(**one.to_hash.except("words").transform_keys(&:to_sym)) }
-        Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), series, timing, unsaved:).list.map do |cost|
-          { "kind" => cost.kind, "gesture" => cost.gesture, "words" => cost.words, "remedies" => cost.remedies.map do |one|
-            { "words" => one.words, "change" => one.change }
-          end }
-        end
+        Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), series, timing, unsaved:).list.map(&:told)
       end
 
       # A timing with what it doesn't say as it was when it was fitted.

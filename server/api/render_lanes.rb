@@ -13,7 +13,7 @@ module Kippen
       def lane(lane)
         { "button" => Render.button(lane.button, @fitting.device(lane.button.device)), "regions" => lane.regions.map { |region| region(region) },
           "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane), "tap_choice" => tap_choice(lane), "own" => own(lane) }
-          .merge(times(lane), "cautions" => cautions(lane).map { |one| caution(lane, one) })
+          .merge(times(lane), "cautions" => cautions(lane).map { |one| one.told.merge("stands" => stands?(lane, one)) })
       end
 
       # What of a Lane is another with another timing.
@@ -26,7 +26,7 @@ module Kippen
       # Lanes of a device for which this is the same are moved alike.
       def moves_like(lane)
         [lane.shape, lane.timing, @cautions.held_back?(lane.button), lane.choice.tap&.action&.fetch("kind") == "builtin",
-         cautions_of(lane.button).select(&:bars).map(&:gesture)]
+         cautions_of(lane.button).select(&:bars?).map(&:gesture)]
       end
 
       # What the buttons of a Fitting::Device share that have no time of their own; nothing where none depends on time.
@@ -43,13 +43,11 @@ module Kippen
 
       def times(lane)
         { "timed" => timed?(lane.button), "boundaries" => lane.boundaries.map { |one| boundary(lane.button.device, one) },
-          "limits" => lane.limits.map { |limit| limit(lane, limit) } }
+          "limits" => lane.limit_findings.map(&:told) }
       end
 
-      def caution(lane, one) = one.to_h.transform_keys(&:to_s).merge("stands" => stands?(lane, one))
-
       # Does, or could, anything on a button depend on time?
-      def timed?(button) = button.kind != "notch" && cautions_of(button).none? { |one| one.bars && one.gesture.nil? }
+      def timed?(button) = button.kind != "notch" && cautions_of(button).none? { |one| one.bars? && one.gesture.nil? }
 
       def own(lane)
         OwnDoing.on(@fitting, KINDS, lane).map do |one|
@@ -80,7 +78,7 @@ module Kippen
 
       # Nothing is offered where nothing can be put.
       def empties(lane)
-        barred = cautions_of(lane.button).select(&:bars).map(&:gesture)
+        barred = cautions_of(lane.button).select(&:bars?).map(&:gesture)
         return [] if barred.include?(nil)
 
         lane.empties(held_back: @cautions.held_back?(lane.button)).reject { |one| barred.include?(one.gesture) }.map { |one| empty(one) }
@@ -112,10 +110,6 @@ module Kippen
       # Whole where it is whole, else with its decimals.
       def milliseconds(microseconds) = (microseconds % 1000).zero? ? microseconds / 1000 : microseconds / 1000.0
 
-      def limit(lane, limit)
-        { "gesture" => limit.gesture, "how" => limit.how, "words" => Words.limit(limit, lane.timing) }
-      end
-
       def cautions(lane)
         tap = lane.choice.tap
         [*cautions_of(lane.button), tap && @cautions.print(lane.button, tap.action)].compact
@@ -123,8 +117,8 @@ module Kippen
 
       # Does a caution concern what is on the button now?
       def stands?(lane, caution)
-        return true if %w[fixed other_print].include?(caution.kind)
-        return false if caution.kind == "needed" && done_elsewhere?(lane.button)
+        return true if %w[fixed other_print].include?(caution.id)
+        return false if caution.id == "needed" && done_elsewhere?(lane.button)
 
         gesture = caution.gesture || "tap"
         lane.chips.any? { |chip| chip.gesture == gesture && !chip.off && chip.action && chip.action["kind"] != "builtin" }

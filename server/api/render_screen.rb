@@ -12,7 +12,8 @@ module Kippen
         under = layout.at(screen.state["pointer"])
         { "host" => screen.host.id, "name" => screen.name, "system" => screen.host.system, "size" => screen.kind.screen,
           "elements" => layout.elements.map { |one| element(one, one == under) }, "where" => screen.where, "facts" => Standins::Facts.of(screen),
-          "due_in_ms" => due(screen), "mode" => mode(screen), "list" => list(screen), "happenings" => happenings(screen), "refuses" => screen.refusals }
+          "due_in_ms" => due(screen), "mode" => mode(screen), "list" => list(screen), "happenings" => happenings(screen),
+          "refuses" => screen.refusals.map(&:told) }
           .merge(screen.state.slice("pointer", "said", "locked", "afar", "call"))
       end
 

@@ -20,11 +20,9 @@ module Kippen
       # revision – its number
       def all(revision)
         { "revision" => revision, "follow" => @fitting.follow, "hosts" => @fitting.hosts.map { |host| host(host) }, "places" => places, "modes" => modes,
-          "carried" => carried, "traps" => in_time(:traps) { |deadline| traps(deadline) }, "never" => in_time(:never) { |deadline| never(deadline) },
+          "carried" => carried, "no_way_back" => found(Reach::NoWayBack), "never" => found(Reach::NeverHappens),
           "shortlists" => @fitting.shortlists.map { |list| shortlist(list) }, "cues" => cues, "left_out" => @left_out }
       end
-
-      def self.trap(fitting, trap) = { "mode" => trap.mode.id, "words" => Reach::Traps.words(fitting, trap), "fix" => trap.fix }
 
       # [{ "gesture", "name", "wait", "why" }] of what a button would do. place, mode – ids
       def answers(button, place, mode)
@@ -44,7 +42,10 @@ module Kippen
         []
       end
 
-      def traps(deadline) = Reach::Traps.of(@fitting, KNOWLEDGE, deadline:).map { |trap| RenderWhere.trap(@fitting, trap) }
+      # What a finder finds of the fitting in time.
+      def found(finder)
+        in_time(finder::ID) { |deadline| finder.new(@fitting, @knowledge, deadline:).findings.map(&:told) }
+      end
 
       def host(host)
         kind = KNOWLEDGE.host_kinds.at(host)
@@ -125,13 +126,6 @@ module Kippen
           { "device" => device.id, "name" => device.name || device.id,
             "most" => KINDS.carries(device, @fitting.host(device.host).system)&.fetch("modes", nil),
             "modes" => modes.map { |id| Words.mode(@fitting, id) } }
-        end
-      end
-
-      def never(deadline)
-        Reach::Never.of(@fitting, @catalogue, deadline:).map do |one|
-          { "button" => one.assignment.button, "gesture" => one.assignment.gesture, "place" => one.assignment.place, "mode" => one.assignment.mode,
-            "words" => Words.say(:never_wins, what: spoken(one.assignment), why: one.why) }
         end
       end
 

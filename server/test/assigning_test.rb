@@ -96,9 +96,9 @@ module Kippen
     def test_before_it_is_done_what_it_does
       preview("assign", button: RIGHT, gesture: "tap", action: NEXT)
       assert_equal(["“Context menu” no longer happens on a tap: it must be had from another button."],
-                   answer["buttons"].first["displaced"].map { |one| one["words"] })
+                   answer["buttons"].first["displaced"].map { |one| one["what"] })
       preview("assign", button: "remote/volume-up", gesture: "tap", action: HELP)
-      assert_includes answer["buttons"].first["displaced"].map { |one| one["kind"] }, "other_print"
+      assert_includes answer["buttons"].first["displaced"].map { |one| one["id"] }, "other_print"
       assert_equal ["Make it louder"], answer["loses"]
       preview("clear", button: "mouse/forward", gesture: "tap")
       assert_equal ["Turn to the next page"], answer["loses"]

@@ -80,8 +80,8 @@ module Kippen
       add_client(DEMO.merge("timing" => { "bounce_guard_ms" => 300, "bounce_guard_from" => "release" }))
       assign("double_tap", MARK)
 
-      assert_equal([{ "gesture" => "double_tap", "how" => "impossible",
-                      "words" => "A double-tap can't happen: bounce guard 300 ms, tap gap 300 ms." }],
+      assert_equal([{ "id" => "impossible", "bad" => "serious", "what" => "A double-tap can't happen: bounce guard 300 ms, tap gap 300 ms.",
+                      "where" => { "button" => EDGE, "gesture" => "double_tap" }, "fixes" => [] }],
                    ask("/api/clients/#{@client}/lanes")["lanes"][0]["limits"])
     end
 

@@ -39,7 +39,7 @@ module Kippen
     # What one confirms with is needed where it is, until another button does it.
     def needed(button)
       lane = ask("/api/clients/#{@client}/lanes")["lanes"].find { |one| one["button"]["ref"] == button }
-      lane["cautions"].select { |one| one["kind"] == "needed" }.map { |one| one["stands"] }
+      lane["cautions"].select { |one| one["id"] == "needed" }.map { |one| one["stands"] }
     end
 
     def test_that_it_is_needed_stands_until_another_has_it

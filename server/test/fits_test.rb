@@ -21,7 +21,7 @@ module Kippen
       long = result["settings"].find { |one| one["name"] == "long_press_ms" }
       assert_equal 500, long["today"]
       assert_includes long["words"].join(" "), "The longest press that was to be short took 610 ms, the shortest that was to be long 1405 ms."
-      assert_includes result["pays"].map { |one| [one["kind"], one["gesture"]] }, %w[later long_press]
+      assert_includes result["pays"].map { |one| [one["id"], one["where"]["gesture"]] }, %w[later long_press]
     end
 
     def test_the_same_of_the_same_is_made_once

@@ -152,7 +152,7 @@ module Kippen
       file = SUNNIVA.merge("hosts" => [{ "id" => "computer", "name" => "Phone", "system" => "phone" }],
                            "shortlists" => [SUNNIVA["shortlists"][0].merge("items" => SUNNIVA["shortlists"][0]["items"] * 2)])
       add_client(file)
-      refuses = screen["refuses"]
+      refuses = screen["refuses"].map { |one| one["what"] }
       assert_includes refuses, "Log: Phone shows 6 lines; from the 7 on they stay here and are not shown."
       assert_includes refuses, "Knee switch, tap: “New log line” does not exist on a phone"
       press_of = send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "fist", "button" => KNEE, "script" => ["tap"], "seed" => 1)

@@ -38,8 +38,8 @@ module Kippen
       save("assign", button: EDGE, gesture: "tap", action: LOCK)
       fitting = Server::Store::Revisions.new(DATABASE).fitting(@client).first
       whole, late = [10, 0].map { |part_s| Server::RenderWhere.new(fitting, part_s:).all(3) }
-      assert_equal [[], 1, 1], [whole["left_out"], whole["traps"].size, whole["modes"].first["ways_in"].size]
-      assert_equal [3, [], []], [late["left_out"].size, late["traps"], late["modes"].first["ways_in"]]
+      assert_equal [[], 1, 1], [whole["left_out"], whole["no_way_back"].size, whole["modes"].first["ways_in"].size]
+      assert_equal [3, [], []], [late["left_out"].size, late["no_way_back"], late["modes"].first["ways_in"]]
       assert_includes late["left_out"], "Whether each mode has a way back takes too long to work out: it is not told."
       assert_equal(%w[places shortlists cues].map { |part| whole[part] }, %w[places shortlists cues].map { |part| late[part] })
     end
@@ -49,13 +49,12 @@ module Kippen
       taking = { "kind" => "assign", "button" => EDGE, "gesture" => "tap", "action" => LOCK }
       looked = send_json(:post, "/api/clients/#{@client}/previews", "change" => taking)
       words = "Reading has no way back wherever the client is: once it is on, no button ends it."
-      assert_equal([words], looked["traps"].map { |trap| trap["words"] })
+      assert_equal([words], looked["no_way_back"].map { |one| one["what"] })
       assert_includes change(taking, parent: 2)["told"], words
-      trap = where["traps"].first
-      change(trap["fix"], parent: 3)
+      change(where["no_way_back"].first["fixes"].first["change"], parent: 3)
       assert_equal [201, []], [status, answer["told"].grep(/no way back/)]
       now = where
-      assert_empty now["traps"]
+      assert_empty now["no_way_back"]
       mode = now["modes"].last
       assert_equal(%w[lock], mode["ways_in"].map { |way| way["how"] })
       assert_equal([["clear", "Reading", "as usual"]], mode["ways_out"].map { |way| way.values_at("how", "from", "to") })

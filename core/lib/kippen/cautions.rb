@@ -4,10 +4,6 @@ module Kippen
   # What must be known of a button before a gesture of it gets something to do, from its kind,
   # its host and how far its device is got ready.
   class Cautions
-    # gesture – nil for all; kind – "fixed", "cannot_carry", "needed", "claimed", "not_held_back", "other_print"
-    # bars – then nothing can be put there
-    Caution = Struct.new(:gesture, :kind, :words, :bars, keyword_init: true)
-
     # knowledge – with the apps, modes and shortlists of the fitting
     def initialize(fitting, knowledge)
       @fitting = fitting
@@ -16,14 +12,15 @@ module Kippen
       @host_kinds = knowledge.host_kinds
     end
 
-    # [Caution] of a Fitting::Button.
+    # [Finding] of a Fitting::Button, where: its gesture, or nothing for all of them; those that bar what they are about.
+    # Their ids: "fixed", "cannot_carry", "not_ready", "needed", "claimed", "not_held_back".
     def of(button, system: @fitting.host(button.host).system)
       device = @fitting.device(button.device)
       data = @kinds.button(device, button) || {}
       [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(button, device, data, system), *not_ready(device, system)]
     end
 
-    # Where a tap does something else than the button says: its Caution, or nil.
+    # Where a tap does something else than the button says: the Finding "other_print", or nil.
     # action – of the tap in force; nil for the built-in
     def print(button, action)
       return if button.printed.nil? || action.nil? || action["kind"] == "builtin"
@@ -42,7 +39,7 @@ module Kippen
     # it shall be asked of another
     def reasons(button, item, system: @fitting.host(button.host).system)
       gesture, action = item.values_at("gesture", "action")
-      carried = of(button, system:).select { |one| one.bars && [nil, gesture].include?(one.gesture) }.map(&:words)
+      carried = of(button, system:).select { |one| one.bars? && [nil, gesture].include?(one.gesture) }.map(&:what)
       (carried + [*not_that_gesture(gesture, action), *not_on_host(system, action), *not_held(gesture, action), *not_repeated(item),
                   *not_more_modes(button, item, system), *not_that_shortlist(button, action), *not_those_steps(button, action, system)]).uniq
     end
@@ -64,7 +61,9 @@ module Kippen
 
     private
 
-    def caution(gesture, kind, words, bars: false) = Caution.new(gesture:, kind:, words:, bars:).freeze
+    def caution(gesture, id, what, bars: false)
+      Finding.new(id:, bad: bars ? "bars" : "look", what:, where: { "gesture" => gesture })
+    end
 
     def fixed(data) = data["is"] == "fixed" ? [caution(nil, "fixed", Words.say(:this_button_cant_given_anything, why: data["why"]), bars: true)] : []
     def needed(data) = data["is"] == "needed" ? [caution("tap", "needed", Words.say(:needed_get_around, why: data["why"]))] : []

@@ -3,9 +3,6 @@
 module Kippen
   # What a change does besides its waits: what it displaces, which wants it serves.
   class Consequences
-    # gesture – of the button; kind – "builtin_lost", "own_lost", "replaced", "covered", "other_print", "taken_off"
-    Displaced = Struct.new(:gesture, :kind, :words, keyword_init: true)
-
     def initialize(before, after, knowledge)
       @before = before
       @after = after
@@ -14,7 +11,8 @@ module Kippen
       @cautions = Cautions.new(after, @knowledge)
     end
 
-    # [Displaced] of one button in a place and mode. ref – "device/button"
+    # What is displaced on one button in a place and mode: [Finding], "builtin_lost", "own_lost", "replaced", "covered",
+    # "other_print" or "taken_off". ref – "device/button"
     def displaced(ref, place:, mode:)
       lanes = [@before, @after].map { |fitting| (button = fitting.button(ref)) && Press::Lane.new(fitting, button, place:, mode:) }
       return [] unless lanes.all?
@@ -30,7 +28,7 @@ module Kippen
       told = spots.select { |spot| spot.place == Fitting::EVERYWHERE && spot.mode == Fitting::BASE }.map(&:button)
       @after.buttons.select { |button| !told.include?(button.ref) && @before.button(button.ref) && does_more?(button) }.flat_map do |button|
         lanes = [@before, @after].map { |fitting| Press::Lane.new(fitting, fitting.button(button.ref)) }
-        own_lost(lanes).map { |lost| Words.say(:own_of_button, button: Words.button(@after.device(button.device), button), told: lost.words) }
+        own_lost(lanes).map { |lost| Words.say(:own_of_button, button: Words.button(@after.device(button.device), button), told: lost.what) }
       end
     end
 
@@ -46,6 +44,8 @@ module Kippen
 
     private
 
+    def displaced_by(id, gesture, what) = Finding.new(id:, bad: "look", what:, where: { "gesture" => gesture })
+
     # hold and long-press are two uses of one stretch; what is built in stands for the tap.
     def stretch(gesture) = { "hold" => "long_press", "builtin" => "tap" }.fetch(gesture, gesture)
 
@@ -56,10 +56,10 @@ module Kippen
 
       name = @catalogue.name(old.action, button.builtin)
       gesture = Words::GESTURES.fetch(old.gesture)
-      return Displaced.new(gesture: old.gesture, kind: "taken_off", words: Words.say(:no_longer_on, name:, gesture:)) unless new
-      return Displaced.new(gesture: old.gesture, kind: "covered", words: Words.say(:here_covers_from, name:, old: place(old))) if old.origin == "inherited"
+      return displaced_by("taken_off", old.gesture, Words.say(:no_longer_on, name:, gesture:)) unless new
+      return displaced_by("covered", old.gesture, Words.say(:here_covers_from, name:, old: place(old))) if old.origin == "inherited"
 
-      Displaced.new(gesture: old.gesture, kind: "replaced", words: Words.say(:takes_place_on, name:, gesture:))
+      displaced_by("replaced", old.gesture, Words.say(:takes_place_on, name:, gesture:))
     end
 
     def builtin?(chip) = chip.action.nil? || chip.action["kind"] == "builtin"
@@ -73,7 +73,7 @@ module Kippen
 
       where = where(lane)
       words = where ? Words.say(:does_not_happen_there, builtin: button.builtin, where:) : Words.say(:no_longer_happens_on_tap, builtin: button.builtin)
-      Displaced.new(gesture: old.gesture, kind: "builtin_lost", words:)
+      displaced_by("builtin_lost", old.gesture, words)
     end
 
     # Was what the button does by itself put on again?
@@ -97,8 +97,7 @@ module Kippen
       before.zip(after).filter_map do |old, new|
         next unless old && new&.worse_than?(old)
 
-        Displaced.new(gesture: new.gesture, kind: "own_lost",
-                      words: where ? Words.say(:told_there, where: where[0].upcase + where[1..], told: new.told) : new.told)
+        displaced_by("own_lost", new.gesture, where ? Words.say(:told_there, where: where[0].upcase + where[1..], told: new.told) : new.told)
       end
     end
 
@@ -110,8 +109,7 @@ module Kippen
     def print(button, old, new)
       return [] unless new && (old.nil? || builtin?(old))
 
-      caution = @cautions.print(button, new.action)
-      caution ? [Displaced.new(gesture: "tap", kind: "other_print", words: caution.words)] : []
+      [@cautions.print(button, new.action)].compact
     end
   end
 end

@@ -1,13 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "reach/ways_in"
-require_relative "reach/does"
+require_relative "reach/what_happens"
 require_relative "reach/wants"
 require_relative "reach/main_job"
 require_relative "reach/free_places"
 require_relative "reach/mode_walk"
-require_relative "reach/traps"
-require_relative "reach/never"
+require_relative "reach/no_way_back"
+require_relative "reach/never_happens"
 require_relative "reach/answer"
 
 module Kippen

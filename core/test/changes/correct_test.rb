@@ -74,7 +74,7 @@ module Kippen
     end
 
     def test_a_claim_is_freed_taken_back_and_added
-      claimed = ->(fitting) { cautions(fitting).select { |one| one.kind == "claimed" }.map(&:gesture) }
+      claimed = ->(fitting) { cautions(fitting).select { |one| one.id == "claimed" }.map(&:gesture) }
       assert_equal %w[triple_tap], claimed[phone]
       freed = correct(phone, "claims" => [CLAIM.merge("freed" => true)]).fitting
       assert_empty claimed[freed]
@@ -97,7 +97,7 @@ module Kippen
       assert_nil known(found, ref)
       said = correct(found, { "builtin" => { "tap" => "Home" }, "held_back" => false }, ref).fitting
       assert_equal [{ "tap" => "Home" }, "Home"], does(said, ref)
-      assert_includes cautions(said, ref).map(&:kind), "not_held_back"
+      assert_includes cautions(said, ref).map(&:id), "not_held_back"
       assert_equal %w[key:F20], Kinds::Sources.new(said, KINDS).of(said.button(ref)).keys
       unheard = said.list("devices").map { |item| item.merge("buttons" => item["buttons"].map { |one| one.except("codes") }) }
       unheard = amended(said, "devices" => unheard)

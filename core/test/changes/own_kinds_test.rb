@@ -19,7 +19,7 @@ module Kippen
       assert_equal "Reed pad", KINDS.of(device).name
       assert_equal %w[pointer:0], Kinds::Sources.new(fitting, KINDS).of(device.buttons.first).keys
       fitting = made(fitting, "assign", button: "reed-pad/right", gesture: "long_press", action: { "kind" => "help" })
-      assert_includes Cautions.new(fitting, KNOWLEDGE).of(fitting.button("reed-pad/left")).map(&:kind), "needed"
+      assert_includes Cautions.new(fitting, KNOWLEDGE).of(fitting.button("reed-pad/left")).map(&:id), "needed"
       assert_equal({ "kind" => "click", "button" => "left" }, KINDS.button(device, device.buttons.first)["builtin_action"])
     end
 

@@ -21,8 +21,8 @@ module Kippen
     end
 
     def on(button, gesture, action, **more) = { "button" => button, "gesture" => gesture, "action" => action }.merge(more.transform_keys(&:to_s))
-    def traps(fitting) = Reach::Traps.of(fitting, KNOWLEDGE)
-    def told(fitting) = traps(fitting).map { |trap| Reach::Traps.words(fitting, trap) }
+    def traps(fitting) = Reach::NoWayBack.new(fitting, KNOWLEDGE).findings
+    def told(fitting) = traps(fitting).map(&:what)
 
     def test_the_press_that_locks_a_mode_ends_it_where_the_mode_lets_it
       assert_empty traps(desk([on(BACK, "tap", LOCK)]))
@@ -35,7 +35,7 @@ module Kippen
       { "nothing" => [], "builtin" => [], "base" => [on(BACK, "tap", HELP, mode: "reading")] }.each do |otherwise, more|
         fitting = desk([on(BACK, "tap", LOCK), *more], otherwise:)
         assert_equal ["Reading has no way back wherever the client is: once it is on, no button ends it."], told(fitting), otherwise
-        fixed = Changes.make(fitting, Changes.read(traps(fitting).first.fix), knowledge: KNOWLEDGE, by: nil, at: nil).fitting
+        fixed = Changes.make(fitting, Changes.read(traps(fitting).first.fixes.first.change), knowledge: KNOWLEDGE, by: nil, at: nil).fitting
         assert_empty traps(fixed), otherwise
       end
     end
@@ -63,9 +63,9 @@ module Kippen
       fitting = desk([on(BACK, "tap", LOCK), on(FORWARD, "tap", CLEAR, mode: "reading"), on(FORWARD, "tap", NEXT, mode: "reading", place: "rookery")],
                      otherwise: "nothing", places:)
       assert_equal ["Reading has no way back in Rookery: once it is on, no button ends it."], told(fitting)
-      assert_equal "rookery", traps(fitting).first.fix["place"]
-      assert_empty Reach::Traps.new_ones(fitting, fitting, KNOWLEDGE)
-      assert_equal 1, Reach::Traps.new_ones(desk([]), fitting, KNOWLEDGE).size
+      assert_equal "rookery", traps(fitting).first.fixes.first.change["place"]
+      assert_empty Reach::NoWayBack.new(fitting, KNOWLEDGE).new_since(fitting)
+      assert_equal 1, Reach::NoWayBack.new(fitting, KNOWLEDGE).new_since(desk([])).size
     end
 
     # The walk against the engine: random presses from base never end in a mode that it said nobody comes into.
@@ -77,7 +77,7 @@ module Kippen
           on(button, gesture, actions[random.rand(actions.size)], mode:) if random.rand(2).zero?
         end
         fitting = desk(rows.compact, otherwise: %w[base builtin nothing][random.rand(3)])
-        stuck = traps(fitting).map { |trap| trap.mode.id }
+        stuck = traps(fitting).map { |trap| trap.where["mode"] }
         pressed(fitting, random).each do |mode|
           assert_includes [*Reach::WaysIn.of(fitting).modes("desk")], mode
         end
@@ -113,8 +113,14 @@ module Kippen
       fitting = desk([on(BACK, "tap", NEXT, mode: "bells"), on(BACK, "tap", HELP, place: "log"), on(BACK, "tap", NEXT),
                       on(FORWARD, "hold", HELP, place: "rookery"),
                       on(FORWARD, "long_press", NEXT)], places:)
-      never = Reach::Never.of(fitting, KNOWLEDGE.catalogue.of(fitting)).map { |one| [one.assignment.index, one.why] }
-      assert_equal [[0, "nothing takes the mode Bells"], [1, "Log is switched off"]], never
+      never = Reach::NeverHappens.new(fitting, KNOWLEDGE.of(fitting)).findings
+      assert_equal(["Mouse, Back, tap, mode Bells can never happen: nothing takes the mode Bells.",
+                    "Mouse, Back, tap, in Log can never happen: Log is switched off."],
+                   never.map(&:what))
+      assert_equal([["never", "look", { "button" => BACK, "gesture" => "tap", "place" => "everywhere", "mode" => "bells" }],
+                    ["never", "look", { "button" => BACK, "gesture" => "tap", "place" => "log", "mode" => "base" }]], never.map do |one|
+                                                                                                                        [one.id, one.bad, one.where]
+                                                                                                                      end)
     end
 
     def test_an_answer_tells_what_was_looked_at_in_the_resolvers_order

@@ -120,7 +120,7 @@ module Kippen
       series = file(%w[tap double_tap long_press], [press("tap", 0, 80)])
       told = pays(fitted(JOBS), series, { "tap_gap_ms" => 450, "long_press_ms" => 400 })
       assert_equal([["later", "tap", "Tap comes 150 ms later: +450 ms."], ["sooner", "long_press", "Long-press comes 100 ms sooner: at 400 ms."]],
-                   told.map { |one| one.to_h.values_at(:kind, :gesture, :words) })
+                   told.map { |one| [one.id, one.gesture, one.what] })
     end
 
     # Its changes are those that Changes.read takes, and they do what they say.
@@ -128,11 +128,11 @@ module Kippen
       fitting = fitted(JOBS)
       unsaved = [Tuning::Unsaved::Found.new(gesture: "double_tap", right: 0.5, n: 10)]
       told = pays(fitting, file(%w[tap double_tap], [press("tap", 0, 80)]), {}, unsaved:)
-      assert_equal %w[unsaved], told.map(&:kind)
-      change = Changes.read(told.first.remedies.first.change)
+      assert_equal %w[unsaved], told.map(&:id)
+      change = Changes.read(told.first.fixes.first.change)
       after = Changes.make(fitting, change, knowledge: KNOWN, by: "A", at: "2026-11-27T10:00:00Z").fitting
       assert_equal %w[long_press tap], after.assigned("mouse/left").map(&:gesture).sort
-      assert_equal(%w[mouse/forward], told.first.remedies.drop(1).map { |one| one.change["to"]["button"] })
+      assert_equal(%w[mouse/forward], told.first.fixes.drop(1).map { |one| one.change["to"]["button"] })
       assert_empty pays(fitting, file(%w[tap], [press("tap", 0, 80)]), {})
     end
 
@@ -140,10 +140,10 @@ module Kippen
       slow = Array.new(10) { press("double_click", 0, 80, 620, 700) }
       series = file(%w[click double_click drag], slow + [press("drag", 0, 300, 820, 1500), press("drag", 0, 900)], host: { "double_click_ms" => 500 })
       told = pays(fitted([]), series, { "bounce_guard_ms" => 500 })
-      assert_equal %w[double_click host drag], told.map(&:kind).first(3)
-      change = told[1].remedies.first.change
+      assert_equal %w[double_click host drag], told.map(&:id).first(3)
+      change = told[1].fixes.first.change
       assert_equal 700, change.dig("host", "double_click_ms")
-      assert_equal({ "kind" => "click", "button" => "left", "times" => 2 }, told[0].remedies.first.change["action"])
+      assert_equal({ "kind" => "click", "button" => "left", "times" => 2 }, told[0].fixes.first.change["action"])
     end
 
     # 9 of 10 and 10 of 10; R, formula of Zou, Huang and Zhang with prop.test(correct = FALSE)$conf.int of each: .744 to .991.

@@ -76,6 +76,9 @@ module Kippen
       # Gestures that this timing makes impossible or hardly possible: LimitsOfTiming::Limits.
       def limits = LimitsOfTiming.of(@choice, @timing)
 
+      # The same as [Finding].
+      def limit_findings = limits.map { |limit| limit.finding(@button, @timing) }
+
       # The Resolver::Choice that there would be with an action on a gesture; an untouched button keeps its tap.
       def with(gesture, action = {}, held_back: true)
         assignment = Fitting::Assignment.new(gesture:, action:)

@@ -15,7 +15,13 @@ module Kippen
       # room_us  – time to begin the next press in, at best for a press of ordinary length;
       #            nil where it doesn't matter
       # gap_us   – the tap gap that it must be done in, nil where there is none
-      Limit = Struct.new(:gesture, :how, :reasons, :held_us, :room_us, :gap_us, keyword_init: true)
+      Limit = Struct.new(:gesture, :how, :reasons, :held_us, :room_us, :gap_us, keyword_init: true) do
+        # As a Finding of a button; timing – its own
+        def finding(button, timing)
+          Finding.new(id: "impossible", bad: how == "hardly" ? "look" : "serious", what: Words.limit(self, timing),
+                      where: { "button" => button.ref, "gesture" => gesture })
+        end
+      end
 
       # Less room than this to begin the next press in, or to let go in, is hardly any; a press
       # that must be held longer than this for a second one to count is no quick double-tap.

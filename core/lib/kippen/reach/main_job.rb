@@ -42,11 +42,11 @@ module Kippen
       end
 
       def tapped?(fitting, button)
-        _, assignment = Does.gestures(fitting, button, Fitting::BASE, Fitting::EVERYWHERE).assoc("tap") || (return false)
-        job?(Does.action(fitting, @kinds, button, assignment))
+        _, assignment = WhatHappens.gestures(fitting, button, Fitting::BASE, Fitting::EVERYWHERE).assoc("tap") || (return false)
+        job?(WhatHappens.action(fitting, @kinds, button, assignment))
       end
 
-      def own(fitting, button) = Does.action(fitting, @kinds, button, nil)
+      def own(fitting, button) = WhatHappens.action(fitting, @kinds, button, nil)
       def job?(action) = !action.nil? && @actions.include?(@plain.call(action))
     end
   end

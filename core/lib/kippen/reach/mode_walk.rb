@@ -53,7 +53,7 @@ module Kippen
       def all = @all ||= @states.flat_map { |state| @places.flat_map { |place| steps(state, place) } }
       def key(step) = [step.assignment, step.from]
 
-      # Does it take its mode, and not end it?
+      # WhatHappens it take its mode, and not end it?
       def taken?(step) = [step.to.held, step.to.latched, step.to.locked].include?(step.assignment.action["mode"])
 
       # The client may be anywhere, and go elsewhere between two presses.
@@ -95,7 +95,7 @@ module Kippen
         end
       end
 
-      def gestures(button, mode, place) = @gestures[[button.ref, mode, place]] ||= Does.gestures(@fitting, button, mode, place)
+      def gestures(button, mode, place) = @gestures[[button.ref, mode, place]] ||= WhatHappens.gestures(@fitting, button, mode, place)
 
       def step(state, assignment, place)
         # A press that is made while one is held leaves the latch for later.

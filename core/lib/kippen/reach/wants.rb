@@ -52,8 +52,8 @@ module Kippen
       def own?(button, mode, spot) = Press::Resolver.of(@fitting).own?(button, mode, spot) || @fitting.mode(mode).otherwise == "builtin"
 
       def of(button, mode, place)
-        Does.gestures(@fitting, button, mode, place).filter_map do |gesture, assignment|
-          action = Does.action(@fitting, @kinds, button, assignment) or next
+        WhatHappens.gestures(@fitting, button, mode, place).filter_map do |gesture, assignment|
+          action = WhatHappens.action(@fitting, @kinds, button, assignment) or next
           [@catalogue.plain(action), Way.new(button:, gesture:, place:, mode:, builtin: assignment.nil? || assignment.action["kind"] == "builtin").freeze]
         end
       end

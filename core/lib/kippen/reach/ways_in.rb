@@ -29,11 +29,11 @@ module Kippen
         end
       end
 
-      # Does it come about in a mode, where it stands?
+      # WhatHappens it come about in a mode, where it stands?
       def happens?(one, mode)
         return false unless [mode, Fitting::BASE].include?(one.mode)
 
-        Does.gestures(@fitting, @fitting.button(one.button), mode, one.place).any? { |_, assignment| assignment.equal?(one) }
+        WhatHappens.gestures(@fitting, @fitting.button(one.button), mode, one.place).any? { |_, assignment| assignment.equal?(one) }
       end
     end
   end

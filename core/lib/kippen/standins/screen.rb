@@ -90,7 +90,7 @@ module Kippen
         Words.say(:screen_cant, action: knowledge.catalogue.name(action), host: name) if hosts && !hosts.include?(host.system)
       end
 
-      # Everything of the fitting that this host can't carry, in words.
+      # Everything of the fitting that this host can't carry: [Finding].
       def refusals
         fitting.recall([:refusals, host.id, knowledge.kinds.object_id]) do
           cautions = Cautions.new(fitting, knowledge)
@@ -149,7 +149,7 @@ module Kippen
         on = fitting.assignments.reject(&:off).select { |one| fitting.button(one.button).host == host.id }
         on.filter_map do |one|
           why = cautions.reasons(fitting.button(one.button), fitting.list("assignments")[one.index]).first
-          "#{spoken(one)}: #{why}" if why
+          why && not_carried("#{spoken(one)}: #{why}", "button" => one.button, "gesture" => one.gesture, "place" => one.place, "mode" => one.mode)
         end
       end
 
@@ -160,8 +160,13 @@ module Kippen
 
       def lists_refused
         long = fitting.shortlists.select { |list| list.host == host.id && list.items.size > kind.most }
-        long.map { |list| Words.say(:shortlist_grew_too_long, name: list.name || list.id, host: name, most: kind.most, first: kind.most + 1) }
+        long.map do |list|
+          not_carried(Words.say(:shortlist_grew_too_long, name: list.name || list.id, host: name, most: kind.most, first: kind.most + 1),
+                      "shortlist" => list.id)
+        end
       end
+
+      def not_carried(what, where) = Finding.new(id: "not_carried", bad: "serious", what:, where: { "host" => host.id, **where })
     end
   end
 end

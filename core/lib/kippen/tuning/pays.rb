@@ -4,11 +4,9 @@ module Kippen
   module Tuning
     # Who pays for a timing: what becomes late or impossible with it, what no timing saves, and what would help.
     class Pays
-      # kind – "later", "sooner", "impossible", "hardly", "unsaved", "double_click", "host", "drag", "tremor" or "slowed", "risk"; gesture – or nil;
-      # remedies – [Remedy]
-      Cost = Struct.new(:kind, :gesture, :words, :remedies, keyword_init: true)
-      # change – as Changes.read takes it
-      Remedy = Struct.new(:words, :change, keyword_init: true)
+      # How bad each is.
+      BAD = { "unsaved" => "serious", "double_click" => "serious", "drag" => "serious", "risk" => "serious",
+              "host" => "look", "tremor" => "look", "slowed" => "look", "later" => "look", "sooner" => "gain" }.freeze
 
       # Where fewer come out right it is told.
       GOOD = 0.9
@@ -31,7 +29,7 @@ module Kippen
         @after = Fitting::Timing.from(@before.settings.merge(timing))
       end
 
-      # [Cost], what weighs most first.
+      # [Finding], what weighs most first; their ids: those of BAD, and "impossible".
       def list
         [*unsaved, *risks, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *slowed, *waits].then do |all|
           once(all)
@@ -41,16 +39,20 @@ module Kippen
       private
 
       # What helps in two ways is offered once.
-      def once(costs)
+      def once(findings)
         told = []
-        costs.map do |one|
-          fresh = one.remedies.reject { |remedy| told.include?(remedy.change) }
+        findings.map do |one|
+          fresh = one.fixes.reject { |fix| told.include?(fix.change) }
           told.concat(fresh.map(&:change))
-          cost(one.kind, one.gesture, one.words, *fresh)
+          with_fixes(one, fresh)
         end.freeze
       end
 
-      def cost(kind, gesture, words, *remedies) = Cost.new(kind:, gesture:, words:, remedies: remedies.compact).freeze
+      def with_fixes(one, fixes) = Finding.new(**one.to_h, fixes: fixes.compact)
+
+      def cost(id, gesture, what, *fixes)
+        Finding.new(id:, bad: BAD.fetch(id), what:, where: { "button" => @button.ref, "gesture" => gesture }, fixes: fixes.compact)
+      end
 
       # Of what was asked, whether it is on the button already or not.
       def waits
@@ -82,7 +84,7 @@ module Kippen
       def limits
         return [] if @series.pass_through?
 
-        Press::Lane.new(@fitting, @button).with_timing(@after).limits.map { |limit| cost(limit.how, limit.gesture, Words.limit(limit, @after), *elsewhere(limit.gesture)) }
+        Press::Lane.new(@fitting, @button).with_timing(@after).limit_findings.map { |one| with_fixes(one, elsewhere(one.gesture)) }
       end
 
       # A guard as long as the host's double-click time leaves none.
@@ -107,7 +109,7 @@ module Kippen
 
         host = @fitting.host(@button.host)
         [cost("host", "double_click", Words.say(:host_too_quick, host: host.name || host.id, double: @series.double_click_ms),
-              Remedy.new(words: Words.say(:host_longer, ms: longer), change: { "kind" => "host", "host" => { "id" => host.id, "double_click_ms" => longer } }))]
+              Fix.new(Words.say(:host_longer, ms: longer), { "kind" => "host", "host" => { "id" => host.id, "double_click_ms" => longer } }))]
       end
 
       def drag
@@ -164,15 +166,14 @@ module Kippen
       end
 
       def carried(there, button, gesture, words)
-        Remedy.new(words:, change: { "kind" => "carry", "button" => @button.ref, "gesture" => there.gesture, "copy" => false,
-                                     "to" => { "button" => button.ref, "gesture" => gesture } })
+        Fix.new(words, { "kind" => "carry", "button" => @button.ref, "gesture" => there.gesture, "copy" => false,
+                         "to" => { "button" => button.ref, "gesture" => gesture } })
       end
 
       def double_click_on_another
         other = free.first or return
-        Remedy.new(words: Words.say(:double_click_there, button: Words.button(@fitting.device(other.device), other)),
-                   change: { "kind" => "assign", "button" => other.ref, "gesture" => "tap",
-                             "action" => { "kind" => "click", "button" => "left", "times" => 2 } })
+        Fix.new(Words.say(:double_click_there, button: Words.button(@fitting.device(other.device), other)),
+                { "kind" => "assign", "button" => other.ref, "gesture" => "tap", "action" => { "kind" => "click", "button" => "left", "times" => 2 } })
       end
 
       # Buttons on which nothing is, of this device before others of its host.

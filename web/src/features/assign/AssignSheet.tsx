@@ -96,8 +96,10 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
     chips.find((chip) => chip.gesture === gesture || (gesture === 'tap' && chip.gesture === 'builtin'))
   const change = changeOf(now, buttons, spot)
   const preview = usePreview(desk.id, change, openedOn)
-  const cautions = (lane?.cautions ?? []).filter((one) => one.gesture === null || one.gesture === gesture)
-  const barred = also.length === 0 && cautions.some((one) => one.bars)
+  const cautions = (lane?.cautions ?? []).filter(
+    (one) => one.where.gesture === undefined || one.where.gesture === gesture,
+  )
+  const barred = also.length === 0 && cautions.some((one) => one.bad === 'bars')
   // While nothing is chosen the choice of the tap is that of the lane as it is.
   const tapChoice = (change ? preview.data?.buttons[0]?.lane : lane)?.tap_choice
   const steps = picked
@@ -105,7 +107,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
     : there?.steps
   const moves = change ? (preview.data?.moves ?? []) : []
   // A built-in that can't be held back happens anyway.
-  const untouched = cautions.some((one) => one.kind === 'not_held_back')
+  const untouched = cautions.some((one) => one.id === 'not_held_back')
     ? undefined
     : chips.find((chip) => chip.gesture === 'builtin')
   const title = also.length > 0 ? say.buttons(String(buttons.length)) : button.full_name

@@ -8,7 +8,7 @@ export function Cautions({ cautions }: { cautions: Caution[] }) {
   return (
     <ul className={styles.cautions} aria-label={say.beforeYouDo}>
       {cautions.map((caution) => (
-        <li key={caution.kind + caution.words}>{caution.words}</li>
+        <li key={caution.what}>{caution.what}</li>
       ))}
     </ul>
   )

@@ -33,9 +33,9 @@ export function WhatChanges(props: {
           {words}
         </p>
       ))}
-      {preview.traps.map((trap) => (
-        <p key={trap.words} className={styles.limit}>
-          {trap.words} {trap.fix ? say.wayBackOffered : ''}
+      {preview.no_way_back.map((one) => (
+        <p key={one.what} className={styles.limit}>
+          {one.what} {one.fixes.length > 0 ? say.wayBackOffered : ''}
         </p>
       ))}
       {preview.serves.map((want) => (
@@ -82,13 +82,13 @@ function OneButton({ touched, named }: { touched: Touched; named: boolean }) {
         ))}
       </dl>
       {lane.limits.map((limit) => (
-        <p key={limit.gesture} className={styles.limit}>
-          {limit.words}
+        <p key={limit.what} className={styles.limit}>
+          {limit.what}
         </p>
       ))}
       {displaced.map((one) => (
-        <p key={one.words} className={styles.displaced}>
-          {one.words}
+        <p key={one.what} className={styles.displaced}>
+          {one.what}
         </p>
       ))}
     </>

@@ -1,5 +1,5 @@
 import { useContext, type CSSProperties } from 'react'
-import type { Button, Chip, Empty, Gesture, Lane, LaneGesture } from '../../shared/api'
+import type { Button, Chip, Empty, Finding, Gesture, Lane, LaneGesture } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { spotName } from '../assign'
 import { GestureMark, SHAPES } from '../../shared/ui'
@@ -20,17 +20,16 @@ export function chipState(chip: Chip): string {
   return chip.kept ? say.itself : ''
 }
 
-type Limit = Lane['limits'][number]
+/** What the timing makes of its gesture, where that is little. */
+export const limitOf = (chip: Chip, lane: Lane) =>
+  lane.limits.find((one) => one.where.gesture === chip.gesture)
 
 /** In a word, what stands on the chip; the whole reason stands below and in its name. */
-const LIMIT_WORDS: Record<Limit['how'], string> = {
-  impossible: say.cantHappen,
-  hardly: say.hardlyPossible,
-}
+const limitWords = ({ bad }: Finding) => (bad === 'serious' ? say.cantHappen : say.hardlyPossible)
 
 function noteOf(chip: Chip, lane: Lane) {
-  const limit = lane.limits.find((one) => one.gesture === chip.gesture)
-  return limit ? LIMIT_WORDS[limit.how] : [chip.wait, chipState(chip)].filter(Boolean).join(' · ')
+  const limit = limitOf(chip, lane)
+  return limit ? limitWords(limit) : [chip.wait, chipState(chip)].filter(Boolean).join(' · ')
 }
 
 /** Its padding and border. */
@@ -63,7 +62,7 @@ interface Props {
 export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
   const { chip, lane, chosen, style, onChoose } = props
   const { button } = lane
-  const limit = lane.limits.find((one) => one.gesture === chip.gesture)
+  const limit = limitOf(chip, lane)
   const mayChange = useMayChange()
   const gesture = gestureOf(chip)
   const own = mayChange && chip.origin === 'here'
@@ -88,8 +87,8 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
       data-free={free !== undefined}
       aria-pressed={chosen === gesture}
       aria-keyshortcuts={own ? 'Delete F2 Control+X Control+C' : undefined}
-      aria-label={`${on}${chip.name}, ${note}. ${limit ? `${limit.words} ` : ''}${mayChange ? say.change : ''}`}
-      data-limit={limit?.how}
+      aria-label={`${on}${chip.name}, ${note}. ${limit ? `${limit.what} ` : ''}${mayChange ? say.change : ''}`}
+      data-limit={limit?.bad}
       aria-disabled={!mayChange}
       onClick={mayChange ? onChoose : undefined}
     >

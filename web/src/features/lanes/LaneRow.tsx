@@ -70,7 +70,7 @@ export const LaneRow = memo(function LaneRow(props: Props) {
   )
   const words = [
     ...shown.own.filter((one) => !one.kept).map((one) => one.lost),
-    ...shown.cautions.filter((one) => one.stands).map((one) => one.words),
+    ...shown.cautions.filter((one) => one.stands).map((one) => one.what),
   ].filter((one) => one !== null)
 
   return (
@@ -113,8 +113,8 @@ export const LaneRow = memo(function LaneRow(props: Props) {
       )}
       <NotMoved error={along.error} />
       {shown.limits.map((limit) => (
-        <p key={limit.gesture} className={styles.limits}>
-          {limit.words}
+        <p key={limit.what} className={styles.limits}>
+          {limit.what}
         </p>
       ))}
       {lane.timed &&

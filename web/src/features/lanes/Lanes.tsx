@@ -47,7 +47,8 @@ interface Props {
 }
 
 /** Is there anything that can be put on this button at all? */
-const canBeGiven = (lane: Lane) => !lane.cautions.some((one) => one.bars && one.gesture === null)
+const canBeGiven = (lane: Lane) =>
+  !lane.cautions.some((one) => one.bad === 'bars' && one.where.gesture === undefined)
 
 /** What is in hand, with the free places for it among the lanes that are shown. */
 function useHand(inHand: Props['inHand'], spot: Spot, lanes: Lane[] | undefined): Hand | undefined {

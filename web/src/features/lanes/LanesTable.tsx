@@ -5,7 +5,7 @@ import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
 import { SETTING_NAMES, spotName, type Chosen } from '../assign'
-import { chipState } from './ChipButton'
+import { chipState, limitOf } from './ChipButton'
 import styles from './lanes.module.css'
 import { say } from './sentences'
 
@@ -28,7 +28,7 @@ function Cell({
 }) {
   const mayChange = useMayChange()
   const chip = lane.chips.find((one) => (STANDS_FOR[one.gesture] ?? one.gesture) === gesture)
-  const limit = lane.limits.find((one) => one.gesture === chip?.gesture)
+  const limit = chip && limitOf(chip, lane)
   const empty = lane.empties.find((one) => one.gesture === gesture)
   if (!chip && (!mayChange || (!empty && gesture !== 'tap')))
     return <span className={styles.cellNone}>–</span>
@@ -46,7 +46,7 @@ function Cell({
       >
         {chip?.off ? <s>{name}</s> : name}
       </Button>
-      {limit && <small className={styles.cellLimit}>{limit.words}</small>}
+      {limit && <small className={styles.cellLimit}>{limit.what}</small>}
       <small>
         {chip ? [chip.wait, chipState(chip)].filter(Boolean).join(', ') : empty?.costs.join(', ')}
       </small>
@@ -137,7 +137,7 @@ export function LanesTable(props: {
               {lane.cautions
                 .filter((caution) => caution.stands)
                 .map((caution) => (
-                  <small key={caution.kind + caution.words}>{caution.words}</small>
+                  <small key={caution.what}>{caution.what}</small>
                 ))}
             </>
           ),

@@ -119,8 +119,8 @@ function OneScreen(props: Props & { screen: Screen; children: React.ReactNode })
         <details>
           <summary>{say.refuses(screen.refuses.length)}</summary>
           <ul>
-            {screen.refuses.map((words) => (
-              <li key={words}>{words}</li>
+            {screen.refuses.map((one) => (
+              <li key={one.what}>{one.what}</li>
             ))}
           </ul>
         </details>

@@ -1,15 +1,13 @@
-import { Button } from 'antd'
 import { useId } from 'react'
-import type { Change, Pays } from '../../shared/api'
-import { useChange } from '../../shared/fitting'
-import { useMayChange } from '../../shared/session'
+import type { Finding } from '../../shared/api'
+import { Fixes } from '../../shared/findings'
 import { say } from './sentences'
 import styles from './tune.module.css'
 
 /** Who gains by it; and who pays: what comes later, breaks or can’t be saved, each with what would help. */
-export function PaysList({ pays }: { pays: Pays[] }) {
-  const gains = pays.filter((one) => one.kind === 'sooner')
-  const costs = pays.filter((one) => one.kind !== 'sooner')
+export function PaysList({ pays }: { pays: Finding[] }) {
+  const gains = pays.filter((one) => one.bad === 'gain')
+  const costs = pays.filter((one) => one.bad !== 'gain')
   return (
     <>
       {gains.length > 0 && <Told title={say.whoGains} list={gains} />}
@@ -18,28 +16,17 @@ export function PaysList({ pays }: { pays: Pays[] }) {
   )
 }
 
-function Told({ title, list }: { title: string; list: Pays[] }) {
+function Told({ title, list }: { title: string; list: Finding[] }) {
   const id = useId()
-  const mayChange = useMayChange()
-  const { change, busy } = useChange()
   return (
     <section aria-labelledby={id} className={styles.panel}>
       <h3 id={id}>{title}</h3>
       {list.length === 0 && <p>{say.nobodyPays}</p>}
       <ul className={styles.pays}>
         {list.map((one) => (
-          <li key={one.kind + String(one.gesture)} data-kind={one.kind}>
-            <p>{one.words}</p>
-            {mayChange &&
-              one.remedies.map((remedy) => (
-                <Button
-                  key={remedy.words}
-                  loading={busy}
-                  onClick={() => void change(remedy.change as Change, remedy.words)}
-                >
-                  {remedy.words}
-                </Button>
-              ))}
+          <li key={one.id + String(one.where.gesture)} data-bad={one.bad}>
+            <p>{one.what}</p>
+            <Fixes finding={one} />
           </li>
         ))}
       </ul>

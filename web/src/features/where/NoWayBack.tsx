@@ -8,6 +8,6 @@ export function NoWayBack({ desk }: { desk: Desk }) {
 }
 
 function Told({ client }: { client: string }) {
-  const traps = useWhere(client).data?.traps ?? []
-  return <Traps traps={traps} />
+  const found = useWhere(client).data?.no_way_back ?? []
+  return <Traps found={found} />
 }

@@ -73,11 +73,11 @@ export function PlacesView({ where, onSheet, onSpot }: Props) {
           <h3 id="never">{say.never}</h3>
           <ul className={styles.list}>
             {where.never.map((one) => (
-              <li key={one.words} className={styles.row}>
-                <p>{one.words}</p>
+              <li key={one.what} className={styles.row}>
+                <p>{one.what}</p>
                 <Button
-                  aria-label={say.showItOf(one.words)}
-                  onClick={() => onSpot({ place: one.place, mode: one.mode })}
+                  aria-label={say.showItOf(one.what)}
+                  onClick={() => onSpot({ place: one.where.place ?? '', mode: one.where.mode ?? '' })}
                 >
                   {say.showIt}
                 </Button>

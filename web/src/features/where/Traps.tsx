@@ -1,32 +1,10 @@
-import { Alert, Button } from 'antd'
-import type { Trap } from '../../shared/api'
-import { useChange } from '../../shared/fitting'
-import { useMayChange } from '../../shared/session'
-import { say } from './sentences'
+import { Alert } from 'antd'
+import type { Finding } from '../../shared/api'
+import { Fixes } from '../../shared/findings'
 
 /** Modes that can’t be left again, each with the press that puts it right. */
-export function Traps({ traps }: { traps: Trap[] }) {
-  const mayChange = useMayChange()
-  const { change, busy } = useChange()
-  return traps.map((trap) => (
-    <Alert
-      key={trap.words}
-      type="error"
-      showIcon
-      title={trap.words}
-      action={
-        trap.fix &&
-        mayChange && (
-          <Button
-            disabled={busy}
-            onClick={() => {
-              if (trap.fix) void change(trap.fix, say.wayBackAdded, { tell: true })
-            }}
-          >
-            {say.addWayBack}
-          </Button>
-        )
-      }
-    />
+export function Traps({ found }: { found: Finding[] }) {
+  return found.map((one) => (
+    <Alert key={one.what} type="error" showIcon title={one.what} action={<Fixes finding={one} />} />
   ))
 }

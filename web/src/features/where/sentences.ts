@@ -89,8 +89,6 @@ export const say = {
   },
   heldEnds: 'let go',
   nextEnds: 'the next press',
-  addWayBack: 'Add the way back',
-  wayBackAdded: 'The way back is added.',
   whileHeld: (name: string) => `while ${name} is held`,
   carries: (name: string, count: number, most: number | null) =>
     most === null

@@ -1810,18 +1810,13 @@ export interface components {
                 costs: string[];
             }[];
             boundaries: components["schemas"]["Boundary"][];
-            limits: components["schemas"]["Limit"][];
+            /** @description Gestures that this timing makes impossible or hardly possible */
+            limits: components["schemas"]["Finding"][];
             /** @description What must be known before a gesture gets something to do */
-            cautions: {
-                gesture: null | components["schemas"]["Gesture"];
-                /** @enum {unknown} */
-                kind: "fixed" | "cannot_carry" | "not_ready" | "needed" | "claimed" | "not_held_back" | "other_print";
-                words: string;
-                /** @description Nothing can be put there */
-                bars: boolean;
+            cautions: (components["schemas"]["Finding"] & {
                 /** @description It concerns what is on the button now */
                 stands: boolean;
-            }[];
+            })[];
             tap_choice: components["schemas"]["TapChoice"];
         };
         /** @description Whether the tap waits for a second one, and what either costs; null where there is no choice */
@@ -1855,19 +1850,41 @@ export interface components {
             /** @description null where it has no end */
             to_us: number | null;
         };
-        /** @description A gesture that this timing makes impossible or hardly possible */
-        Limit: {
-            gesture: components["schemas"]["Gesture"];
-            /** @enum {unknown} */
-            how: "impossible" | "hardly";
-            /** @description With the reason */
+        /** @description Something about the fitting that people should know, whoever found it */
+        Finding: {
+            /** @description What it is */
+            id: string;
+            /**
+             * @description Nothing can be put there; serious; to be looked at; or it becomes better
+             * @enum {unknown}
+             */
+            bad: "bars" | "serious" | "look" | "gain";
+            /** @description In a sentence */
+            what: string;
+            where: components["schemas"]["FindingWhere"];
+            /** @description What would mend it, the best first */
+            fixes: components["schemas"]["Fix"][];
+        };
+        /** @description Only what it is about */
+        FindingWhere: {
+            host?: string;
+            device?: string;
+            button?: string;
+            gesture?: string;
+            place?: string;
+            mode?: string;
+            shortlist?: string;
+        };
+        Fix: {
             words: string;
+            change: components["schemas"]["Change"];
         };
         /** @description What of a lane is another with another time */
         MovedLane: {
             regions: components["schemas"]["Region"][];
             boundaries: components["schemas"]["Boundary"][];
-            limits: components["schemas"]["Limit"][];
+            /** @description Gestures that this timing makes impossible or hardly possible */
+            limits: components["schemas"]["Finding"][];
             /** @description By gesture - in words */
             waits: {
                 [key: string]: string;
@@ -1893,7 +1910,7 @@ export interface components {
             /** @description What differs */
             words: string[];
             /** @description Modes that could then not be left again */
-            traps: components["schemas"]["Trap"][];
+            no_way_back: components["schemas"]["Finding"][];
             buttons: {
                 lane: components["schemas"]["Lane"];
                 waits: {
@@ -1902,11 +1919,7 @@ export interface components {
                     before: string | null;
                     after: string | null;
                 }[];
-                displaced: {
-                    /** @enum {unknown} */
-                    kind: "builtin_lost" | "own_lost" | "replaced" | "covered" | "other_print" | "taken_off";
-                    words: string;
-                }[];
+                displaced: components["schemas"]["Finding"][];
             }[];
             /** @description Wants that are served then and were not */
             serves: string[];
@@ -1932,13 +1945,6 @@ export interface components {
          * @enum {unknown}
          */
         Counting: "by_gap" | "while_held";
-        /** @description A mode that can be come into and not left again */
-        Trap: {
-            mode: string;
-            words: string;
-            /** @description The change that puts it right, or null */
-            fix: null | components["schemas"]["ButtonChange"];
-        };
         /** @description A gesture that leads into a mode, or out of it */
         ModeWay: {
             button: string;
@@ -2017,15 +2023,10 @@ export interface components {
                 most: number | null;
                 modes: string[];
             }[];
-            traps: components["schemas"]["Trap"][];
+            /** @description Modes that can be come into and not left again */
+            no_way_back: components["schemas"]["Finding"][];
             /** @description What is switched on and can never come about */
-            never: {
-                button: string;
-                gesture: components["schemas"]["Gesture"];
-                place: string;
-                mode: string;
-                words: string;
-            }[];
+            never: components["schemas"]["Finding"][];
             shortlists: {
                 id: string;
                 name: string;
@@ -2123,7 +2124,7 @@ export interface components {
                 name: string;
             }[];
             /** @description What of the fitting it can't carry */
-            refuses: string[];
+            refuses: components["schemas"]["Finding"][];
         };
         /** @enum {unknown} */
         CueEvent: "long_press" | "mode_begins" | "mode_ends" | "key_on" | "key_off" | "done" | "ignored";
@@ -3106,16 +3107,6 @@ export interface components {
             /** @description A letter for each trial, see getFitAlong */
             state: string;
         };
-        Pays: {
-            /** @enum {unknown} */
-            kind: "later" | "sooner" | "impossible" | "hardly" | "unsaved" | "risk" | "double_click" | "host" | "drag" | "tremor" | "slowed";
-            gesture: string | null;
-            words: string;
-            remedies: {
-                words: string;
-                change: components["schemas"]["Change"];
-            }[];
-        };
         FitSetting: {
             stretch: null | components["schemas"]["Stretch"];
             from: number;
@@ -3196,7 +3187,7 @@ export interface components {
                     level: number;
                 }[];
             }[];
-            pays: components["schemas"]["Pays"][];
+            pays: components["schemas"]["Finding"][];
             applies: {
                 /** @enum {unknown} */
                 scope: "button" | "device" | "worked_with";
@@ -5926,7 +5917,7 @@ export interface operations {
                 content: {
                     "application/json": {
                         judged: components["schemas"]["Compared"];
-                        pays: components["schemas"]["Pays"][];
+                        pays: components["schemas"]["Finding"][];
                     };
                 };
             };

@@ -3,7 +3,7 @@
 module Kippen
   module Reach
     # What a button really does at a spot.
-    module Does
+    module WhatHappens
       BUILTIN = { "kind" => "builtin" }.freeze
 
       module_function

@@ -1,0 +1,1 @@
+export { Fixes } from './Fixes'
