@@ -17,7 +17,9 @@ module Kippen
 
     def mouse = bare("places" => [{ "id" => "letters", "app" => "rookery", "name" => "Letters" }]).then { |fitting| add(fitting, "mouse-five", host: "desk") }
 
-    def put(fitting, button, gesture, action, **more) = made(fitting, "assign", button:, gesture:, action:, **more)
+    def put(fitting, button, gesture, action, place: "everywhere", mode: "base")
+      made(fitting, "assign", button:, gesture:, action:, place:, mode:)
+    end
 
     def displaced(before, after, button = RIGHT, place: "everywhere")
       Consequences.new(before, after, KNOWLEDGE).displaced(button, place:, mode: "base").map { |one| [one.id, one.what] }

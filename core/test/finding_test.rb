@@ -21,7 +21,7 @@ module Kippen
 
     def test_it_can_not_be_changed
       assert_raises(FrozenError) { finding.where["button"] = "mouse/right" }
-      assert_equal [true, false], [finding(**{ bad: "bars" }).bars?, finding.bars?]
+      assert_equal [true, false], [finding(bad: "bars").bars?, finding.bars?]
     end
   end
 end

@@ -56,7 +56,7 @@ module Kippen
           changed = seen.modes_changed.map(&:first)
           events = Store::Screens::Events.new(decided: seen.decided.reject { |one| one.button == asked },
                                               presses: seen.presses.reject { |one| one.button == asked }, now_us: seen.now_us)
-          touched = app.screens.follow(stream[:client_id], seen.fitting, events, changed, seen.bench.modes)
+          touched = app.screens.follow(stream[:client_id], seen.fitting, events, changed:, modes: seen.bench.modes)
           confirm(app, stream, seen.fitting, events.decided)
           [seen, touched]
         end
@@ -74,7 +74,7 @@ module Kippen
         faults = Faults.new
         read = list.each_with_index.map do |item, index|
           source, kind, value = item.values_at("source", "kind", "value").map { |text| text || "" }
-          check(events, source, kind, value, raw) unless kind == Press::Bench::TOLD
+          check(events, [source, kind, value], raw) unless kind == Press::Bench::TOLD
           Press::Bench::Message.new(number: item["number"], time_us: item["t_us"], source:, kind:, value:)
         rescue ArgumentError => e
           faults.add("/messages/#{index}", e.message)
@@ -83,7 +83,7 @@ module Kippen
         read
       end
 
-      def self.check(events, source, kind, value, raw)
+      def self.check(events, (source, kind, value), raw)
         return events.read(source, kind, value) if !raw || Press::Events::SPOTS.include?(kind)
 
         raise ArgumentError, "#{Faults.show(source)} is no source that can be heard" unless Store::RawMessages::SOURCE.match?(source)

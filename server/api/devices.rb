@@ -28,7 +28,7 @@ module Kippen
         app.get("/api/clients/:client/matches") do
           fitting, = revisions.fitting(params["client"])
           from, to, mirror = sought.values_at("from", "to", "mirror")
-          match = Changes::Following.between(fitting, KINDS, from, to, mirror)
+          match = Changes::Following.between(fitting, KINDS, from:, to:, mirror:)
           json("pairs" => match.pairs.map { |pair| pair.map { |button| button.name || button.id } },
                "without" => Changes::Following.without_match(fitting, KNOWLEDGE, match))
         end

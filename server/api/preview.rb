@@ -54,11 +54,11 @@ module Kippen
         return unless @before.button(ref) && @after.button(ref)
 
         old, new = [@before, @after].map { |fitting| Press::Lane.new(fitting, fitting.button(ref), place:, mode:) }
-        { "lane" => @render.lane(new), "waits" => old.differences(new).map { |gesture, before, after| wait(old, new, gesture, before, after) },
+        { "lane" => @render.lane(new), "waits" => old.differences(new).map { |difference| wait(old, new, difference) },
           "displaced" => @consequences.displaced(ref, place:, mode:).map(&:told) }
       end
 
-      def wait(old, new, gesture, before, after)
+      def wait(old, new, (gesture, before, after))
         { "gesture" => gesture, "gesture_name" => Words::GESTURES.fetch(gesture),
           "before" => before && Words.wait(before, old.timing), "after" => after && Words.wait(after, new.timing) }
       end

@@ -28,7 +28,7 @@ module Kippen
       # Who pays for a timing: findings, as told.
       def pays(timing)
         unsaved = @row[:result]["unsaved"].map { |one| Tuning::Unsaved::Found.new(**one.to_hash.except("words").transform_keys(&:to_sym)) }
-        Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), series, timing, unsaved:).list.map(&:told)
+        Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), timing, series:, unsaved:).list.map(&:told)
       end
 
       # A timing with what it doesn't say as it was when it was fitted.

@@ -84,7 +84,7 @@ module Kippen
         stream = app.streams.find(app.sent["stream"])
         raise Store::Missing, "no stream #{app.sent["stream"]}" unless stream[:client_id] == app.params["client"]
 
-        trace = app.streams.edges(stream, fitting, button, app.sent["from_us"], app.sent["to_us"])
+        trace = app.streams.edges(stream, fitting, button, app.sent["from_us"]..app.sent["to_us"])
         raise Invalid.at("/from_us", Words.say(:nothing_pressed_then)) if trace.empty?
 
         [stream, trace]

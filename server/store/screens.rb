@@ -48,7 +48,7 @@ module Kippen
         # What came happens on the screens, each at its time: the end of the stream is now. events – Events; changed – ids
         # of hosts whose mode has changed; modes – { host id => the mode that is on there now }, see
         # Press::HostState#effective. Returns { host id => Standins::Screen } of those that something happened to.
-        def follow(client, fitting, events, changed, modes)
+        def follow(client, fitting, events, changed:, modes:)
           begun_ms = @clock.call - (events.now_us / 1000)
           by_host = events.decided.group_by { |outcome| fitting.button(outcome.button)&.host }
           (by_host.keys | changed | waiting(client, fitting, events.presses)).compact.filter_map do |id|

@@ -71,10 +71,10 @@ module Kippen
           Contacts.new(of_buttons(heard.flatten(1), fitting)).by_device
         end
 
-        # What a button gave between two moments of a stream, in µs from the first of it: [[µs, kind, level or nothing]…]
-        def edges(stream, fitting, button, from_us, to_us)
+        # What a button gave in some time of a stream, a Range of µs, counted from the first of it: [[µs, kind, level or nothing]…]
+        def edges(stream, fitting, button, times_us)
           reader = reader(fitting, stream[:listener_id], stream[:host]) if stream[:raw]
-          rows = @database[:messages].where(stream_id: stream[:id], time_us: from_us..to_us, kind: Sittings::EDGES).order(:time_us, :number)
+          rows = @database[:messages].where(stream_id: stream[:id], time_us: times_us, kind: Sittings::EDGES).order(:time_us, :number)
           messages = rows.select(:number, :time_us, :source, :kind, :value).map { |row| Press::Bench::Message.new(**row) }
           mine = messages.filter_map { |one| reader ? reader.resolve(one) : one }.select { |one| one.source == button.ref }
           Sittings.relative(mine.map { |one| Sittings.event(one) })

@@ -27,7 +27,7 @@ module Kippen
       end
     end
 
-    def heard(number, time_us, kind, source = kind == "told" ? "" : EDGE, value = "")
+    def heard(number, time_us, kind, source = kind == "told" ? "" : EDGE, value: "")
       Press::Bench::Message.new(number:, time_us:, source:, kind:, value:)
     end
 
@@ -76,7 +76,7 @@ module Kippen
       PropCheck.forall(Generated::G.tuple(Generated.fitting, Generated.trace)).with_config(n_runs: 25).check do |document, trace|
         @stream = nil
         add_client(document.merge("client" => { "name" => "Somebody" }))
-        list = trace.each_with_index.map { |(time_us, source, kind, value), index| heard(index + 1, time_us, kind, source, value) }
+        list = trace.each_with_index.map { |(time_us, source, kind, value), index| heard(index + 1, time_us, kind, source, value:) }
         late = list.each_slice(3).flat_map { |some| random.rand < 0.5 ? some.shuffle(random:) : some }
         late.each_slice(1 + random.rand(4)) { |some| take(*some, some.sample(random:)) }
         next if list.empty?

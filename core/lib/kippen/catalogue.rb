@@ -142,7 +142,7 @@ module Kippen
     # Several steps: their entry is made of theirs.
     def several(action)
       general = action["kind"] == Steps::KIND && Steps.of(action) && @by_id[Steps::KIND] or return
-      Several.new(general.data, [general.group, general.group_name], @apps, action, self)
+      Several.new(general, @apps, action, self)
     end
 
     # A command that the client's apps do not have yet: once it is assigned, they do.

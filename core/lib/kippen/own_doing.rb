@@ -22,15 +22,15 @@ module Kippen
 
     # lane – a Press::Lane of a fitting; choice – in place of the lane's own. Returns [Doing].
     def self.on(fitting, kinds, lane, choice: lane.choice)
-      new(fitting, kinds, lane.button, choice, lane.timing).all
+      new(fitting, kinds, lane, choice).all
     end
 
-    def initialize(fitting, kinds, button, choice, timing)
+    def initialize(fitting, kinds, lane, choice)
       @fitting = fitting
       @kinds = kinds
-      @button = button
+      @button = lane.button
       @choice = choice
-      @timing = timing
+      @timing = lane.timing
     end
 
     def all

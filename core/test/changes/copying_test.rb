@@ -16,7 +16,7 @@ module Kippen
     def assign(fitting, button, gesture, action = HELP) = made(fitting, "assign", button:, gesture:, action:)
 
     def without(fitting, from, to)
-      Changes::Following.without_match(fitting, KNOWLEDGE, Changes::Following.between(fitting, KINDS, from, to, false))
+      Changes::Following.without_match(fitting, KNOWLEDGE, Changes::Following.between(fitting, KINDS, from:, to:, mirror: false))
     end
 
     def jobs(fitting, device)

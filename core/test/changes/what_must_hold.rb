@@ -81,7 +81,7 @@ module Kippen
       cautions = Cautions.new(fitting, KNOWLEDGE.of(fitting))
       rows = Changes::Rows.new(fitting.list("assignments"))
       fitting.links.each do |link|
-        match = Changes::Following.between(fitting, KINDS, link.from, link.to, link.mirror)
+        match = Changes::Following.between(fitting, KINDS, from: link.from, to: link.to, mirror: link.mirror)
         match.pairs.each do |one, other|
           expected = rows.of(one.ref).select { |item| cautions.reasons(other, item).empty? }.map { |item| match.carried(item) }
           yield "#{other.ref} does not follow #{one.ref}" unless expected.to_set == rows.of(other.ref).to_set
@@ -101,8 +101,8 @@ module Kippen
           each_spot(one, ref) do |place, mode|
             old, new = [one, other].map { |fitting| jobs(fitting, ref, place, mode) }
             where = "in #{place}, #{mode}#{" with everything on" if on == 1}"
-            Fitting::GESTURES.each { |gesture| told(old, new, gesture, asked, ref, followed) { |words| yield "#{words} #{where}" } }
-            kept(change, old, new, ref, on) { |words| yield "#{words} #{where}" }
+            Fitting::GESTURES.each { |gesture| told(old, new, gesture, [ref, asked, followed]) { |words| yield "#{words} #{where}" } }
+            kept(change, old, new, ref, everything_on: on == 1) { |words| yield "#{words} #{where}" }
           end
         end
       end
@@ -128,7 +128,7 @@ module Kippen
       found
     end
 
-    def told(old, new, gesture, asked, ref, followed)
+    def told(old, new, gesture, (ref, asked, followed))
       one, other = [old, new].map { |jobs| jobs[gesture] || [nil, nil] }
       return if one[0] == other[0] || followed.include?(ref)
 
@@ -138,7 +138,7 @@ module Kippen
       yield "#{ref}, #{gesture}: #{one[0]} became #{other[0]} unasked" unless by.intersect?(touched)
     end
 
-    def kept(change, old, new, ref, on)
+    def kept(change, old, new, ref, everything_on:)
       target = change["kind"] == "carry" ? change["to"] : change
       return unless %w[assign carry].include?(change["kind"]) && target["gesture"] != "tap" && target["button"] == ref && change["keep"] != false
       return if change["kind"] == "carry" && !change["copy"] && change["button"] == ref
@@ -146,7 +146,7 @@ module Kippen
       one, other = [old, new].map { |jobs| jobs["tap"][0] }
       # What was kept falls back to where there was nothing; and now, a tap that is switched off leaves
       # nothing in its place.
-      return if one == other || (one.nil? && other == { "kind" => "builtin" }) || (on.zero? && other.nil?)
+      return if one == other || (one.nil? && other == { "kind" => "builtin" }) || (!everything_on && other.nil?)
 
       yield "#{ref}: the tap #{one} became #{other}"
     end

@@ -46,7 +46,7 @@ module Kippen
       button = read.button(OK)
       spot = Press::Resolver.new(read).spot("rookery")
       results = lambda do |mode|
-        Press::Candidates.of(read, button, "tap", mode, spot).map { |one| [one.assignment.action["what"], one.result] }
+        Press::Candidates.new(read, mode, spot).of(button, "tap").map { |one| [one.assignment.action["what"], one.result] }
       end
       assert_equal([%w[two won], %w[one covered], %w[three place], %w[five mode], %w[four off]], results.call("base").sort_by do |_, r|
         %w[won covered place mode off].index(r)

@@ -38,11 +38,13 @@ module Kippen
     def self.pick(list) = G.choose(0..(list.size - 1)).map { |index| list[index] }
 
     def self.assignment
-      G.tuple(G.choose(0..5), pick(Fitting::GESTURES), pick(ACTIONS), pick(HELD), G.boolean, G.choose(0..9), pick(["base", "base", *MODES.map { |m| m["id"] }]),
-              pick(%w[everywhere everywhere app part gone]))
-        .map do |button, gesture, action, held, takes_held, chance, mode, place|
+      made = G.tuple(G.choose(0..5), pick(Fitting::GESTURES), pick(ACTIONS), pick(HELD))
+      spot = G.tuple(pick(["base", "base", *MODES.map { |m| m["id"] }]), pick(%w[everywhere everywhere app part gone]))
+      G.tuple(made, G.boolean, G.choose(0..9), spot)
+        .map do |(button, gesture, action, held), takes_held, chance, spot|
         ref, kind = BUTTONS[button]
         gesture = "tap" if kind == "notch"
+        mode, place = spot
         item = { "button" => ref, "gesture" => gesture, "action" => takes_held && gesture == "hold" ? held : action, "mode" => mode, "place" => place }
         item["at_once"] = true if gesture == "tap" && chance < 3
         item["repeat"] = { "after_ms" => 50, "every_ms" => 50 } if %w[hold long_press].include?(gesture) && chance.odd?

@@ -46,12 +46,9 @@ module Kippen
     # Timings in which guards, bridge, tap gap and long-press time meet and cross.
     def timing
       values = [[0, 20, 100, 300], [0, 50, 100, 300, 600], [0, 50, 200, 500], [100, 200, 500], [50, 100, 300]]
-      G.tuple(*values.map do |list|
-        Generated.pick(list)
-      end, Generated.pick(%w[press release]), Generated.pick(%w[press release]), G.boolean).map do |bridge, bounce, brush, long, gap, from, gap_from, has_long|
-        [{ "gap_bridge_ms" => bridge, "bounce_guard_ms" => bounce, "brush_guard_ms" => brush, "long_press_ms" => long, "tap_gap_ms" => gap,
-           "bounce_guard_from" => from, "tap_gap_from" => gap_from }, has_long]
-      end
+      names = %w[gap_bridge_ms bounce_guard_ms brush_guard_ms long_press_ms tap_gap_ms bounce_guard_from tap_gap_from]
+      from = [%w[press release]] * 2
+      G.tuple(G.tuple(*(values + from).map { |list| Generated.pick(list) }), G.boolean).map { |set, has_long| [names.zip(set).to_h, has_long] }
     end
 
     def double?(fitting, held_us, apart_us, brush_us)

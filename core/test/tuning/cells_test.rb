@@ -73,11 +73,11 @@ module Kippen
         here = some_timing
         values = setting == "press_at" ? [0.55, 0.7, 0.9] : Array.new(12) { some_timing[setting] }.uniq.sort
         replays = Tuning::Replays.new(series)
-        costs = replays.costs_along(weighed, here, setting, values, PRICE)
+        costs = replays.costs_along(weighed, here, setting, values, price: PRICE)
         values.zip(costs) do |value, cost|
           expected = weighed.sum { |trial, weight| weight * one(series, trial, here.merge(setting => value)) }
           assert_in_delta expected, cost, 1e-9, "#{setting} #{value} #{here}"
-          assert_in_delta expected, replays.cost(weighed, here.merge(setting => value), PRICE), 1e-9
+          assert_in_delta expected, replays.cost(weighed, here.merge(setting => value), price: PRICE), 1e-9
         end
       end
     end

@@ -74,7 +74,7 @@ module Kippen
       series = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => %w[tap double_tap], "trials" => taps))
       evidence = Tuning::Evidence.new(series)
       timing = Tuning::Fit.new(series, evidence:).timing
-      wrong = [USUAL, USUAL.merge(timing)].map { |one| Tuning::Replays.new(series).cost(evidence.unasked, one, 0) }
+      wrong = [USUAL, USUAL.merge(timing)].map { |one| Tuning::Replays.new(series).cost(evidence.unasked, one, price: 0) }
       assert_operator wrong[1], :<=, wrong[0] + (0.02 * evidence.unasked.sum(&:last)) + 1e-9
     end
 

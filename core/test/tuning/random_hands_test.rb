@@ -72,7 +72,7 @@ module Kippen
         series = Formats::TrialsJson.read(JSON.generate(asked))
         evidence = Tuning::Evidence.new(series)
         fit = Tuning::Fit.new(series, evidence:)
-        wrong = [fit.today, series.whole.merge(fit.timing)].map { |timing| fit.replays.cost(evidence.unasked, timing, 0) }
+        wrong = [fit.today, series.whole.merge(fit.timing)].map { |timing| fit.replays.cost(evidence.unasked, timing, price: 0) }
         assert_operator wrong[1], :<=, wrong[0] + (Tuning::Costs::SPARED * evidence.unasked.sum(&:last)) + 1e-6
       end
     end

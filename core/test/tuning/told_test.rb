@@ -110,7 +110,7 @@ module Kippen
     end
 
     def pays(fitting, series, timing, unsaved: [])
-      Tuning::Pays.new(fitting, fitting.button("mouse/left"), KNOWN, series, timing, unsaved:).list
+      Tuning::Pays.new(fitting, fitting.button("mouse/left"), KNOWN, timing, series:, unsaved:).list
     end
 
     HELP = { "kind" => "help" }.freeze

@@ -6,12 +6,12 @@ module Kippen
     class Several < Entry
       COSTS = Fitting::WantsReader::WRONG
 
-      # entry – that of several steps in general, its data; action – whose Steps can be made out
-      def initialize(data, group, apps, action, catalogue)
+      # general – the Entry of several steps in general; action – whose Steps can be made out
+      def initialize(general, apps, action, catalogue)
         @catalogue = catalogue
         @steps = Steps.of(action)
         @each = @steps.map { |step| catalogue.entry(step.action) }
-        super(data.merge(made).compact, group, apps)
+        super(general.data.merge(made).compact, [general.group, general.group_name], apps)
       end
 
       def name_of(_action) = Words.say(:steps_name, count: @steps.size, names: names.join(", "))

@@ -20,7 +20,7 @@ module Kippen
 
         meant = attempt { Changes.make(opened, changes, **more) }
         made = attempt { Changes.make(newest, changes, **more) }
-        between(newest, opened, others, meant, made) unless meant.is_a?(Invalid) && made.is_a?(Invalid)
+        Meanwhile.new(newest, opened, others).check(meant, made) unless meant.is_a?(Invalid) && made.is_a?(Invalid)
         made.is_a?(Invalid) ? raise(made) : made
       end
 
@@ -29,35 +29,45 @@ module Kippen
       rescue Invalid => e
         e
       end
+      private_class_method :attempt
 
-      def self.between(newest, opened, others, meant, made)
-        # They did the same: nothing of theirs is changed by it.
-        return if made.is_a?(Finish::Result) && made.touched.empty?
+      # What others saved between the Fitting that a form was opened on and the newest.
+      Meanwhile = Struct.new(:newest, :opened, :others) do
+        # meant, made – what the changes came to on each: Finish::Result or Invalid. Raises Conflict.
+        def check(meant, made)
+          # They did the same: nothing of theirs is changed by it.
+          return if made.is_a?(Finish::Result) && made.touched.empty?
 
-        results = [meant, made].grep(Finish::Result)
-        theirs = changed_by(others, opened.document, newest.document)
-        met = theirs.select { |address| results.any? { |result| result.touched.each_key.any? { |own| overlap?(own, address) } } }
-        # What was possible and is no more was made so by them, whatever it is.
-        met = theirs if met.empty? && made.is_a?(Invalid)
-        return if met.empty?
+          results = [meant, made].grep(Finish::Result)
+          met = changed.select { |address| results.any? { |result| touches?(result, address) } }
+          # What was possible and is no more was made so by them, whatever it is.
+          met = changed if met.empty? && made.is_a?(Invalid)
+          return if met.empty?
 
-        told = Changes::Differences.new(opened, newest, results.first.knowledge).words(only: met)
-        raise new(results.first.words, told)
+          told = Differences.new(opened, newest, results.first.knowledge).words(only: met)
+          raise Conflict.new(results.first.words, told)
+        end
+
+        private
+
+        # Addresses that others changed, and that differ still.
+        def changed
+          @changed ||= begin
+            touched = others.flat_map { |before, after| Addresses.changed(before.document, after.document).keys }.uniq
+            still = Addresses.changed(opened.document, newest.document).keys
+            still.select { |address| touched.any? { |one| overlap?(one, address) } }
+          end
+        end
+
+        def touches?(result, address) = result.touched.each_key.any? { |own| overlap?(own, address) }
+
+        # The same, or one within the other.
+        def overlap?(one, other)
+          shorter, longer = [one, other].sort_by(&:size)
+          longer.first(shorter.size) == shorter
+        end
       end
-
-      # Addresses that others changed, and that differ still.
-      def self.changed_by(others, opened, newest)
-        still = Addresses.changed(opened, newest).keys
-        touched = others.flat_map { |before, after| Addresses.changed(before.document, after.document).keys }.uniq
-        still.select { |address| touched.any? { |one| overlap?(one, address) } }
-      end
-
-      # The same, or one within the other.
-      def self.overlap?(one, other)
-        shorter, longer = [one, other].sort_by(&:size)
-        longer.first(shorter.size) == shorter
-      end
-      private_class_method :attempt, :between, :changed_by, :overlap?
+      private_constant :Meanwhile
     end
   end
 end

@@ -25,15 +25,16 @@ module Kippen
 
       def timing(draft, match)
         all = draft.member("button_timing", {})
-        copied = match.pairs.to_h { |one, other| [other.ref, timing_of(draft, match, other, all.fetch(one.ref, {}), all.fetch(other.ref, {}))] }
+        copied = match.pairs.to_h { |one, other| [other.ref, copied(draft, match, one, other)] }
         changed = all.merge(copied.select { |ref, part| part.any? || all.key?(ref) }).reject { |ref, part| part.empty? && all.fetch(ref, {}).any? }
         draft.set("button_timing", changed) if changed != all
       end
 
       # Its own levels, and what is given besides, as far as it can be set there.
-      def timing_of(draft, match, button, given, own)
+      def copied(draft, match, one, other)
+        given, own = [one, other].map { |button| draft.member("button_timing", {}).fetch(button.ref, {}) }
         allowed = draft.kinds.settable(match.to, draft.before.host(match.to.host))
-        own.slice(*LEVELS).merge(Moving.settable(draft, Words.button(match.to, button), given.except(*LEVELS), allowed))
+        own.slice(*LEVELS).merge(Moving.settable(draft, Words.button(match.to, other), given.except(*LEVELS), allowed))
       end
     end
 

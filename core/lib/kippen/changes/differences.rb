@@ -50,8 +50,8 @@ module Kippen
         when *LISTS.keys then listed(LISTS[member], one[0], other[0])
         when "cues" then cue(rest, other)
         when "assignments" then assignments(rest, one, other)
-        when "timing" then setting(Words.say(:for_all_buttons), rest, one, other, Words.say(:as_is_usual))
-        when "button_timing" then setting(button_words(rest[0]), rest.drop(1), one, other, Words.say(:as_for_all))
+        when "timing" then setting(Words.say(:for_all_buttons), rest, [one, other], Words.say(:as_is_usual))
+        when "button_timing" then setting(button_words(rest[0]), rest.drop(1), [one, other], Words.say(:as_for_all))
         when "links" then link(one[0], other[0])
         else other_member(member, other)
         end
@@ -100,7 +100,7 @@ module Kippen
         return listed("Host", one[0], other[0]) if rest.empty?
 
         name = item(:hosts, id)
-        rest[0] == "settings" ? setting(name, rest.drop(1), one, other, Words.say(:its_own)) : Words.say(:host_changed, name:)
+        rest[0] == "settings" ? setting(name, rest.drop(1), [one, other], Words.say(:its_own)) : Words.say(:host_changed, name:)
       end
 
       def device((id, *rest), one, other)
@@ -110,10 +110,10 @@ module Kippen
         case rest[0]
         when "off" then switched(name, other)
         when "ready" then Words.say(other.empty? ? :step_not_done : :step_done, name:, step: step_words(id, rest[1]))
-        when "settings", "timing" then setting(name, rest.drop(1), one, other, Words.say(rest[0] == "timing" ? :as_for_all : :its_own))
+        when "settings", "timing" then setting(name, rest.drop(1), [one, other], Words.say(rest[0] == "timing" ? :as_for_all : :its_own))
         when "battery" then Words.say(other.empty? ? :battery_not_noted : :battery_noted, name:, is: other.dig(0, "is"))
         when "corrected" then put_right(name, other)
-        when "buttons" then button(name, id, rest.drop(1), one, other)
+        when "buttons" then button(name, [id, *rest.drop(1)], one, other)
         when *SILENT then nil
         else "#{name}, #{DEVICE.fetch(rest[0], rest[0])}: #{shown(other[0])}."
         end
@@ -130,7 +130,7 @@ module Kippen
 
       def switched(name, slot) = Words.say(slot[0] ? :switched_off_now : :switched_on_now, name:)
 
-      def button(name, device, (id, field), one, other)
+      def button(name, (device, id, field), one, other)
         return Words.say(:buttons_have_changed, name:) unless id
         return listed("Button", one[0], other[0]).sub(": ", ": #{name}, ") unless field
 
@@ -181,10 +181,10 @@ module Kippen
       end
 
       # unset – how a value is told that is not there
-      def setting(whose, names, one, other, unset)
+      def setting(whose, names, slots, unset)
         return Words.say(:settings_have_changed, whose:) unless names.size == 1
 
-        was, now = [one, other].map { |slot| slot.empty? ? unset : value(names[0], slot[0]) }
+        was, now = slots.map { |slot| slot.empty? ? unset : value(names[0], slot[0]) }
         Words.say(:setting_from_to, whose:, setting: called_setting(names[0]), was:, now:)
       end
 

@@ -55,7 +55,7 @@ module Kippen
       end
 
       def set(draft, device, mine)
-        timing.reduce(mine) { |all, (name, value)| Settable.set(draft, device, all, name, value, nearest: true) }
+        timing.reduce(mine) { |all, (name, value)| Settable.new(draft, device, name).set(all, value, nearest: true) }
       end
     end
   end

@@ -28,11 +28,11 @@ module Kippen
 
       # link – { "from", "to", "mirror" }. Raises Invalid.
       def match(draft, link)
-        Following.between(View.new(draft), draft.kinds, *link.values_at("from", "to", "mirror"))
+        Following.between(View.new(draft), draft.kinds, from: link["from"], to: link["to"], mirror: link["mirror"])
       end
 
       # The Kinds::Match of two devices. Raises Invalid.
-      def between(fitting, kinds, from, to, mirror)
+      def between(fitting, kinds, from:, to:, mirror:)
         one, other = [from, to].map { |id| fitting.device(id) || raise(Invalid.at("/change", Words.say(:no_device, id: Faults.show(id)))) }
         raise Invalid.at("/change", Words.say(:device_cant_follow_itself)) if one == other
 
@@ -72,7 +72,7 @@ module Kippen
       # Which buttons followed which by this link before: [[ref, ref]…]; nil where there was no such link.
       def pairs_before(draft, match)
         link = draft.before.links.find { |one| one.to == match.to.id && one.from == match.from.id } or return
-        between(draft.before, draft.kinds, link.from, link.to, link.mirror).pairs.map { |pair| pair.map(&:ref) }
+        between(draft.before, draft.kinds, from: link.from, to: link.to, mirror: link.mirror).pairs.map { |pair| pair.map(&:ref) }
       end
 
       # A partner that is there again: what its follower had of its own meanwhile gives way, and is kept.

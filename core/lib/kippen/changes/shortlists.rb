@@ -37,7 +37,7 @@ module Kippen
       def check(draft, item)
         host = draft.view.host(item.fetch("host") { draft.before.hosts.first.id }) || refuse("host", Words.say(:unknown_host, host: Faults.show(item["host"])))
         room(draft, item, host)
-        faults = item["items"].each_with_index.filter_map { |line, index| fault(draft, line["action"], host, item["locked"], index) }
+        faults = item["items"].each_index.filter_map { |index| fault(draft, item, host, index) }
         raise(Invalid, faults) if faults.any?
       end
 
@@ -54,9 +54,10 @@ module Kippen
         refuse("items", Words.say(:more_lines, host: host.name || host.id, most:, count: item["items"].size, over: over.join(", ")))
       end
 
-      def fault(draft, action, host, locked, index)
+      def fault(draft, item, host, index)
+        action = item["items"][index]["action"]
         draft.catalogue.check(action, "/change/shortlist/items/#{index}/action")
-        words = cant(draft.catalogue, action, host, locked) || Cautions.steps(draft.knowledge.host_kinds.at(host), action).first
+        words = cant(draft.catalogue, action, host, item["locked"]) || Cautions.steps(draft.knowledge.host_kinds.at(host), action).first
         words && Fault.new("/change/shortlist/items/#{index}", words)
       end
 

@@ -33,7 +33,7 @@ module Kippen
 
       # What has to be there for it and is not is made: a list or a map.
       def put_in(value, shape, (step, *rest), slot)
-        return put_item(value, shape, step, rest, slot) if shape && shape[:list]
+        return put_item(value, shape, [step, *rest], slot) if shape && shape[:list]
         return slot.empty? ? value.except(step) : value.merge(step => slot[0]) if rest.empty?
 
         inner = shape && (shape[:of] ? shape[:of][step] : shape[:map])
@@ -41,7 +41,7 @@ module Kippen
         changed == {} && slot.empty? ? value.except(step) : value.merge(step => changed)
       end
 
-      def put_item(list, shape, id, rest, slot)
+      def put_item(list, shape, (id, *rest), slot)
         index = list.index { |one| one[shape[:list]] == id }
         return list + slot if index.nil?
 

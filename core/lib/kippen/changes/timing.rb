@@ -11,7 +11,7 @@ module Kippen
         draft.speak_of(Spot.new(button, place, mode))
         all = draft.member("button_timing", {})
         mine = all.fetch(button, {})
-        set = Settable.set(draft, own.device, mine, setting, value, nearest:)
+        set = Settable.new(draft, own.device, setting).set(mine, value, nearest:)
         draft.set("button_timing", Draft.with(all, button => set.empty? && !mine.empty? ? nil : set))
       end
     end
@@ -21,43 +21,51 @@ module Kippen
       def make(draft)
         draft.device(device).buttons.each { |button| draft.speak_of(Spot.new(button.ref, place, mode)) }
         mine = draft.list("devices").find(device).fetch("timing", {})
-        set = Settable.set(draft, device, mine, setting, value, nearest:)
+        set = Settable.new(draft, device, setting).set(mine, value, nearest:)
         draft.alter("devices", device, "timing" => set.empty? ? nil : set)
       end
     end
 
-    # Values that a device can really be set to where it is.
-    module Settable
-      module_function
-
-      # timing – the settings it is one of; returns them with it set. Raises Invalid.
-      def set(draft, device, timing, setting, value, nearest:)
-        known = Fitting::Timing::SETTINGS[setting] || raise(Invalid.at("/setting", Words.say(:unknown_setting, setting: Faults.show(setting))))
-        return timing.except(setting) if value.nil?
-
-        fault = Fitting::Timing.fault(known, value)
-        raise Invalid.at("/change/value", fault) if fault
-
-        timing.merge(setting => possible(draft, device, setting, value, nearest))
+    # A setting, with the values that a device can really be set to where it is.
+    class Settable
+      # device – its id; setting – a name. Raises Invalid.
+      def initialize(draft, device, setting)
+        @known = Fitting::Timing::SETTINGS[setting] || raise(Invalid.at("/setting", Words.say(:unknown_setting, setting: Faults.show(setting))))
+        @draft = draft
+        @device = device
+        @setting = setting
       end
 
-      def possible(draft, device, setting, value, nearest)
-        best = Kinds::Settable.nearest(allowed(draft, device)[setting], value)
+      # timing – the settings it is one of; returns them with it set, or without it for nil. nearest – what can't be set
+      # goes to the nearest that can, said so; else it is refused. Raises Invalid.
+      def set(timing, value, nearest:)
+        return timing.except(@setting) if value.nil?
+
+        fault = Fitting::Timing.fault(@known, value)
+        raise Invalid.at("/change/value", fault) if fault
+
+        timing.merge(@setting => possible(value, nearest))
+      end
+
+      private
+
+      def possible(value, nearest)
+        best = Kinds::Settable.nearest(allowed, value)
         return value if best == value
 
-        draft_words = Words.say(nearest ? :moved_to_nearest : :not_settable, setting: Words.setting(setting), value: Words.value(setting, value),
-                                                                             nearest: Words.value(setting, best), device: draft.device(device).name || device)
-        raise Invalid.at("/change/value", draft_words) unless nearest
+        words = Words.say(nearest ? :moved_to_nearest : :not_settable,
+                          setting: Words.setting(@setting), value: Words.value(@setting, value),
+                          nearest: Words.value(@setting, best), device: @draft.device(@device).name || @device)
+        raise Invalid.at("/change/value", words) unless nearest
 
-        draft.notes << draft_words
+        @draft.notes << words
         best
       end
 
-      def allowed(draft, device)
-        found = draft.device(device)
-        draft.kinds.settable(found, draft.before.host(found.host))
+      def allowed
+        found = @draft.device(@device)
+        @draft.kinds.settable(found, @draft.before.host(found.host))[@setting]
       end
-      private_class_method :possible, :allowed
     end
   end
 end

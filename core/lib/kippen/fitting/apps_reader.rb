@@ -17,7 +17,7 @@ module Kippen
       end
 
       def apps
-        found = objects(@document, "apps", Limits::APPS, @faults).filter_map { |item, pointer| app(item, pointer) }
+        found = objects(@document, "apps", Limits::APPS).filter_map { |item, pointer| app(item, pointer) }
         unique("/apps", found)
         found.freeze
       end
@@ -26,7 +26,7 @@ module Kippen
 
       def app(item, pointer)
         id = id(item, pointer) or return
-        commands = objects(item, "commands", COMMANDS, @faults, pointer).filter_map { |command, at| command(command, at) }
+        commands = objects(item, "commands", COMMANDS, pointer).filter_map { |command, at| command(command, at) }
         unique("#{pointer}/commands", commands)
         flag(item, "offered", pointer)
         App.new(id:, name: words(item, "name", pointer) || Apps.named(id), hosts: systems(item, "hosts", ListReader::SYSTEMS, pointer),

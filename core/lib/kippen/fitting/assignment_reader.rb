@@ -10,7 +10,8 @@ module Kippen
       REPEAT_MS = { "after_ms" => 50..5000, "every_ms" => 10..2000 }.freeze
       CAN_REPEAT = %w[hold long_press].freeze
 
-      def initialize(document, faults, buttons, modes, places)
+      # buttons – { ref => Button }; modes, places – of the same fitting
+      def initialize(document, faults, buttons:, modes:, places:)
         @document = document
         @faults = faults
         @buttons = buttons
@@ -36,10 +37,10 @@ module Kippen
         pointer = "/assignments/#{index}"
         return @faults.add(pointer, Words.say(:must_be_an_object)) unless item.is_a?(Hash)
 
-        button = known(item, "button", nil, @buttons, pointer)
-        gesture = known(item, "gesture", nil, GESTURES, pointer)
-        mode = known(item, "mode", BASE, @modes, pointer)
-        place = known(item, "place", EVERYWHERE, @places, pointer)
+        button = one_of(item, "button", @buttons, pointer)
+        gesture = one_of(item, "gesture", GESTURES, pointer)
+        mode = one_of(item, "mode", @modes, pointer, default: BASE)
+        place = one_of(item, "place", @places, pointer, default: EVERYWHERE)
         action = action(item, gesture, pointer)
         at_once = flag(item, "at_once", pointer)
         off = flag(item, "off", pointer)
@@ -49,13 +50,6 @@ module Kippen
         return unless button && gesture && mode && place && action
 
         Assignment.new(button:, gesture:, place:, mode:, action:, at_once:, repeat:, off:, index:).freeze
-      end
-
-      def known(item, key, default, allowed, pointer)
-        value = item.fetch(key, default)
-        return value if value.is_a?(String) && allowed.include?(value)
-
-        @faults.add("#{pointer}/#{key}", "unknown #{key} #{Faults.show(value)}")
       end
 
       def action(item, gesture, pointer)
@@ -92,12 +86,12 @@ module Kippen
         return @faults.add("#{pointer}/repeat", Words.say(:must_be_an_object)) unless given.is_a?(Hash)
 
         @faults.add("#{pointer}/repeat", Words.say(:only_hold_long_press_can)) unless CAN_REPEAT.include?(gesture)
-        after, every = REPEAT_MS.map { |key, range| repeat_us(given[key], key, range, pointer) }
+        after, every = REPEAT_MS.keys.map { |key| repeat_us(given[key], key, pointer) }
         Repeat.new(after_us: after, every_us: every).freeze if after && every
       end
 
-      def repeat_us(value, key, range, pointer)
-        setting = Timing::Setting.new(name: key, range:)
+      def repeat_us(value, key, pointer)
+        setting = Timing::Setting.new(name: key, range: REPEAT_MS.fetch(key))
         fault = Timing.fault(setting, value)
         return Timing.microseconds(value) unless fault
 

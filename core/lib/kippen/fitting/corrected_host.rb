@@ -32,7 +32,7 @@ module Kippen
 
         whole(given, "lines", LINES, pointer)
         whole(given, "steps", STEPS, pointer)
-        kept = objects(given, "keeps", KEEPS, @faults, pointer)
+        kept = objects(given, "keeps", KEEPS, pointer)
         kept.each { |one, at| keeps(one, at) }
         %w[by at].each { |key| words(given, key, pointer) }
       end

@@ -39,7 +39,7 @@ module Kippen
       private
 
       def is(given, pointer)
-        value = given.key?("is") ? choice(given, "is", IS, "free", pointer) : "free"
+        value = given.key?("is") ? choice(given, "is", IS, pointer, default: "free") : "free"
         words(given, "why", pointer, needed: value != "free")
       end
 
@@ -59,8 +59,8 @@ module Kippen
       end
 
       def claims(given, pointer)
-        objects(given, "claims", CLAIMS, @faults, pointer).each do |claim, at|
-          choice(claim, "gesture", GESTURES, nil, at)
+        objects(given, "claims", CLAIMS, pointer).each do |claim, at|
+          choice(claim, "gesture", GESTURES, at)
           %w[by free_by].each { |key| words(claim, key, at, needed: true) }
           freed = claim["freed"]
           next if freed.nil?

@@ -43,14 +43,14 @@ module Kippen
 
       # What was taken out and may be brought back.
       def check_taken_out
-        objects(@document, "taken_out", Limits::TAKEN_OUT, @faults).each do |item, pointer|
+        objects(@document, "taken_out", Limits::TAKEN_OUT).each do |item, pointer|
           @faults.add("#{pointer}/id", Words.say(:must_be_text)) unless item["id"].is_a?(String)
         end
       end
 
       # Faults of the list itself are told where it is read.
       def check_settings(list)
-        objects(@document, list, Limits::DEVICES, Faults.new).each do |item, pointer|
+        objects(@document, list, Limits::DEVICES, faults: Faults.new).each do |item, pointer|
           settings = item.fetch("settings", {})
           next if settings.is_a?(Hash) && settings.size <= Limits::SETTINGS && settings.values.all? { |value| scalar?(value) || names?(value) }
 
@@ -66,10 +66,10 @@ module Kippen
       def names?(value) = value.is_a?(Array) && value.size.between?(1, Kinds::Reader::BUTTONS) && value.all? { |one| Ids.ok?(one) }
 
       def check_arrangements
-        objects(@document, "arrangements", Limits::ARRANGEMENTS, @faults).each do |item, pointer|
+        objects(@document, "arrangements", Limits::ARRANGEMENTS).each do |item, pointer|
           words(item, "name", pointer, needed: true)
           @faults.add("#{pointer}/id", Words.say(:must_be, value: Ids::ALLOWED)) unless Ids.ok?(item["id"])
-          objects(item, "parts", Limits::ASSIGNMENTS, @faults, pointer).each { |part, at| check_part(part, at) }
+          objects(item, "parts", Limits::ASSIGNMENTS, pointer).each { |part, at| check_part(part, at) }
         end
       end
 

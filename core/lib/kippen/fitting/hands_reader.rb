@@ -25,7 +25,7 @@ module Kippen
 
       # Returns the hands as they stand in the document.
       def hands
-        objects(@document, "hands", Limits::HANDS, @faults).map do |item, pointer|
+        objects(@document, "hands", Limits::HANDS).map do |item, pointer|
           @faults.add("#{pointer}/id", Words.say(:must_be_like, value: Faults.show(item["id"]), allowed: Ids::ALLOWED)) unless Ids.ok?(item["id"])
           words(item, "name", pointer)
           NEEDED.each { |name| distribution(item[name], "#{pointer}/#{name}") }

@@ -22,7 +22,7 @@ module Kippen
       def hosts
         found = each("hosts", Limits::HOSTS).filter_map do |item, pointer|
           id = id(item, pointer) or next
-          system = choice(item, "system", SYSTEMS, "computer", pointer)
+          system = choice(item, "system", SYSTEMS, pointer, default: "computer")
           Host.new(id:, name: words(item, "name", pointer), system:, double_click_ms: double_click(item, pointer),
                    corrected: CorrectedHost.read(item, pointer, @faults)).freeze
         end
@@ -33,7 +33,7 @@ module Kippen
       # Kinds that somebody made, as far as they can be read: { id => Kinds::Kind }.
       def kinds
         @kinds ||= begin
-          found = objects(@document, "kinds", Limits::KINDS, @faults).filter_map { |item, pointer| Kinds::Reader.read(item, @faults, pointer) }
+          found = objects(@document, "kinds", Limits::KINDS).filter_map { |item, pointer| Kinds::Reader.read(item, @faults, pointer) }
           unique("/kinds", found)
           found.to_h { |kind| [kind.id, kind] }.freeze
         end
@@ -51,8 +51,8 @@ module Kippen
       def modes
         found = each("modes", Limits::MODES).filter_map do |item, pointer|
           id = id(item, pointer, reserved: BASE) or next
-          otherwise = choice(item, "otherwise", OTHERWISE, "base", pointer)
-          counting = choice(item, "counting", COUNTING, "by_gap", pointer)
+          otherwise = choice(item, "otherwise", OTHERWISE, pointer, default: "base")
+          counting = choice(item, "counting", COUNTING, pointer, default: "by_gap")
           Mode.new(id:, name: words(item, "name", pointer), otherwise:, counting:, shortlist: optional_id(item, "shortlist", pointer)).freeze
         end
         unique("/modes", found)
@@ -74,13 +74,13 @@ module Kippen
 
       private
 
-      def each(list, most) = objects(@document, list, most, @faults)
+      def each(list, most) = objects(@document, list, most)
 
       def device(item, pointer, hosts)
         id = id(item, pointer) or return
         host = device_host(item, pointer, hosts)
         off = flag(item, "off", pointer)
-        found = objects(item, "buttons", Limits::BUTTONS, @faults, pointer).filter_map { |button, at| button(button, at, id, host, off) }
+        found = objects(item, "buttons", Limits::BUTTONS, pointer).filter_map { |button, at| button(button, at, device: id, host:, off:) }
         unique("#{pointer}/buttons", found)
         Device.new(id:, name: words(item, "name", pointer), host:, off:, buttons: found.freeze, **facts(item, pointer)).freeze
       end
@@ -98,7 +98,7 @@ module Kippen
         return if noted.nil?
         return @faults.add("#{pointer}/battery", Words.say(:must_object_battery)) unless noted.is_a?(Hash)
 
-        choice(noted, "is", BATTERY, nil, "#{pointer}/battery")
+        choice(noted, "is", BATTERY, "#{pointer}/battery")
         %w[by at].each { |key| words(noted, key, "#{pointer}/battery") }
         noted
       end
@@ -137,10 +137,11 @@ module Kippen
         @faults.add("#{pointer}/host", Words.say(:unknown_host, host: Faults.show(given)))
       end
 
-      def button(item, pointer, device, host, device_off)
+      # device, host – ids; off – is all of the device?
+      def button(item, pointer, device:, host:, off:)
         id = id(item, pointer) or return
-        kind = choice(item, "kind", KINDS, "contact", pointer)
-        off = flag(item, "off", pointer) || device_off
+        kind = choice(item, "kind", KINDS, pointer, default: "contact")
+        off = flag(item, "off", pointer) || off
         corrected = CorrectedReader.read(item, kind, pointer, @faults)
         does = words(item, "builtin", pointer)
         does = corrected["builtin"]["tap"] if corrected&.key?("builtin")

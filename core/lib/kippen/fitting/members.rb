@@ -7,7 +7,7 @@ module Kippen
       private
 
       # One of a few words, or the default; a wrong one is told and the default returned.
-      def choice(item, key, allowed, default, pointer)
+      def choice(item, key, allowed, pointer, default: nil)
         value = item.fetch(key, default)
         return value if allowed.include?(value)
 
@@ -22,9 +22,9 @@ module Kippen
       end
 
       # One of what the fitting itself declares.
-      def one_of(item, key, default, known, pointer)
+      def one_of(item, key, known, pointer, default: nil)
         value = item.fetch(key, default)
-        return value if known.include?(value)
+        return value if value.is_a?(String) && known.include?(value)
 
         @faults.add("#{pointer}/#{key}", "unknown #{key} #{Faults.show(value)}")
       end
@@ -46,7 +46,7 @@ module Kippen
       end
 
       # The objects of a list with their pointers: [[object, "/list/0"]…]
-      def objects(holder, list, most, faults, pointer = "")
+      def objects(holder, list, most, pointer = "", faults: @faults)
         items = holder.fetch(list, [])
         at = "#{pointer}/#{list}"
         return faults.add(at, Words.say(:must_be_an_array)) || [] unless items.is_a?(Array)

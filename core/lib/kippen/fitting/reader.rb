@@ -20,7 +20,7 @@ module Kippen
         modes = lists.modes
         places = lists.places
         buttons = devices.flat_map(&:buttons).to_h { |button| [button.ref, button] }
-        assignments = AssignmentReader.new(@document, @faults, buttons, modes, places).assignments
+        assignments = AssignmentReader.new(@document, @faults, buttons:, modes:, places:).assignments
         seats = SeatsReader.new(@document, @faults, devices)
         seats.check_seats
         links = seats.links
@@ -37,7 +37,7 @@ module Kippen
         extra = ShortlistsReader.new(@document, @faults, hosts)
         { wants: WantsReader.new(@document, @faults, hosts, places).wants, hands: HandsReader.new(@document, @faults).hands,
           declared_apps: AppsReader.new(@document, @faults).apps, shortlists: extra.shortlists, cues: extra.cues,
-          follow: choice(@document, "follow", FOLLOW, "pointer", "") }
+          follow: choice(@document, "follow", FOLLOW, "", default: "pointer") }
       end
 
       def check_envelope

@@ -22,9 +22,9 @@ module Kippen
       end
 
       def links
-        found = objects(@document, "links", Limits::LINKS, @faults).filter_map do |item, pointer|
-          from = one_of(item, "from", nil, @devices.keys, pointer)
-          to = one_of(item, "to", nil, @devices.keys, pointer)
+        found = objects(@document, "links", Limits::LINKS).filter_map do |item, pointer|
+          from = one_of(item, "from", @devices.keys, pointer)
+          to = one_of(item, "to", @devices.keys, pointer)
           mirror = flag(item, "mirror", pointer)
           next @faults.add(pointer, Words.say(:device_cant_follow_itself)) if from && from == to
 

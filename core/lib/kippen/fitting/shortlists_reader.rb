@@ -16,7 +16,7 @@ module Kippen
       end
 
       def shortlists
-        found = objects(@document, "shortlists", Limits::SHORTLISTS, @faults).filter_map { |item, pointer| shortlist(item, pointer) }
+        found = objects(@document, "shortlists", Limits::SHORTLISTS).filter_map { |item, pointer| shortlist(item, pointer) }
         unique("/shortlists", found)
         found.freeze
       end
@@ -38,8 +38,8 @@ module Kippen
 
         host = item.fetch("host") { @hosts.first }
         @faults.add("#{pointer}/host", Words.say(:unknown_host, host: Faults.show(host))) unless @hosts.include?(host)
-        items = objects(item, "items", ITEMS, @faults, pointer).filter_map { |one, at| line(one, at) }
-        Shortlist.new(id: item["id"], name: words(item, "name", pointer), host:, works: choice(item, "works", WORKS, "open", pointer),
+        items = objects(item, "items", ITEMS, pointer).filter_map { |one, at| line(one, at) }
+        Shortlist.new(id: item["id"], name: words(item, "name", pointer), host:, works: choice(item, "works", WORKS, pointer, default: "open"),
                       locked: flag(item, "locked", pointer), items: items.freeze).freeze
       end
 

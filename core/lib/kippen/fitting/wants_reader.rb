@@ -18,7 +18,7 @@ module Kippen
       end
 
       def wants
-        found = objects(@document, "wants", Limits::WANTS, @faults).filter_map { |item, pointer| want(item, pointer) }
+        found = objects(@document, "wants", Limits::WANTS).filter_map { |item, pointer| want(item, pointer) }
         unique("/wants", found)
         found.freeze
       end
@@ -29,10 +29,10 @@ module Kippen
         id = item["id"]
         @faults.add("#{pointer}/id", Words.say(:must_be_like, value: Faults.show(id), allowed: Ids::ALLOWED)) unless Ids.ok?(id)
         what = words(item, "what", pointer, needed: true)
-        place = one_of(item, "place", EVERYWHERE, @places, pointer)
+        place = one_of(item, "place", @places, pointer, default: EVERYWHERE)
         Want.new(id:, what:, place:, hosts: hosts(item, pointer), times_a_day: times(item, pointer),
-                 wrong: choice(item, "wrong", WRONG, "nuisance", pointer), asked_by: words(item, "asked_by", pointer),
-                 importance: choice(item, "importance", IMPORTANCE, "should", pointer), action: action(item, pointer)).freeze
+                 wrong: choice(item, "wrong", WRONG, pointer, default: "nuisance"), asked_by: words(item, "asked_by", pointer),
+                 importance: choice(item, "importance", IMPORTANCE, pointer, default: "should"), action: action(item, pointer)).freeze
       end
 
       def hosts(item, pointer)

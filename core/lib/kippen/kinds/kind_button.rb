@@ -17,7 +17,7 @@ module Kippen
         (button.keys - MEMBERS).each { |name| fault("#{at}/#{name}", :not_known_here) }
         %w[id role mirror].each { |key| id(button[key], "#{at}/#{key}") unless button[key].nil? && key != "id" }
         words(button, "name", at, needed: true)
-        choice(button, "kind", Reader::BUTTON_KINDS, nil, at)
+        choice(button, "kind", Reader::BUTTON_KINDS, at)
         fault("#{at}/at", :no_shape) unless Reader.shape?(button["at"])
         fault("#{at}/print", :must_be_text_from_to, needed: 0, characters: Limits::NAME_CHARACTERS) unless text?(button["print"])
         does(button, at)
@@ -74,7 +74,7 @@ module Kippen
         right = list.is_a?(Array) && list.any? && list.uniq == list && (list - Reader::SIGNALS).empty?
         return fault("#{at}/signals", :must_array_of_gestures, values: Reader::SIGNALS.join(", ")) unless right
 
-        choice(button, "counts", list, nil, at)
+        choice(button, "counts", list, at)
       end
     end
   end

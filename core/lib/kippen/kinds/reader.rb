@@ -106,7 +106,7 @@ module Kippen
         %w[sits_on takes].each { |key| id_list(data, key, pointer) }
         %w[itself many].each { |key| flag(data, key, pointer) }
         list(data, "versions", pointer) { |one| one.is_a?(String) && one.length.between?(1, 40) }
-        choice(data, "belongs", SYSTEMS, nil, pointer) if data.key?("belongs")
+        choice(data, "belongs", SYSTEMS, pointer) if data.key?("belongs")
         opposite = data.fetch("opposite", {})
         fault("#{pointer}/opposite", :must_be_an_object) unless opposite.is_a?(Hash) && opposite.to_a.flatten.all? { |one| Fitting::Ids.ok?(one) }
       end
@@ -115,7 +115,7 @@ module Kippen
       def buttons(data, pointer)
         return fault("#{pointer}/buttons", :must_be_an_array) || {} unless data.key?("buttons")
 
-        found = objects(data, "buttons", BUTTONS, @faults, pointer).each { |button, at| KindButton.new(@faults).check(button, at) }
+        found = objects(data, "buttons", BUTTONS, pointer).each { |button, at| KindButton.new(@faults).check(button, at) }
         ids = found.map { |button, _| button["id"] }
         ids.tally.each { |id, times| fault("#{pointer}/buttons", :id_used_times, id: id.inspect, what: times) if times > 1 }
         found.each do |button, at|
@@ -125,7 +125,7 @@ module Kippen
       end
 
       def seats(data, pointer)
-        objects(data, "seats", SEATS, @faults, pointer).each do |seat, at|
+        objects(data, "seats", SEATS, pointer).each do |seat, at|
           ids(seat, "id", at)
           fault("#{at}/at", :no_shape) if seat.key?("at") && !Reader.shape?(seat["at"])
           list(seat, "browser", at) { |one| one.is_a?(String) && one.match?(SOURCE) }
@@ -134,7 +134,7 @@ module Kippen
       end
 
       def variants(data, buttons, pointer)
-        objects(data, "variants", 20, @faults, pointer).each do |variant, at|
+        objects(data, "variants", 20, pointer).each do |variant, at|
           ids(variant, "id", at)
           words(variant, "name", at, needed: true)
           list(variant, "buttons", at, most: BUTTONS, least: 1) { |one| buttons.key?(one) }
@@ -150,7 +150,7 @@ module Kippen
       def steps(data, buttons, pointer)
         return fault("#{pointer}/ready", :must_be_an_array) unless data.key?("ready")
 
-        found = objects(data, "ready", STEPS, @faults, pointer)
+        found = objects(data, "ready", STEPS, pointer)
         known = found.flat_map { |step, _| step.values_at("id", "one_of") }.compact
         found.each { |step, at| step(step, at, known, buttons) }
       end
@@ -164,7 +164,7 @@ module Kippen
         list(step, "needs", at) { |one| known.include?(one) }
         list(step, "hosts", at) { |one| SYSTEMS.include?(one) }
         list(step, "stops_gestures", at) { |one| Fitting::GESTURES.include?(one) }
-        choice(step, "again", ["version", nil], nil, at)
+        choice(step, "again", ["version", nil], at)
         fault("#{at}/check", :no_check) unless step["check"].nil? || check?(step["check"], buttons)
       end
 

@@ -52,7 +52,7 @@ module Kippen
         account["wait_parts"] = wait.parts
         return account if row.outcome.gesture == "builtin"
 
-        found = Candidates.of(fitting, story.button, row.outcome.gesture, story.mode, story.spot)
+        found = Candidates.new(fitting, story.mode, story.spot).of(story.button, row.outcome.gesture)
         account.merge("candidates" => found.map { |candidate| candidate(candidate) })
       end
 

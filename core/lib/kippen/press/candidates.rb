@@ -2,39 +2,47 @@
 
 module Kippen
   module Press
-    # Every assignment of a button for a gesture, and why it won or lost here and now.
-    module Candidates
+    # Every assignment of a button for a gesture, and why it won or lost in a mode, at a spot.
+    class Candidates
       # result: "won", "off", "mode" (another mode), "place" (another place), "covered" (one
       # found earlier counts), "otherwise" (of base, but the mode doesn't fall back to base)
       Candidate = Struct.new(:assignment, :result)
 
-      # Takes a Fitting, a Button, the gesture, the mode's id and a Resolver::Spot.
-      # Returns Candidates in the order in which they are looked at, those out of question last.
-      def self.of(fitting, button, gesture, mode, spot)
+      # mode – its id; spot – a Resolver::Spot
+      def initialize(fitting, mode, spot)
+        @fitting = fitting
+        @mode = mode
+        @spot = spot
+        @falls_back = mode == Fitting::BASE || fitting.mode(mode)&.otherwise == "base"
+      end
+
+      # Takes a Button and a gesture. Returns Candidates in the order in which they are looked at, those out
+      # of question last.
+      def of(button, gesture)
         gestures = Resolver::LONGS.include?(gesture) ? Resolver::LONGS : [gesture]
-        all = fitting.assignments.select { |a| a.button == button.ref && gestures.include?(a.gesture) }
-        falls_back = mode == Fitting::BASE || fitting.mode(mode)&.otherwise == "base"
+        all = @fitting.assignments.select { |a| a.button == button.ref && gestures.include?(a.gesture) }
         won = false
-        all.sort_by { |a| rank(a, mode, spot) }.map do |assignment|
-          result = lost(fitting, button, assignment, mode, spot, falls_back) || (won ? "covered" : "won")
+        all.sort_by { |a| rank(a) }.map do |assignment|
+          result = lost(button, assignment) || (won ? "covered" : "won")
           won ||= result == "won"
           Candidate.new(assignment, result)
         end
       end
 
+      private
+
       # The mode's own before those of base; a part before the app before everywhere.
-      def self.rank(assignment, mode, spot)
-        [assignment.mode == mode ? 0 : 1, spot.places.index(assignment.place) || spot.places.size, assignment.index]
+      def rank(assignment)
+        [assignment.mode == @mode ? 0 : 1, @spot.places.index(assignment.place) || @spot.places.size, assignment.index]
       end
 
-      def self.lost(fitting, button, assignment, mode, spot, falls_back)
-        return "off" if assignment.off || button.off || fitting.place(assignment.place)&.off
-        return "mode" unless [mode, Fitting::BASE].include?(assignment.mode)
-        return "otherwise" unless assignment.mode == mode || falls_back
+      def lost(button, assignment)
+        return "off" if assignment.off || button.off || @fitting.place(assignment.place)&.off
+        return "mode" unless [@mode, Fitting::BASE].include?(assignment.mode)
+        return "otherwise" unless assignment.mode == @mode || @falls_back
 
-        "place" unless spot.places.include?(assignment.place)
+        "place" unless @spot.places.include?(assignment.place)
       end
-      private_class_method :rank, :lost
     end
   end
 end

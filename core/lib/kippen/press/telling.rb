@@ -111,7 +111,7 @@ module Kippen
         return mode(story) if outcome.gesture == "builtin"
 
         gesture = Words::GESTURES.fetch(outcome.gesture)
-        candidates = Candidates.of(@fitting, story.button, outcome.gesture, story.mode, story.spot)
+        candidates = Candidates.new(@fitting, story.mode, story.spot).of(story.button, outcome.gesture)
         from_base = story.mode != Fitting::BASE && candidates.any? { |one| one.result == "won" && one.assignment.mode == Fitting::BASE }
         [mode(story), *(Words.say(:from_base) if from_base), *passed(story, outcome, candidates),
          outcome.place ? won(outcome, gesture) : Words.say(:rule_none, gesture:)].compact

@@ -69,7 +69,7 @@ module Kippen
 
       # [[rung in words, "has", "off" or "none"]…] up to the one that has it.
       def looked(gesture)
-        all = Press::Candidates.of(@fitting, @button, gesture, @mode, @spot)
+        all = Press::Candidates.new(@fitting, @mode, @spot).of(@button, gesture)
         rungs = Press::Resolver.rungs(@mode, @mode == Fitting::BASE ? nil : @fitting.mode(@mode).otherwise, places)
         return [] if all.none? { |one| %w[won off covered].include?(one.result) }
 

@@ -59,7 +59,7 @@ module Kippen
 
       # What wins where it stands.
       def winner(one)
-        Press::Candidates.of(@fitting, @fitting.button(one.button), one.gesture, one.mode, spot(one.place)).find { |other| other.result == "won" }
+        Press::Candidates.new(@fitting, one.mode, spot(one.place)).of(@fitting.button(one.button), one.gesture).find { |other| other.result == "won" }
       end
     end
   end

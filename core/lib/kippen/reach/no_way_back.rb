@@ -72,12 +72,10 @@ module Kippen
 
       # [[button, gesture]…] that take the mode and have nothing in it.
       def taking(trap)
-        takes = @fitting.assignments.select do |one|
-          one.action["mode"] == trap.mode.id && one.mode_action? && !one.off && @fitting.button(one.button).host == trap.host.id
-        end
-        takes.map { |one| [one.button, one.gesture == "hold" ? "long_press" : one.gesture] }.reject do |button, gesture|
-          @fitting.assigned(button).any? { |one| one.mode == trap.mode.id && one.gesture == gesture && !one.off }
-        end
+        on = @fitting.assignments.reject(&:off)
+        takes = on.select { |one| one.mode_action? && one.action["mode"] == trap.mode.id && @fitting.button(one.button).host == trap.host.id }
+        taken = on.select { |one| one.mode == trap.mode.id }.map { |one| [one.button, one.gesture] }
+        takes.map { |one| [one.button, one.gesture == "hold" ? "long_press" : one.gesture] } - taken
       end
 
       def free(trap)

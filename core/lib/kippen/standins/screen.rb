@@ -19,7 +19,7 @@ module Kippen
       attr_reader :fitting, :knowledge, :host, :state, :moment
 
       # state – as #state gives it; nil: a screen on which nothing has happened yet
-      def initialize(fitting, knowledge, host, state = nil, moment = NOBODY)
+      def initialize(fitting, knowledge, host, state = nil, moment: NOBODY)
         @moment = moment
         @fitting = fitting
         @knowledge = knowledge.of(fitting)
@@ -50,10 +50,10 @@ module Kippen
       private_class_method :alike?, :list?, :pointer?
 
       # The same screen with some of its state another.
-      def with(**members) = Screen.new(fitting, knowledge, host, state.merge(members.transform_keys(&:to_s)), moment)
+      def with(**members) = Screen.new(fitting, knowledge, host, state.merge(members.transform_keys(&:to_s)), moment:)
 
       # The same at a moment, with what was due by then done.
-      def at(time_ms, ref = "") = Course.go_on(Screen.new(fitting, knowledge, host, state, Moment.new(ref, time_ms)))
+      def at(time_ms, ref = "") = Course.go_on(Screen.new(fitting, knowledge, host, state, moment: Moment.new(ref, time_ms)))
 
       # The screen after a press that counts, whatever it comes to. See Course.press.
       def pressed(ref, began_us) = Course.press(self, ref, began_us)

@@ -16,12 +16,12 @@ module Kippen
       # What traces of one shape share: { cell's number => Found }, { places => those that part cells, and the others that do }
       Shared = Struct.new(:cells, :parted)
 
-      # contacts – rows of one trace; shared – { [shape, counts] => Shared } of all traces with that
+      # contacts – rows of one trace; kept – { [shape, counts] => Shared } of all traces with that
       # intention; used – places of a Point that may matter at all; judge – Judge; double_click_us – of the host, or nil
-      def initialize(intended, contacts, shared, used, judge, double_click_us)
+      def initialize(intended, contacts, kept:, used:, judge:, double_click_us:)
         @intended = intended
         @contacts = contacts
-        @all = shared
+        @all = kept
         @used = used
         @judge = judge
         @times = contacts.map(&:first)
@@ -47,13 +47,14 @@ module Kippen
       def add_costs(line, weight, price)
         numbers = numbers(line.first)
         along, others = parted(line.first, line.places)
-        add_cells(line, numbers, along, numbers.part(line.first.values, others), weight, weight * price)
+        line.weigh(weight, weight * price)
+        add_cells(line, numbers, along, numbers.part(line.first.values, others))
       end
 
       private
 
       # rest – the part of the others; this runs most of all.
-      def add_cells(line, numbers, along, rest, wrong, price)
+      def add_cells(line, numbers, along, rest)
         cells = shared(line.first).cells
         index = 0
         while index < line.size
@@ -61,13 +62,15 @@ module Kippen
           upto = numbers.upto
           cell = cells[number] || learn(line.point(index))
           upto = index + 1 unless cells.key?(number)
-          add_cell(line, index, upto, cell, wrong, price)
+          add_cell(line, index, upto, cell)
           index = upto
         end
       end
 
-      def add_cell(line, index, upto, cell, wrong, price)
-        return line.add(index, upto, wrong) unless cell.right
+      def add_cell(line, index, upto, cell)
+        return line.add(index, upto, line.wrong) unless cell.right
+
+        price = line.price
         return line.add(index, upto, price * (@times[cell.to] - @times[cell.from]), price) if line.own?(cell.place)
 
         line.add(index, upto, price * total(cell, line.first))

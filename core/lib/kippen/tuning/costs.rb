@@ -27,17 +27,17 @@ module Kippen
 
       # rough – on some of it alone
       def of(timing, rough: false)
-        @known[rough ? 1 : 0][timing] ||= judged(rough) { |weighed, price| [@replays.cost(weighed, timing, price)] }.first
+        @known[rough ? 1 : 0][timing] ||= judged(rough) { |weighed, price| [@replays.cost(weighed, timing, price:)] }.first
       end
 
       # One for each of some values of a setting, from the least on.
       def along(timing, setting, values, rough: false)
         @lines[rough ? 1 : 0][[timing.except(setting), setting, values]] ||=
-          judged(rough) { |weighed, price| @replays.costs_along(weighed, timing, setting, values, price) }
+          judged(rough) { |weighed, price| @replays.costs_along(weighed, timing, setting, values, price:) }
       end
 
       # How many come out wrong, of what was pressed.
-      def wrong(timing) = @replays.cost(@weighed, timing, 0)
+      def wrong(timing) = @replays.cost(@weighed, timing, price: 0)
 
       private
 
@@ -51,7 +51,7 @@ module Kippen
         sums.each_index.map { |index| wrong[index] > allowed ? Float::INFINITY : (sums[index] + rests[index]) / @all }
       end
 
-      def allowed = @allowed ||= @replays.cost(@unasked, @today, 0) + (SPARED * @unasked.sum(&:last)) + 1e-9
+      def allowed = @allowed ||= @replays.cost(@unasked, @today, price: 0) + (SPARED * @unasked.sum(&:last)) + 1e-9
     end
   end
 end

@@ -30,7 +30,7 @@ module Kippen
         @space = Space.new(series, (evidence.weighed + evidence.unasked).map(&:first))
         @likely = likely(evidence.people)
         @costs = Costs.new(replays, evidence, price, today)
-        @search = Search.new(@space, still, @costs, guards, progress)
+        @search = Search.new(@space, still, @costs, guards, progress:)
       end
 
       # { setting => value }, only what can be set.

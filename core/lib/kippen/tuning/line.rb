@@ -4,7 +4,7 @@ module Kippen
   module Tuning
     # All values of one setting, the others as they are; and what trials cost along it, in sums that say only where they change.
     class Line
-      attr_reader :size, :first, :places, :columns
+      attr_reader :size, :first, :places, :columns, :wrong, :price
 
       # values – of the setting, from the least on; yields a timing, wants its Point
       def initialize(timing, setting, values, &point)
@@ -26,6 +26,12 @@ module Kippen
 
       # Does the value in this place go with the setting as it is set?
       def own?(place) = place && @columns[place] && Point::DURATIONS.include?(place)
+
+      # What the trial that is added now costs: where it comes out wrong, and each µs of one that comes out right.
+      def weigh(wrong, price)
+        @wrong = wrong
+        @price = price
+      end
 
       # Each value from an index up to another costs so much, and so much more for each µs of it.
       def add(from, upto, cost, rise = 0.0)

@@ -18,7 +18,7 @@ module Kippen
 
       # fitting – as it is now; button – Fitting::Button; series – the trials; timing – { setting => value } that would be
       # applied; unsaved – [Unsaved::Found]
-      def initialize(fitting, button, knowledge, series, timing, unsaved: [])
+      def initialize(fitting, button, knowledge, timing, series:, unsaved: [])
         @fitting = fitting
         @button = button
         @kinds = knowledge.kinds

@@ -63,15 +63,15 @@ module Kippen
       def counted(trial, timing) = @judge.outcomes(contacts(trial, timing), point(timing).timing).sum { |row| PRESSES.fetch(row.gesture, 1) }
 
       # What trials cost under a timing. weighed – [[Trial, weight]…]; price – of a second of waiting, in wrong presses
-      def cost(weighed, timing, price)
+      def cost(weighed, timing, price:)
         @deadline.check
         point = point(timing)
         weighed.sum { |trial, weight| trace(trial, timing).cost(point, weight, price / 1e6) }
       end
 
       # The same with each of some values of a setting, from the least on.
-      def costs_along(weighed, timing, setting, values, price)
-        return values.map { |value| cost(weighed, timing.merge(setting => value), price) } unless Point::PLACES.key?(setting) && values.any?
+      def costs_along(weighed, timing, setting, values, price:)
+        return values.map { |value| cost(weighed, timing.merge(setting => value), price:) } unless Point::PLACES.key?(setting) && values.any?
 
         @deadline.check
         line = Line.new(timing, setting, values) { |one| point(one) }
@@ -113,7 +113,7 @@ module Kippen
       def kept(intended, contacts)
         return Whole.new(intended, contacts, @judge) if contacts.size > Cells::MOST_ROWS
 
-        Cells.new(intended, contacts, @kept[intended], @used, @judge, (@double_click_us if intended == "double_click"))
+        Cells.new(intended, contacts, kept: @kept[intended], used: @used, judge: @judge, double_click_us: (@double_click_us if intended == "double_click"))
       end
     end
   end

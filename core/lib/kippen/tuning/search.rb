@@ -20,7 +20,7 @@ module Kippen
       GAINS = 1e-9
 
       # still – settings that stay; costs – Costs; guards – from what a bounce guard may count
-      def initialize(space, still, costs, guards, progress)
+      def initialize(space, still, costs, guards, progress:)
         @space = space
         @costs = costs
         @guards = guards
