@@ -33,7 +33,8 @@ module Kippen
             presses(database, client, fitting) if fitting.button(PRESSED)
           end
           viewer = accounts.all(service).find { |row| row[:role] == "viewer" }
-          accounts.change(service, viewer[:id], clients: database[:clients].where(service_id: service).order(:name).limit(1).select_map(:id))
+          accounts.change(service, viewer[:id],
+                          clients: database[:clients].where(service_id: service).order(:name).limit(1).select_map(:id))
         end
       end
 
@@ -42,11 +43,14 @@ module Kippen
         hand = Standins::Hand.new(fitting.hands.first, SEED)
         store = Store::Sittings.new(database)
         with = fitting.device(fitting.button(PRESSED).device).worked_with
-        row = { button: PRESSED, way: "file", whose: "client", offered: ASKED - Tuning::STILL, author: PEOPLE["specialist"].first }
+        row = { button: PRESSED, way: "file", whose: "client", offered: ASKED - Tuning::STILL,
+                author: PEOPLE["specialist"].first }
         store.begin_ended(client, **row) do |sitting|
           COUNT.times do |number|
             intended = ASKED[number % ASKED.size]
-            trace = hand.play("contact", [intended]).reject { |event| event.kind == Press::Bench::TOLD }.map { |event| [event.time_us, event.kind] }
+            trace = hand.play("contact", [intended]).reject { |event| event.kind == Press::Bench::TOLD }.map do |event|
+              [event.time_us, event.kind]
+            end
             store.add_trial(sitting, number:, intended:, trace: Store::Sittings.relative(trace), worked_with: with,
                                      heard_by: StandinRoutes::LISTENER)
           end

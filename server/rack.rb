@@ -28,7 +28,8 @@ module Kippen
         use Outermost
         # What is long and is text; live notices and files that are packed already go as they are.
         use Rack::Deflater, include: PACKED, if: ->(_, _, headers, _) { headers["content-length"].to_i > PACKED_FROM }
-        use Rack::Protection::HostAuthorization, permitted_hosts: [*HOSTS, *host, *listen&.then { |address| address[/\A.+(?=:\d+\z)/] }], logging: false
+        use Rack::Protection::HostAuthorization,
+            permitted_hosts: [*HOSTS, *host, *listen&.then { |address| address[/\A.+(?=:\d+\z)/] }], logging: false
         use Rack::Protection::HttpOrigin, logging: false
         use Rack::Attack
         use Outside

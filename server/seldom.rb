@@ -27,7 +27,9 @@ module Kippen
 
       # What came is nobody's but the sender's.
       def parse_error(error, _req)
-        stderr.puts "#{Time.now.utc.strftime("%FT%TZ")} #{error.class}: what came can't be read" if Seldom.due?([error.class, :parse])
+        return unless Seldom.due?([error.class, :parse])
+
+        stderr.puts "#{Time.now.utc.strftime("%FT%TZ")} #{error.class}: what came can't be read"
       end
 
       private

@@ -36,7 +36,9 @@ module Kippen
       # Raises Refused.
       def open(address)
         raise Refused, "it can't be opened from here: Kippen was not started by bin/start" unless @folder
-        raise Refused, "#{Faults.show(address)} is not an address of this machine; it has #{possible.join(", ")}" unless possible.include?(address)
+        unless possible.include?(address)
+          raise Refused, "#{Faults.show(address)} is not an address of this machine; it has #{possible.join(", ")}"
+        end
 
         FileUtils.mkdir_p(@folder)
         FileUtils.rm_f(file("failed"))

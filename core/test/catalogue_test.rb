@@ -9,7 +9,8 @@ module Kippen
 
     ENTRIES = CATALOGUE.entries
     COSTS = Fitting::WantsReader::WRONG
-    SEVERAL = [{ "action" => { "kind" => "volume", "direction" => "up" } }, { "action" => { "kind" => "help" }, "pause_ms" => 500 }].freeze
+    SEVERAL = [{ "action" => { "kind" => "volume", "direction" => "up" } },
+               { "action" => { "kind" => "help" }, "pause_ms" => 500 }].freeze
 
     # An action of an entry with everything that is asked answered.
     def answered(entry)
@@ -60,15 +61,19 @@ module Kippen
 
     def test_what_is_answered_wrong_is_told
       {
-        { "kind" => "call", "do" => "call", "contact" => " " } => [["/change/action/contact", "must be text of 1 to 80 characters"]],
+        { "kind" => "call", "do" => "call",
+          "contact" => " " } => [["/change/action/contact", "must be text of 1 to 80 characters"]],
         { "kind" => "move", "direction" => "up", "step_px" => 0, "faster" => "wildly" } =>
           [["/change/action/step_px", "is 0, must be a whole number from 1 to 400"],
            ["/change/action/faster", 'is "wildly", must be one of no, slowly, quickly']],
-        { "kind" => "day", "do" => "alarm", "time" => "25:00" } => [["/change/action/time", 'is "25:00", must be a time such as 07:30']],
-        { "kind" => "open", "app" => "The Warbler" } => [["/change/action/app", 'is "The Warbler", must be 1 to 64 of a-z 0-9 - _ .']],
+        { "kind" => "day", "do" => "alarm",
+          "time" => "25:00" } => [["/change/action/time", 'is "25:00", must be a time such as 07:30']],
+        { "kind" => "open", "app" => "The Warbler" } => [["/change/action/app",
+                                                          'is "The Warbler", must be 1 to 64 of a-z 0-9 - _ .']],
         { "kind" => "keys", "keys" => %w[KeyA KeyB] } =>
           [["/change/action/keys", "has 2 keys beside Ctrl, Alt, Shift and the system key, at most one is possible"]],
-        { "kind" => "keys", "keys" => "KeyA" } => [["/change/action/keys", 'must be keys in W3C terms, each once, such as ["Control", "KeyC"]']]
+        { "kind" => "keys", "keys" => "KeyA" } => [["/change/action/keys",
+                                                    'must be keys in W3C terms, each once, such as ["Control", "KeyC"]']]
       }.each { |action, expected| assert_equal(expected, faults { CATALOGUE.check(action, "/change/action") }) }
       assert_nil CATALOGUE.check({ "kind" => "hum", "tune" => "reel" }, "/change/action")
     end
@@ -83,9 +88,11 @@ module Kippen
 
     def test_a_combination_is_told
       found = COMBINATIONS.find(%w[KeyC Control])
-      assert_equal [%w[Control KeyC], "Ctrl + C", "copy", [], nil], [found.keys, found.label, found.command.id, found.apps, found.kept]
+      assert_equal [%w[Control KeyC], "Ctrl + C", "copy", [], nil],
+                   [found.keys, found.label, found.command.id, found.apps, found.kept]
       page = COMBINATIONS.find(%w[Control PageDown])
-      assert_equal ["Ctrl + Page down", nil, ["rookery/next-page"], "browser"], [page.label, page.command, page.apps.map(&:id), page.kept["by"]]
+      assert_equal ["Ctrl + Page down", nil, ["rookery/next-page"], "browser"],
+                   [page.label, page.command, page.apps.map(&:id), page.kept["by"]]
       assert_equal "system", COMBINATIONS.find(%w[Delete Alt Control]).kept["by"]
       assert_equal "Alt + F4", COMBINATIONS.find(%w[F4 Alt]).label
       assert_raises(Invalid) { COMBINATIONS.find(%w[KeyA KeyB]) }

@@ -22,7 +22,8 @@ module Kippen
     def bars(id, gesture, action) = faults { cautions.bar(button(id), { "gesture" => gesture, "action" => action }) }.map(&:last)
 
     def test_what_a_television_can_not_carry_bars_the_gesture
-      assert_equal [["tap", "needed", false], ["triple_tap", "cannot_carry", true], ["hold", "cannot_carry", true], ["double_tap", "not_ready", true]],
+      assert_equal [["tap", "needed", false], ["triple_tap", "cannot_carry", true], ["hold", "cannot_carry", true],
+                    ["double_tap", "not_ready", true]],
                    told("left")
       assert_equal ["Television remote can’t carry a triple-tap here."], bars("left", "triple_tap", LOUDER)
       assert_nil cautions.bar(button("left"), { "gesture" => "long_press", "action" => LOUDER })
@@ -41,7 +42,8 @@ module Kippen
 
     def test_fixed_needed_claimed_and_not_held_back
       assert_equal [nil, "fixed", true], told("power").first
-      assert_equal ["This button can’t be given anything: The television listens to it even when asleep: it can't be given anything else."],
+      assert_equal ["This button can’t be given anything: The television listens to it even when asleep: it can't be given " \
+                    "anything else."],
                    bars("power", "tap", LOUDER)
       assert_equal ["tap", "needed", false], told("ok").first
       assert_equal [["tap", "claimed", false], [nil, "not_held_back", false]], told("branded-one").first(2)
@@ -56,14 +58,18 @@ module Kippen
       assert_equal(["“Shift as long as held” lasts as long as the button is held: only a hold can do it"],
                    faults { cautions.bar(switch, { "gesture" => "tap", "action" => SHIFT_HELD }) }.map(&:last))
       assert_nil cautions.bar(switch, { "gesture" => "hold", "action" => SHIFT_HELD })
-      assert_nil cautions.bar(switch, { "gesture" => "tap", "action" => { "kind" => "hum" } }), "what is not in the catalogue is left to who put it there"
+      assert_nil cautions.bar(switch, { "gesture" => "tap", "action" => { "kind" => "hum" } }),
+                 "what is not in the catalogue is left to who put it there"
     end
 
     def test_a_print_that_says_something_else
       assert_nil cautions.print(button("volume-up"), { "kind" => "builtin" })
-      assert_equal "The print says “+”; a tap does “Ask for help”.", cautions.print(button("volume-up"), { "kind" => "help" }).what
+      assert_equal "The print says “+”; a tap does “Ask for help”.",
+                   cautions.print(button("volume-up"), { "kind" => "help" }).what
       assert_nil cautions.print(button("left"), { "kind" => "help" }), "nothing is printed on it"
-      ["none", " None", "–"].each { |print| assert_nil cautions.print(Fitting::Button.new(**button("volume-up").to_h, print:), { "kind" => "help" }), print }
+      ["none", " None", "–"].each do |print|
+        assert_nil cautions.print(Fitting::Button.new(**button("volume-up").to_h, print:), { "kind" => "help" }), print
+      end
     end
 
     def test_a_button_of_no_known_kind_has_none

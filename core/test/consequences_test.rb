@@ -15,7 +15,11 @@ module Kippen
     NEXT = { "kind" => "app", "app" => "rookery", "command" => "next-page" }.freeze
     HELP = { "kind" => "help" }.freeze
 
-    def mouse = bare("places" => [{ "id" => "letters", "app" => "rookery", "name" => "Letters" }]).then { |fitting| add(fitting, "mouse-five", host: "desk") }
+    def mouse
+      bare("places" => [{ "id" => "letters", "app" => "rookery", "name" => "Letters" }]).then do |fitting|
+        add(fitting, "mouse-five", host: "desk")
+      end
+    end
 
     def put(fitting, button, gesture, action, place: "everywhere", mode: "base")
       made(fitting, "assign", button:, gesture:, action:, place:, mode:)
@@ -35,20 +39,23 @@ module Kippen
     def test_what_is_built_in_is_lost_where_it_is_and_no_further
       with = made(mouse, "mode", mode: { "name" => "Reading" })
       mode = with.modes.first.id
-      there = ->(after, **at) { Consequences.new(with, after, KNOWLEDGE).displaced(RIGHT, place: "everywhere", mode: "base", **at).map(&:what) }
+      there = lambda { |after, **at|
+        Consequences.new(with, after, KNOWLEDGE).displaced(RIGHT, place: "everywhere", mode: "base", **at).map(&:what)
+      }
       assert_equal ["“Context menu” does not happen on a tap in Letters; everywhere else it does."],
                    there[put(with, RIGHT, "tap", NEXT, place: "letters"), place: "letters"]
       assert_equal ["“Context menu” does not happen on a tap in Letters while “Reading” is on; everywhere else it does."],
                    there[put(with, RIGHT, "tap", NEXT, place: "letters", mode:), place: "letters", mode:]
       assert_empty there[put(with, RIGHT, "tap", MENU)]
       assert_match(/\AIn Letters: “Double-click” no longer comes about/,
-                   Consequences.new(with, put(with, LEFT, "double_tap", NEXT, place: "letters"), KNOWLEDGE).displaced(LEFT, place: "letters",
-                                                                                                                            mode: "base").first.what)
+                   Consequences.new(with, put(with, LEFT, "double_tap", NEXT, place: "letters"), KNOWLEDGE)
+                     .displaced(LEFT, place: "letters", mode: "base").first.what)
     end
 
     def test_what_is_replaced_and_taken_off
       before = put(mouse, RIGHT, "long_press", NEXT)
-      assert_equal [["replaced", "It takes the place of “Next page” on the long-press."]], displaced(before, put(before, RIGHT, "hold", HELP))
+      assert_equal [["replaced", "It takes the place of “Next page” on the long-press."]],
+                   displaced(before, put(before, RIGHT, "hold", HELP))
       assert_empty displaced(before, put(before, RIGHT, "long_press", NEXT))
       assert_equal [["taken_off", "“Next page” is no longer on the long-press."]],
                    displaced(before, made(before, "clear", button: RIGHT, gesture: "long_press"))
@@ -103,7 +110,9 @@ module Kippen
     end
 
     def test_a_device_that_goes_to_another_host_is_not_asked_after
-      two = mouse.then { |fitting| amended(fitting, "hosts" => fitting.list("hosts") + [{ "id" => "spare", "system" => "computer" }]) }
+      two = mouse.then do |fitting|
+        amended(fitting, "hosts" => fitting.list("hosts") + [{ "id" => "spare", "system" => "computer" }])
+      end
       both = add(two, "mouse-five", host: "desk")
       assert_empty moved(both, made(both, "device", device: MOUSE, set: { "host" => "spare" }))
     end

@@ -24,7 +24,9 @@ module Kippen
 
     def test_a_change_looks_at_it_with_each_of_its_parts
       fitting = add(bare, "mouse-five", host: "desk")
-      parts = Array.new(30) { { "kind" => "assign", "button" => "mouse-with-five-buttons/back", "gesture" => "tap", "action" => { "kind" => "help" } } }
+      parts = Array.new(30) do
+        { "kind" => "assign", "button" => "mouse-with-five-buttons/back", "gesture" => "tap", "action" => { "kind" => "help" } }
+      end
       change = Changes.read({ "kind" => "several", "changes" => parts })
       make = ->(deadline) { Changes.make(fitting, change, knowledge: KNOWLEDGE, by: "Hollis", at: NOON, deadline:) }
       assert_raises(Deadline::Passed) { make.call(after(20)) }

@@ -8,7 +8,9 @@ module Kippen
   class DocumentsTest < CoreTest
     include KindsData
 
-    ALL = Dir[File.join(__dir__, "documents", "*.json")].to_h { |file| [File.basename(file, ".json"), JSON.parse(File.read(file))] }
+    ALL = Dir[File.join(__dir__, "documents", "*.json")].to_h do |file|
+      [File.basename(file, ".json"), JSON.parse(File.read(file))]
+    end
 
     def test_none_is_taken_away = assert_operator(ALL.size, :>=, 12)
 
@@ -35,9 +37,11 @@ module Kippen
 
     def assert_changed_and_back(fitting)
       button = fitting.buttons.find { |one| one.kind == "contact" }
-      changed = made(fitting, "assign", button: button.ref, gesture: "triple_tap", action: { "kind" => "volume", "direction" => "up" }, place: "everywhere")
+      changed = made(fitting, "assign", button: button.ref, gesture: "triple_tap",
+                                        action: { "kind" => "volume", "direction" => "up" }, place: "everywhere")
       refute_equal fitting.document, changed.document
-      back = Changes.make(changed, Changes::Become.new(document: fitting.document), knowledge: KNOWLEDGE, by: nil, at: nil).fitting
+      back = Changes.make(changed, Changes::Become.new(document: fitting.document), knowledge: KNOWLEDGE, by: nil,
+                                                                                    at: nil).fitting
       assert_equal JSON.generate(fitting.document), JSON.generate(back.document)
       refute_empty Changes::Differences.new(fitting, changed, KNOWLEDGE).words
     end

@@ -8,7 +8,8 @@ module Kippen
     def finding(**more) = Finding.new(id: "never", bad: "look", what: "It can never happen.", **more)
 
     def test_it_names_only_what_it_is_about
-      assert_equal({ "id" => "never", "bad" => "look", "what" => "It can never happen.", "where" => { "button" => "mouse/left" }, "fixes" => [] },
+      assert_equal({ "id" => "never", "bad" => "look", "what" => "It can never happen.", "where" => { "button" => "mouse/left" },
+                     "fixes" => [] },
                    finding(where: { "button" => "mouse/left", "gesture" => nil }).told)
     end
 

@@ -13,20 +13,26 @@ module Kippen
     HANG_SECONDS = 2
     PLACE = %r{\A(?:/[^:]*|row \d+|file): .}
     NASTY = [
-      "", "\"", ",", "\n", "\r\n", "\uFEFF", "\x00", "\xFF", "NaN", "1e400", "-1", "9007199254740993", "0.5", "null", "true", "[]", "{}", "[[[[",
-      "{\"a\":", "\\u0000", "9007199254740992", "everywhere", "base", "held", "remote/ok", "t_us", "🦆", "-0", "1e3", "\"id\":\"x\",\"id\":\"x\"",
+      "", "\"", ",", "\n", "\r\n", "\uFEFF", "\x00", "\xFF", "NaN", "1e400", "-1", "9007199254740993", "0.5", "null", "true",
+      "[]", "{}", "[[[[",
+      "{\"a\":", "\\u0000", "9007199254740992", "everywhere", "base", "held", "remote/ok", "t_us", "🦆", "-0", "1e3",
+      "\"id\":\"x\",\"id\":\"x\"",
       "999999999999999999999"
     ].freeze
 
     FITTING = JSON.generate(
-      "kippen" => "fitting/1", "follow" => "pointer", "devices" => REMOTE, "modes" => [{ "id" => "calls", "otherwise" => "builtin" }],
+      "kippen" => "fitting/1", "follow" => "pointer", "devices" => REMOTE,
+      "modes" => [{ "id" => "calls", "otherwise" => "builtin" }],
       "places" => [{ "id" => "letters", "app" => "rookery" }], "timing" => { "gap_bridge_ms" => 20, "press_at" => 0.7 },
-      "button_timing" => { OK => { "tap_gap_ms" => 250 } }, "hosts" => [{ "id" => "desk", "settings" => { "drag_lock" => true } }], "confirm_s" => 20,
-      "arrangements" => [{ "id" => "own-a", "name" => "A", "parts" => [{ "button" => "ok", "gesture" => "tap", "action" => { "kind" => "help" } }] }],
+      "button_timing" => { OK => { "tap_gap_ms" => 250 } },
+      "hosts" => [{ "id" => "desk", "settings" => { "drag_lock" => true } }], "confirm_s" => 20,
+      "arrangements" => [{ "id" => "own-a", "name" => "A",
+                           "parts" => [{ "button" => "ok", "gesture" => "tap", "action" => { "kind" => "help" } }] }],
       "assignments" => [
         { "button" => OK, "gesture" => "tap", "action" => { "kind" => "builtin" }, "at_once" => true },
         { "button" => "remote/list", "gesture" => "hold", "action" => { "kind" => "mode", "mode" => "calls", "how" => "held" } },
-        { "button" => OK, "gesture" => "long_press", "place" => "letters", "mode" => "calls", "repeat" => { "after_ms" => 400, "every_ms" => 100 },
+        { "button" => OK, "gesture" => "long_press", "place" => "letters", "mode" => "calls",
+          "repeat" => { "after_ms" => 400, "every_ms" => 100 },
           "action" => { "kind" => "scroll" } }
       ]
     )
@@ -41,7 +47,8 @@ module Kippen
       900000,,end,
     CSV
     CASES = JSON.generate([{ "name" => "a", "fitting" => JSON.parse(FITTING), "trace" => [
-                            { "t_us" => 0, "source" => OK, "kind" => "down", "value" => "" }, { "t_us" => 9, "source" => OK, "kind" => "up", "value" => "" }
+                            { "t_us" => 0, "source" => OK, "kind" => "down", "value" => "" },
+                            { "t_us" => 9, "source" => OK, "kind" => "up", "value" => "" }
                           ], "outcomes" => [] }])
 
     # One to three changes: something cut out, doubled, swapped, put in, or a byte turned.
@@ -118,7 +125,8 @@ module Kippen
 
     # What is decided on purpose: text → what is said, or nil where it is taken.
     DECIDED = {
-      "" => "file: is empty", "  \n" => "file: is empty", "\uFEFF{}" => /\Afile: is not JSON/, "null" => "/: must be a JSON object, a fitting",
+      "" => "file: is empty", "  \n" => "file: is empty", "\uFEFF{}" => /\Afile: is not JSON/,
+      "null" => "/: must be a JSON object, a fitting",
       '{"kippen":"fitting/1","timing":{"tap_gap_ms":1e400}}' => "file: has a number too large to hold",
       '{"kippen":"fitting/1","timing":{"tap_gap_ms":NaN}}' => /\Afile: is not JSON/,
       '{"kippen":"fitting/1","timing":{"tap_gap_ms":1e2}}' => nil,
@@ -133,7 +141,8 @@ module Kippen
         ready(folder)
         DECIDED.each do |text, said|
           status, _, errors = answer(:fitting, text, folder)
-          next assert_equal(2, status, errors) && assert_match(/button/, errors) if said.nil? # taken; the trace then names unknown buttons
+          # taken; the trace then names unknown buttons
+          next assert_equal(2, status, errors) && assert_match(/button/, errors) if said.nil?
 
           assert_equal 2, status, text
           said.is_a?(Regexp) ? assert_match(said, errors) : assert_equal("#{said}\n", errors)

@@ -22,7 +22,8 @@ module Kippen
     def amended(fitting, members) = Fitting.read(fitting.document.merge(members))
 
     def assignment(gesture, what = gesture, **more)
-      { "button" => OK, "gesture" => gesture, "action" => { "kind" => "open", "what" => what } }.merge(more.transform_keys(&:to_s))
+      { "button" => OK, "gesture" => gesture,
+        "action" => { "kind" => "open", "what" => what } }.merge(more.transform_keys(&:to_s))
     end
 
     # [[where, message]…] of what is refused
@@ -47,7 +48,8 @@ module Kippen
     def command(*arguments, input: "")
       output = StringIO.new
       errors = StringIO.new
-      status = CommandLine.new(input: StringIO.new(input), output:, errors:, open: ->(file, &read) { File.open(file, "rb", &read) }).run(arguments)
+      status = CommandLine.new(input: StringIO.new(input), output:, errors:,
+                               open: ->(file, &read) { File.open(file, "rb", &read) }).run(arguments)
       [status, output.string, errors.string]
     end
   end

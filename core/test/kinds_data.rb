@@ -16,7 +16,8 @@ module Kippen
     COMBINATIONS = KNOWLEDGE.combinations.of(WITH_APPS)
     NOON = "2026-11-25T12:00:00Z"
 
-    HOSTS = [{ "id" => "desk", "name" => "Computer", "system" => "computer" }, { "id" => "tv", "name" => "Television", "system" => "television" }].freeze
+    HOSTS = [{ "id" => "desk", "name" => "Computer", "system" => "computer" },
+             { "id" => "tv", "name" => "Television", "system" => "television" }].freeze
 
     def bare(members = {}) = Fitting.read({ "kippen" => "fitting/1", "hosts" => HOSTS, "apps" => APPS }.merge(members))
 

@@ -7,7 +7,8 @@ module Kippen
   class KindsTest < CoreTest
     include KindsData
 
-    NEEDED = %w[computer-itself direction-pad drawing-tablet gamepad grip head-switch hub keyboard mouse-five pen phone phone-itself phone-keys
+    NEEDED = %w[computer-itself direction-pad drawing-tablet gamepad grip head-switch hub keyboard mouse-five pen phone
+                phone-itself phone-keys
                 remote ring sip-puff stick switch switch-box tablet tablet-itself touchpad twin].freeze
 
     def test_every_kind_is_there
@@ -26,7 +27,9 @@ module Kippen
         kind.variants.each { |variant| assert_empty variant["buttons"] - ids, kind.id }
         steps = kind.steps.flat_map { |step| step.values_at("id", "one_of") }
         kind.steps.each { |step| assert_empty step["needs"] - steps, "#{kind.id}: #{step["id"]}" }
-        kind.steps.filter_map { |step| step.dig("check", "held", "button") }.each { |button| assert_includes ids, button, kind.id }
+        kind.steps.filter_map { |step| step.dig("check", "held", "button") }.each do |button|
+          assert_includes ids, button, kind.id
+        end
         assert_empty [*kind.data["sits_on"], *kind.takes].reject { |id| KINDS.find(id) }, kind.id
       end
     end
@@ -38,7 +41,9 @@ module Kippen
           assert_empty carries["gestures"] - Fitting::GESTURES
           carries["settable"].each do |name, allowed|
             values = allowed["values"] || [allowed["fixed"], allowed["from"], allowed["to"]].compact
-            values.each { |value| assert_nil Fitting::Timing.fault(Fitting::Timing::SETTINGS.fetch(name), value), "#{kind.id} #{system} #{name}" }
+            values.each do |value|
+              assert_nil Fitting::Timing.fault(Fitting::Timing::SETTINGS.fetch(name), value), "#{kind.id} #{system} #{name}"
+            end
           end
         end
       end
@@ -46,7 +51,9 @@ module Kippen
 
     def test_every_source_that_a_browser_hears_is_in_the_code_tables
       KINDS.all.each do |kind|
-        sources = kind.data["buttons"].flat_map { |button| button["heard"]["browser"] + button["heard"].fetch("after", {}).values.flatten }
+        sources = kind.data["buttons"].flat_map do |button|
+          button["heard"]["browser"] + button["heard"].fetch("after", {}).values.flatten
+        end
         (sources + kind.seats.flat_map { |seat| seat.fetch("browser", []) }).each do |source|
           assert CODES.describe(source).known, "#{kind.id}: #{source}" unless source.match?(/:(axis|level):/)
         end
@@ -70,7 +77,8 @@ module Kippen
     def test_a_source_is_told_with_its_codes
       back = CODES.describe("pointer:3")
       assert_equal ["mouse back", true], [back.name, back.known]
-      assert_equal({ "W3C" => "Pointer Events button 3", "Linux" => "BTN_SIDE 0x113", "USB HID" => "page 0x9, usage 0x4" }, back.codes)
+      assert_equal({ "W3C" => "Pointer Events button 3", "Linux" => "BTN_SIDE 0x113", "USB HID" => "page 0x9, usage 0x4" },
+                   back.codes)
       assert_equal "key F6", CODES.describe("key:F6").name
       assert_equal "gamepad 2 start", CODES.describe("gamepad:1:button:9").name
       assert_match(/The system keeps it/, CODES.describe("key:PrintScreen").kept)
@@ -78,7 +86,8 @@ module Kippen
 
     def test_an_unknown_number_is_kept_as_it_is
       strange = CODES.describe("pointer:11")
-      assert_equal [false, "mouse button 11", { "W3C" => "Pointer Events button 11" }], [strange.known, strange.name, strange.codes]
+      assert_equal [false, "mouse button 11", { "W3C" => "Pointer Events button 11" }],
+                   [strange.known, strange.name, strange.codes]
       assert_equal "key Launch9", CODES.describe("key:Launch9").name
       assert_equal "gamepad 1, button 23", CODES.describe("gamepad:0:button:23").name
     end

@@ -32,7 +32,8 @@ module Kippen
 
     def test_whoever_is_slower_takes_what_was_there_first
       fitting = fitting()
-      assert_equal([1, 1, 1], [fitting.recall(:x) { fitting.recall(:x) { 1 } && 2 }, fitting.recall(:x) { 3 }, fitting.recall(:x) { 4 }])
+      assert_equal([1, 1, 1], [fitting.recall(:x) { fitting.recall(:x) { 1 } && 2 }, fitting.recall(:x) { 3 },
+                               fitting.recall(:x) { 4 }])
       assert_nil fitting.recall(:nothing) { nil }
       assert_nil(fitting.recall(:nothing) { flunk })
     end

@@ -12,7 +12,8 @@ module Kippen
     def set(of, id, setting, value, on: fitting) = made(on, "setting", of:, id:, setting:, value:)
 
     def test_the_data_are_whole
-      SETTINGS.all.flat_map { |setting| setting.data.fetch("systems", [nil]).map { |system| setting.on(system) } }.each do |setting|
+      SETTINGS.all.flat_map { |setting| setting.data.fetch("systems", [nil]).map { |system| setting.on(system) } }
+        .each do |setting|
         next if setting.data["type"] == "buttons"
 
         assert_nil setting.fault(setting.data["usual"]), setting.id
@@ -35,7 +36,8 @@ module Kippen
       assert_equal fitting.document, set("device", "mouse-with-five-buttons", "wheel_lines", nil, on: set).document
       assert_equal ["Mouse with five buttons, wheel lines: its own → 1."], Changes::Differences.new(fitting, set, KNOWN).words
       assert_equal ["Mouse with five buttons, wheel lines: 1 → its own."], Changes::Differences.new(set, fitting, KNOWN).words
-      assert_equal ["Computer, drag lock: its own → on."], Changes::Differences.new(fitting, set("host", "desk", "drag_lock", true), KNOWN).words
+      assert_equal ["Computer, drag lock: its own → on."],
+                   Changes::Differences.new(fitting, set("host", "desk", "drag_lock", true), KNOWN).words
     end
 
     # The engine knows the host's double-click time by its own member.
@@ -68,12 +70,16 @@ module Kippen
 
     def test_what_is_refused
       {
-        ["host", "desk", "pointer_speed_percent", 5] => ["/change/value", "is 5, must be a whole number from 10 to 400, in steps of 5"],
-        ["host", "desk", "double_click_ms", 90] => ["/change/value", "is 90, must be a whole number from 100 to 3000, in steps of 10"],
-        ["host", "tv", "double_click_ms", 2000] => ["/change/value", "is 2000, must be a whole number from 200 to 1500, in steps of 10"],
+        ["host", "desk", "pointer_speed_percent", 5] => ["/change/value",
+                                                         "is 5, must be a whole number from 10 to 400, in steps of 5"],
+        ["host", "desk", "double_click_ms", 90] => ["/change/value",
+                                                    "is 90, must be a whole number from 100 to 3000, in steps of 10"],
+        ["host", "tv", "double_click_ms", 2000] => ["/change/value",
+                                                    "is 2000, must be a whole number from 200 to 1500, in steps of 10"],
         %w[host desk drag_lock yes] => ["/change/value", 'is "yes", must be true or false'],
         %w[device mouse-with-five-buttons wheel_smooth soft] => ["/change/value", 'is "soft", must be one of stepped, smooth'],
-        %w[device mouse-with-five-buttons vibration weak] => ["/change/setting", 'mouse-with-five-buttons has no setting "vibration"'],
+        %w[device mouse-with-five-buttons vibration weak] => ["/change/setting",
+                                                              'mouse-with-five-buttons has no setting "vibration"'],
         ["host", "attic", "drag_lock", true] => ["/change/id", 'no host "attic"']
       }.each { |given, fault| assert_equal([fault], faults { set(*given) }) }
     end
@@ -87,7 +93,8 @@ module Kippen
 
     def test_a_device_goes_back_to_how_it_came
       ref = "mouse-with-five-buttons/back"
-      changed = made(set("device", "mouse-with-five-buttons", "wheel_lines", 1), "assign", button: ref, gesture: "tap", action: { "kind" => "help" })
+      changed = made(set("device", "mouse-with-five-buttons", "wheel_lines", 1), "assign", button: ref, gesture: "tap",
+                                                                                           action: { "kind" => "help" })
       changed = made(changed, "timing", button: ref, setting: "long_press_ms", value: 900)
       changed = made(changed, "button", button: "mouse-with-five-buttons/left", set: { "off" => true })
       back = made(changed, "reset", device: "mouse-with-five-buttons")

@@ -21,10 +21,12 @@ module Kippen
       before = [170, 182, 150, 165, 190, 200, 175]
       after = [210, 190, 230, 205, 240, 199, 220, 182]
       close([0.00909316982999, 0.00909316982999, 0.0605688602027],
-            [Statistics.rank_sum(before, after), Statistics.rank_sum(after, before), Statistics.rank_sum([1, 2, 2, 3], [2, 4, 5, 5, 6])])
+            [Statistics.rank_sum(before, after), Statistics.rank_sum(after, before),
+             Statistics.rank_sum([1, 2, 2, 3], [2, 4, 5, 5, 6])])
       assert_nil Statistics.rank_sum([], [1])
       assert_nil Statistics.rank_sum([4, 4], [4])
-      close([0.0367375112615, 0.0372670807453, 0.034965034965], [[3, 40, 11, 40], [0, 12, 5, 12], [8, 10, 1, 6]].map { |counts| Statistics.fisher(*counts) })
+      close([0.0367375112615, 0.0372670807453, 0.034965034965],
+            [[3, 40, 11, 40], [0, 12, 5, 12], [8, 10, 1, 6]].map { |counts| Statistics.fisher(*counts) })
       assert_in_delta 1, Statistics.fisher(3, 10, 3, 10), 1e-9
     end
 

@@ -16,7 +16,8 @@ module Kippen
     MOUSE = "mouse-with-five-buttons/right"
 
     def several(*parts, **more)
-      { "kind" => "steps", "steps" => parts.map { |action, pause| { "action" => action, "pause_ms" => pause }.compact } }.merge(more.transform_keys(&:to_s))
+      { "kind" => "steps", "steps" => parts.map { |action, pause| { "action" => action, "pause_ms" => pause }.compact } }
+        .merge(more.transform_keys(&:to_s))
     end
 
     def fitting = @fitting ||= add(add(bare, "remote", host: "tv"), "mouse-five", host: "desk")
@@ -25,7 +26,8 @@ module Kippen
     def screen(fitting = self.fitting, host = "tv") = Standins::Screen.new(fitting, KNOWLEDGE, fitting.host(host))
 
     def outcome(action, button = OK, began: 0)
-      Press::Outcome.new(began + 10, button, began, "base").coming_to("long_press", "fire", Press::Outcome::From.new("everywhere", action))
+      Press::Outcome.new(began + 10, button, began, "base")
+        .coming_to("long_press", "fire", Press::Outcome::From.new("everywhere", action))
     end
 
     def test_one_chip_has_the_steps_and_what_must_be_known_of_them
@@ -45,7 +47,8 @@ module Kippen
       { several([LOUDER]) => "/change/action/steps", several(*[[LOUDER]] * 9) => "/change/action/steps",
         several([LOUDER], [{ "kind" => "mode", "how" => "clear" }]) => "/change/action/steps",
         several([LOUDER], [several([HOME], [HOME])]) => "/change/action/steps",
-        several([LOUDER], [{ "kind" => "builtin" }]) => "/change/action/steps", several([LOUDER], [LOUDER, -1]) => "/change/action/steps",
+        several([LOUDER], [{ "kind" => "builtin" }]) => "/change/action/steps",
+        several([LOUDER], [LOUDER, -1]) => "/change/action/steps",
         several([LOUDER, 500], [LOUDER, 500]) => "/change/action/steps",
         several([LOUDER], [CALL.merge("contact" => ""), 500]) => "/change/action/steps/1/action/contact",
         several([LOUDER], [{ "kind" => "modifier", "key" => "Shift", "how" => "held" }, 500]) => "/change/action/steps/1/action",
@@ -61,9 +64,12 @@ module Kippen
     def test_a_host_has_its_limits
       fine = several([HOME], [LOUDER, 500], [LOUDER, 1000], [HOME, 10_000])
       assert_equal fine, put(fine).fitting.assignments.find { |one| one.gesture == "long_press" }.action
-      assert_equal ["the television does at most 4 steps by one press; these are 5"], fault(several([HOME], *[[LOUDER, 500]] * 4)).map(&:message)
-      assert_match(/can’t wait 0.3 s between two steps: from 0.5 s to 10 s, in steps of 0.5 s/, fault(several([HOME], [LOUDER, 300])).first.message)
-      assert_match(/“Write a message|Copy/, fault(several([HOME], [{ "kind" => "keys", "keys" => %w[Control KeyC] }, 500])).first.message)
+      assert_equal ["the television does at most 4 steps by one press; these are 5"],
+                   fault(several([HOME], *[[LOUDER, 500]] * 4)).map(&:message)
+      assert_match(/can’t wait 0.3 s between two steps: from 0.5 s to 10 s, in steps of 0.5 s/,
+                   fault(several([HOME], [LOUDER, 300])).first.message)
+      assert_match(/“Write a message|Copy/,
+                   fault(several([HOME], [{ "kind" => "keys", "keys" => %w[Control KeyC] }, 500])).first.message)
       assert put(several([LOUDER], *[[LOUDER, 0]] * 7), button: MOUSE)
     end
 
@@ -79,15 +85,19 @@ module Kippen
       end
       remote = put(several([LOUDER], [LOUDER], stop: OK), button: MOUSE, fitting: two).fitting
       copied = made(remote, "copy", from: "mouse-with-five-buttons", to: "mouse-with-five-buttons-2")
-      assert_equal OK, copied.assignments.reverse.find { |one| one.gesture == "long_press" }.action["stop"], "what is on neither stays"
+      assert_equal OK, copied.assignments.reverse.find { |one| one.gesture == "long_press" }.action["stop"],
+                   "what is on neither stays"
     end
 
     # A line of a shortlist is done by the host that shows it.
     def test_a_line_of_a_shortlist_has_the_limits_of_its_host
-      line = ->(action) { made(fitting, "shortlist", shortlist: { "name" => "Evening", "host" => "tv", "items" => [{ "action" => action }] }) }
+      line = lambda { |action|
+        made(fitting, "shortlist", shortlist: { "name" => "Evening", "host" => "tv", "items" => [{ "action" => action }] })
+      }
       assert_equal 1, line[several([LOUDER], [LOUDER, 500])].shortlists.size
       refused = assert_raises(Invalid) { line[several([LOUDER], *[[LOUDER, 500]] * 4)] }
-      assert_equal [["/change/shortlist/items/0", "the television does at most 4 steps by one press; these are 5"]], refused.faults.map(&:to_a)
+      assert_equal [["/change/shortlist/items/0", "the television does at most 4 steps by one press; these are 5"]],
+                   refused.faults.map(&:to_a)
     end
 
     def test_a_step_may_name_a_new_app_and_the_app_is_used_while_it_does
@@ -121,7 +131,8 @@ module Kippen
       broken = started.at(700).pressed(RED, 700_000)
       assert_equal ["Broken off: 2 of 3 steps were done.", 7], broken.state.values_at("said", "volume")
       assert_equal 7, broken.did(outcome(LOUDER, RED, began: 700_000), nil).at(90_000).state["volume"]
-      assert_equal 8, broken.did(outcome(LOUDER, RED, began: 900_000), nil).at(90_000).state["volume"], "the press after that does what it does"
+      assert_equal 8, broken.did(outcome(LOUDER, RED, began: 900_000), nil).at(90_000).state["volume"],
+                   "the press after that does what it does"
       itself = screen.at(0, OK).did(outcome(several([LOUDER], [HOME, 500])), nil)
       again = itself.at(200, OK).pressed(OK, 200_000).did(outcome(several([LOUDER], [HOME, 500]), began: 200_000), nil)
       assert_equal 6, again.at(9_000).state["volume"], "its own button, where none is chosen; they don't begin anew"
@@ -138,11 +149,13 @@ module Kippen
       evening = several([LOUDER], [{ "kind" => "system", "do" => "lock" }, 0])
       done = screen(fitting, "desk").at(0, OK).did(outcome(evening), nil).at(10)
       back = done.does({ "kind" => "steps_back" })
-      assert_equal ["1 of 2 steps are taken back. It stays: Lock the screen.", 5, true], back.state.values_at("said", "volume", "locked")
+      assert_equal ["1 of 2 steps are taken back. It stays: Lock the screen.", 5, true],
+                   back.state.values_at("said", "volume", "locked")
       assert_equal "There are no steps to take back.", back.does({ "kind" => "steps_back" }).state["said"]
       mute = { "kind" => "volume", "direction" => "mute" }
       muted = screen(fitting, "desk").at(0, OK).did(outcome(several([LOUDER], [mute, 0])), nil).at(10)
-      assert_equal [5, false], muted.does({ "kind" => "steps_back" }).state.values_at("volume", "muted"), "quieter first would unmute, and the rest mute again"
+      assert_equal [5, false], muted.does({ "kind" => "steps_back" }).state.values_at("volume", "muted"),
+                   "quieter first would unmute, and the rest mute again"
       broken = screen(fitting, "desk").at(0, OK).did(outcome(several([LOUDER], [LOUDER, 5000])), nil).at(100).pressed(OK, 5)
       assert_equal 5, broken.does({ "kind" => "steps_back" }).state["volume"], "what was done of them"
     end

@@ -34,11 +34,13 @@ module Kippen
 
       def self.render(row)
         { "id" => row[:id], "email" => row[:email], "name" => row[:name], "role" => row[:role],
-          "open" => row[:status] == Store::Accounts::OPEN, "locked" => row.fetch(:locked, false), "clients" => row.fetch(:clients, []) }
+          "open" => row[:status] == Store::Accounts::OPEN, "locked" => row.fetch(:locked, false),
+          "clients" => row.fetch(:clients, []) }
       end
 
       def self.entry(row)
-        { "id" => row[:id], "author" => row[:author], "client" => row[:client_id], "what" => row[:what], "detail" => row[:detail].to_h,
+        { "id" => row[:id], "author" => row[:author], "client" => row[:client_id], "what" => row[:what],
+          "detail" => row[:detail].to_h,
           "at" => Times.iso(row[:at]) }
       end
     end

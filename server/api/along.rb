@@ -13,7 +13,8 @@ module Kippen
           problem(404, "There is no such device, nor such a button") unless device
 
           deadline = Server.deadline(RevisionRoutes::LOOK_S)
-          json("revision" => revision[:number], **RenderAlong.new(fitting, along, deadline:).of(device, sought["setting"], lanes, to: sought["to"]))
+          json("revision" => revision[:number],
+               **RenderAlong.new(fitting, along, deadline:).of(device, sought["setting"], lanes, to: sought["to"]))
         end
       end
 

@@ -112,16 +112,21 @@ module Kippen
 
       error(Store::Missing) { |e| problem(404, e.message) }
       # What it belongs to was erased between two questions.
-      error(Sequel::ForeignKeyConstraintViolation) { problem(404, "What this belongs to was erased meanwhile; nothing was saved") }
+      error(Sequel::ForeignKeyConstraintViolation) do
+        problem(404, "What this belongs to was erased meanwhile; nothing was saved")
+      end
       error(Store::Sittings::Closed) { |e| problem(409, e.message) }
       error(Store::Joins::Wrong) { |e| problem(404, e.message) }
       error(Store::Joins::TooMany, Store::Streams::TooMany) { |e| problem(429, e.message) }
       error(Store::Accounts::Taken, Store::Accounts::LastLead) { |e| problem(409, "#{e.message}; nothing was changed") }
       error(Store::Conflict) do |e|
-        problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved", newest: Render.revision(e.newest), mine: e.mine, theirs: e.theirs)
+        problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved",
+                newest: Render.revision(e.newest), mine: e.mine, theirs: e.theirs)
       end
       error(Store::KeptKinds::Newer) { |e| problem(409, e.message, edition: KindRoutes.edition(e.newest)) }
-      error(Invalid) { |e| problem(422, "#{e.faults.size} thing#{"s" if e.faults.size > 1} to put right; nothing was changed", faults: e.faults) }
+      error(Invalid) do |e|
+        problem(422, "#{e.faults.size} thing#{"s" if e.faults.size > 1} to put right; nothing was changed", faults: e.faults)
+      end
       # Told by OneConnection, which drops the connection.
       error(*OneConnection::LOST) { |e| raise e }
       error(Deadline::Passed) { problem(413, "This takes longer to work out than anybody waits: do it in parts") }

@@ -31,13 +31,15 @@ module Kippen
 
       def self.hosts(fitting)
         fitting.hosts.zip(fitting.list("hosts")).filter_map do |host, item|
-          item && { "of" => "host", "id" => host.id, "name" => host.name || host.id, "settings" => settings(SETTINGS.of_host(host), item) }
+          item && { "of" => "host", "id" => host.id, "name" => host.name || host.id,
+                    "settings" => settings(SETTINGS.of_host(host), item) }
         end
       end
 
       def self.devices(fitting)
         fitting.devices.zip(fitting.list("devices")).map do |device, item|
-          { "of" => "device", "id" => device.id, "name" => device.name || device.id, "settings" => settings(SETTINGS.of_device(device), item) }
+          { "of" => "device", "id" => device.id, "name" => device.name || device.id,
+            "settings" => settings(SETTINGS.of_device(device), item) }
         end
       end
 

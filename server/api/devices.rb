@@ -11,7 +11,8 @@ module Kippen
       def self.registered(app)
         app.get("/api/clients/:client/kinds/:kind") do
           fitting, = revisions.fitting(params["client"])
-          own = fitting.list("kinds").find { |kind| kind["id"] == params["kind"] } || raise(Store::Missing, "no kind #{params["kind"]}")
+          own = fitting.list("kinds").find { |kind| kind["id"] == params["kind"] } ||
+                raise(Store::Missing, "no kind #{params["kind"]}")
           DeviceRoutes.file(self, own)
         end
 
@@ -41,7 +42,8 @@ module Kippen
 
       # A kind as a file, as one reads and writes it.
       def self.file(app, data)
-        app.headers "content-type" => "application/json", "content-disposition" => %(attachment; filename="#{data["id"]}.kind.json")
+        app.headers "content-type" => "application/json",
+                    "content-disposition" => %(attachment; filename="#{data["id"]}.kind.json")
         JSON.pretty_generate(data)
       end
 
@@ -56,13 +58,20 @@ module Kippen
         { "source" => source, "name" => heard.name, "known" => heard.known, "kept" => heard.kept, "note" => heard.note,
           "codes" => heard.codes.map { |system, words| { "system" => system, "words" => words } },
           "buttons" => candidates.map do |one|
-            { "button" => Render.button(one.button, fitting.device(one.button.device)), "device" => one.button.device, "how" => one.how }
-          end, "kinds" => candidates.any? ? [] : sources.new_kinds(source).first(MAY_BE).map { |kind| { "id" => kind.id, "name" => kind.name } } }
+            { "button" => Render.button(one.button, fitting.device(one.button.device)), "device" => one.button.device,
+              "how" => one.how }
+          end, "kinds" => if candidates.any?
+                            []
+                          else
+                            sources.new_kinds(source).first(MAY_BE).map { |kind| { "id" => kind.id, "name" => kind.name } }
+                          end }
       end
 
       def self.standing_in(fitting, button)
-        { "source" => button.ref, "name" => StandinRoutes::LISTENER, "known" => true, "kept" => nil, "note" => nil, "codes" => [], "kinds" => [],
-          "buttons" => [{ "button" => Render.button(button, fitting.device(button.device)), "device" => button.device, "how" => "found" }] }
+        { "source" => button.ref, "name" => StandinRoutes::LISTENER, "known" => true, "kept" => nil, "note" => nil,
+          "codes" => [], "kinds" => [],
+          "buttons" => [{ "button" => Render.button(button, fitting.device(button.device)), "device" => button.device,
+                          "how" => "found" }] }
       end
       private_class_method :standing_in
     end

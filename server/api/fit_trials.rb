@@ -21,16 +21,19 @@ module Kippen
       end
 
       # The trials/1 document of some sittings, with what is beside them and since when today's timing holds; and those
-      # sittings' ids, which are this client's. as_own – presses of other buttons count as this one's. Raises Invalid, Store::Missing.
+      # sittings' ids, which are this client's. as_own – presses of other buttons count as this one's. Raises Invalid,
+      # Store::Missing.
       def file(ids, as_own: true, beside: false)
         chosen = mine.select { |row| ids.include?(row[:id]) }
         raise Store::Missing, "none of these sittings is this client's" if chosen.empty?
-        raise Invalid.at("/sittings", Words.say(:presses_of_another)) unless as_own || chosen.all? { |row| row[:button] == @button.ref }
+        unless as_own || chosen.all? { |row| row[:button] == @button.ref }
+          raise Invalid.at("/sittings", Words.say(:presses_of_another))
+        end
 
         offered = offered(chosen)
         trials = Store::Trials.items(@app.trials.of(chosen.map { |row| row[:id] }), @button.kind, offered)
-        document = Tuning::Offer.document(@fitting, @button, KINDS, offered:, trials:).merge("timing_from" => Times.iso(timing_from))
-        document = document.merge("beside" => beside(chosen, offered)) if beside
+        besides = { "timing_from" => Times.iso(timing_from), "beside" => (beside(chosen, offered) if beside) }.compact
+        document = Tuning::Offer.document(@fitting, @button, KINDS, offered:, trials:).merge(besides)
         [document, chosen.map { |row| row[:id] }]
       end
 

@@ -27,12 +27,14 @@ module Kippen
       end
 
       def self.along(app, fit)
-        along = Tuning::Along.of(fit.series, fit.whole(app.sent["timing"]), app.sent["setting"], deadline: Server.deadline(ALONG_S))
+        along = Tuning::Along.of(fit.series, fit.whole(app.sent["timing"]), app.sent["setting"],
+                                 deadline: Server.deadline(ALONG_S))
         { "values" => along.settable, "states" => along.states, "at" => along.at }
       end
 
       def self.judged(app, fit)
-        { "judged" => fit.judged(Words.say(:timing_moved), fit.whole(app.sent["timing"])), "pays" => fit.pays(app.sent["timing"]) }
+        { "judged" => fit.judged(Words.say(:timing_moved), fit.whole(app.sent["timing"])),
+          "pays" => fit.pays(app.sent["timing"]) }
       end
 
       def self.trial(app, row)
@@ -72,7 +74,9 @@ module Kippen
         file = used(app, fitting, file)
         series = Formats::TrialsJson.read(JSON.generate(file))
         raise Invalid.at("/sittings", Words.say(:no_trials_yet)) if series.trials.empty?
-        raise Invalid.at("/sittings", Words.say(:nothing_was_pressed)) if series.trials.all? { |trial| Tuning::STILL.include?(trial.intended) }
+        if series.trials.all? { |trial| Tuning::STILL.include?(trial.intended) }
+          raise Invalid.at("/sittings", Words.say(:nothing_was_pressed))
+        end
 
         { button: sent["button"], sittings:, file:, price: sent.fetch("price", Tuning::Fit::PRICE), fixed: fixed(sent, series) }
       end
@@ -87,7 +91,8 @@ module Kippen
       # Values that stay. Raises Invalid where one can't be set.
       def self.fixed(sent, series)
         sent.fetch("fixed", {}).to_h do |name, value|
-          setting = Fitting::Timing::SETTINGS[name] || raise(Invalid.at("/fixed/#{name}", Words.say(:unknown_setting, setting: Faults.show(name))))
+          setting = Fitting::Timing::SETTINGS[name] ||
+                    raise(Invalid.at("/fixed/#{name}", Words.say(:unknown_setting, setting: Faults.show(name))))
           fault = Fitting::Timing.fault(setting, value)
           raise Invalid.at("/fixed/#{name}", fault) if fault
 

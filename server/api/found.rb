@@ -26,7 +26,9 @@ module Kippen
         end
       end
 
-      def self.topic(one) = { "kind" => one.kind, "id" => one.id, "name" => one.name, "of" => one.of, "note" => one.note, "leads" => one.leads }
+      def self.topic(one)
+        { "kind" => one.kind, "id" => one.id, "name" => one.name, "of" => one.of, "note" => one.note, "leads" => one.leads }
+      end
 
       # What was saved lately, by its note or by what it changed.
       def self.saved(changed)

@@ -13,8 +13,10 @@ module Kippen
           action, hosts = FreePlaceRoutes.meant(fitting, knowledge, sought)
           problem(404, "There is no such want with an action, nor such an action") unless action
 
-          free = Reach::FreePlaces.new(fitting, knowledge, deadline: Server.deadline(RevisionRoutes::LOOK_S)).of(action, place:, mode:, hosts:)
-          json("action" => action, "name" => knowledge.catalogue.name(action), "places" => free.map { |one| FreePlaceRoutes.render(one) })
+          free = Reach::FreePlaces.new(fitting, knowledge, deadline: Server.deadline(RevisionRoutes::LOOK_S))
+            .of(action, place:, mode:, hosts:)
+          json("action" => action, "name" => knowledge.catalogue.name(action),
+               "places" => free.map { |one| FreePlaceRoutes.render(one) })
         end
       end
 

@@ -10,7 +10,8 @@ module Kippen
           undo, redone = history.steps
           page = history.page(before: sought["before"])
           evidence = fits.evidence(params["client"], page.map { |row| row[:number] })
-          json("revisions" => page.map { |row| Render.revision(row).merge("how" => row[:how], "evidence" => HistoryRoutes.evidence(evidence[row[:number]])) },
+          told = ->(row) { { "how" => row[:how], "evidence" => HistoryRoutes.evidence(evidence[row[:number]]) } }
+          json("revisions" => page.map { |row| Render.revision(row).merge(told.call(row)) },
                "undo" => undo, "redo" => redone)
         end
 

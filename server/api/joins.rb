@@ -7,7 +7,8 @@ module Kippen
       def self.registered(app)
         app.get("/api/clients/:client/joins") do
           fitting, = revisions.fitting(params["client"])
-          json("joins" => joins.current(params["client"]).map { |row| JoinRoutes.render(row, fitting) }, "addresses" => settings.way_in.join_addresses)
+          json("joins" => joins.current(params["client"]).map { |row| JoinRoutes.render(row, fitting) },
+               "addresses" => settings.way_in.join_addresses)
         end
 
         app.post("/api/clients/:client/joins") do
@@ -31,7 +32,8 @@ module Kippen
 
       def self.render(row, fitting)
         host = fitting.host(row[:host])
-        { "id" => row[:id], "host" => row[:host], "host_name" => host&.name || row[:host], "code" => row[:joined_at] ? nil : row[:code],
+        { "id" => row[:id], "host" => row[:host], "host_name" => host&.name || row[:host],
+          "code" => row[:joined_at] ? nil : row[:code],
           "expires_at" => Times.iso(row[:expires_at]), "listener" => row[:listener], "name" => row[:name] }
       end
     end

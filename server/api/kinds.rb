@@ -6,7 +6,8 @@ module Kippen
     module KindRoutes
       # A kind with nothing special to it, and what the values are called that a host may let be set.
       TO_BEGIN_WITH = { "blank" => JSON.parse(File.read(File.join(DATA, "blank-kind.json"))),
-                        "settings" => Fitting::Timing::SETTINGS.keys.map { |name| { "setting" => name, "name" => Words.setting(name) } } }.freeze
+                        "settings" => Fitting::Timing::SETTINGS.keys
+                          .map { |name| { "setting" => name, "name" => Words.setting(name) } } }.freeze
 
       def self.registered(app)
         app.get("/api/kinds") { json("kinds" => KINDS.all.map { |kind| RenderDevices.kind(kind) }) }
@@ -16,7 +17,9 @@ module Kippen
           DeviceRoutes.file(self, kind.data)
         end
 
-        app.get("/api/service/kinds") { json("kinds" => kinds.all.map { |row| KindRoutes.kept(row) }, **KindRoutes::TO_BEGIN_WITH) }
+        app.get("/api/service/kinds") do
+          json("kinds" => kinds.all.map { |row| KindRoutes.kept(row) }, **KindRoutes::TO_BEGIN_WITH)
+        end
 
         app.post("/api/service/kinds") do
           row = KindRoutes.change(self, "kept a kind of device") { kinds.save(sent["document"], sent["opened_on"]) }
@@ -39,10 +42,14 @@ module Kippen
           json(KindRoutes.edition(row).merge("gone" => true))
         end
 
-        app.get("/api/service/kinds/:shelf/editions") { json("editions" => kinds.editions(params["shelf"]).map { |row| KindRoutes.edition(row) }) }
+        app.get("/api/service/kinds/:shelf/editions") do
+          json("editions" => kinds.editions(params["shelf"]).map { |row| KindRoutes.edition(row) })
+        end
 
         app.post("/api/service/kinds/:shelf/editions") do
-          row = KindRoutes.change(self, "put a kind of device back") { kinds.put_back(params["shelf"], sent["edition"], sent["opened_on"]) }
+          row = KindRoutes.change(self, "put a kind of device back") do
+            kinds.put_back(params["shelf"], sent["edition"], sent["opened_on"])
+          end
           status 201
           json(KindRoutes.edition(row))
         end
@@ -68,10 +75,14 @@ module Kippen
       end
 
       def self.kept(row)
-        RenderDevices.kind(Kinds::Kind.new(row[:document])).merge("edition" => row[:edition], "said" => said(row), "used" => row[:used])
+        RenderDevices.kind(Kinds::Kind.new(row[:document]))
+          .merge("edition" => row[:edition], "said" => said(row), "used" => row[:used])
       end
 
-      def self.edition(row) = { "id" => row[:id], "edition" => row[:edition], "said" => said(row), "gone" => row.fetch(:gone, false) }
+      def self.edition(row)
+        { "id" => row[:id], "edition" => row[:edition], "said" => said(row), "gone" => row.fetch(:gone, false) }
+      end
+
       def self.said(row) = { "by" => row[:author], "at" => Times.iso(row[:at]) }
       private_class_method :said
     end

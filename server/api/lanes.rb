@@ -12,7 +12,9 @@ module Kippen
           resolver = Press::Resolver.new(fitting)
           render = RenderLanes.new(fitting)
           deadline = Server.deadline(RevisionRoutes::LOOK_S)
-          lanes = fitting.buttons.map { |button| deadline.check || render.lane(Press::Lane.new(fitting, button, place:, mode:, resolver:)) }
+          lanes = fitting.buttons.map do |button|
+            deadline.check || render.lane(Press::Lane.new(fitting, button, place:, mode:, resolver:))
+          end
           json("revision" => sought["revision"] || revision[:number], "place" => place, "mode" => mode, "lanes" => lanes,
                "heads" => fitting.devices.map { |device| render.head(device) })
         end

@@ -33,7 +33,9 @@ module Kippen
         faults = Faults.new
         list.each_with_index do |item, index|
           known = fitting.button(item["button"])
-          faults.add("/bindings/#{index}/button", ListenerRoutes.fault(item, known)) unless known && Store::RawMessages.suits?(item["heard"], known.kind)
+          unless known && Store::RawMessages.suits?(item["heard"], known.kind)
+            faults.add("/bindings/#{index}/button", ListenerRoutes.fault(item, known))
+          end
         end
         faults.raise_any
         list.to_h { |item| [item["heard"], item["button"]] }
@@ -46,7 +48,12 @@ module Kippen
         name = CODES.describe(item["heard"]).name
         return "#{name} can't stand for #{button.name || button.id}: only a step of a wheel can" if button.kind == "notch"
 
-        why = item["heard"].start_with?("wheel:") ? "a step of a wheel has no length" : "it is open or closed, and this is a level"
+        why = if item["heard"].start_with?("wheel:")
+                "a step of a wheel has no length"
+              else
+                "it is open or closed, and this is a " \
+                  "level"
+              end
         "#{name} can't stand for #{button.name || button.id}: #{why}"
       end
 

@@ -16,7 +16,8 @@ module Kippen
     # keeps the browsers and writes to them, so that no request's thread is held and no two notices mix.
     class Live
       PATH = %r{\A/api/clients/(?<client>[0-9a-f-]{36})/live\z}
-      HEADERS = { "content-type" => "text/event-stream", "cache-control" => "no-store", "x-accel-buffering" => "no", "connection" => "close" }.freeze
+      HEADERS = { "content-type" => "text/event-stream", "cache-control" => "no-store", "x-accel-buffering" => "no",
+                  "connection" => "close" }.freeze
       BEAT_SECONDS = 15
       # What may pile up for a browser that doesn't read; then it is let go and comes back by itself.
       MOST_WAITING = 64_000
@@ -49,7 +50,9 @@ module Kippen
 
       # In the process that serves, which may be another than the one that loaded this.
       def start
-        @lock.synchronize { @threads = [Thread.new { hear }, Thread.new { beat }, Thread.new { write }] unless @threads&.all?(&:alive?) }
+        @lock.synchronize do
+          @threads = [Thread.new { hear }, Thread.new { beat }, Thread.new { write }] unless @threads&.all?(&:alive?)
+        end
       end
 
       # When the way to the database breaks, all browsers are let go: they come back and look anew.

@@ -22,7 +22,8 @@ module Kippen
       rescue *LOST
         return Problem.response(503, "Nothing was changed; try again in a moment") unless had && Problem.may_have_saved?(env)
 
-        Problem.response(503, "The way to the database was lost: it is not known whether it was saved. Look, then try again", saved: "unknown")
+        Problem.response(503, "The way to the database was lost: it is not known whether it was saved. Look, then try again",
+                         saved: "unknown")
       end
     end
   end

@@ -23,7 +23,8 @@ module Kippen
       MOST_WAITING = 200
 
       # What is told of a request that never came to be one, by the status Puma gives it.
-      BROKEN = { 400 => "It can't be read", 413 => "A request may have #{AsProblem::MOST_BYTES} bytes; nothing was changed" }.freeze
+      BROKEN = { 400 => "It can't be read",
+                 413 => "A request may have #{AsProblem::MOST_BYTES} bytes; nothing was changed" }.freeze
 
       # no_room – a file that is there while the disk is nearly full, see bin/start; or nil
       def initialize(app, no_room: ENV.fetch("KIPPEN_NO_ROOM", nil))
@@ -61,14 +62,19 @@ module Kippen
         return allowed unless METHODS.include?(method)
         return Problem.response(503, "Too many ask at once; try again in a moment") if waiting > MOST_WAITING
         return no_room if low? && Problem.may_have_saved?(env) && !ALWAYS.match?(env["PATH_INFO"])
-        return Problem.response(400, "The address can't be read") unless readable?(env["PATH_INFO"]) && query?(env["QUERY_STRING"].to_s)
+        unless readable?(env["PATH_INFO"]) && query?(env["QUERY_STRING"].to_s)
+          return Problem.response(400, "The address can't be read")
+        end
 
         Problem.response(415, "What is sent must be application/json") if WITH_BODY.include?(method) && body?(env) && !json?(env)
       end
 
       def waiting = (defined?(Puma::Server) && Puma::Server.current&.backlog) || 0
 
-      def no_room = Problem.response(507, "The disk of the computer Kippen runs on is nearly full: nothing is saved until there is room again")
+      def no_room
+        Problem.response(507, "The disk of the computer Kippen runs on is nearly full: nothing is saved until there is room " \
+                              "again")
+      end
 
       def allowed
         status, headers, body = Problem.response(405, "It must be one of #{METHODS.join(", ")}")

@@ -38,7 +38,8 @@ module Kippen
         return Problem.response(404, "The pages have not been built; bin/start builds them") unless File.file?(@index)
 
         headers = { "content-type" => "text/html; charset=utf-8", "cache-control" => "no-cache",
-                    "content-security-policy" => POLICY, "x-content-type-options" => "nosniff", "referrer-policy" => "same-origin" }
+                    "content-security-policy" => POLICY, "x-content-type-options" => "nosniff",
+                    "referrer-policy" => "same-origin" }
         [200, headers, [File.read(@index)]]
       end
     end

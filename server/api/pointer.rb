@@ -24,7 +24,8 @@ module Kippen
       def self.told(width, step_px:, faster:, after_ms:, every_ms:)
         steps = Pointer::Steps.new(delta_px: step_px, after_ms:, every_ms:, **Pointer::FASTER.fetch(faster))
         across = steps.curve(until_ms: MOST_MS, until_px: width)
-        { "curve" => across, "width_px" => width, "across_ms" => across.last[1] >= width ? across.last[0] : nil, "late_ms" => Pointer::USUAL_LATE_MS,
+        { "curve" => across, "width_px" => width, "across_ms" => across.last[1] >= width ? across.last[0] : nil,
+          "late_ms" => Pointer::USUAL_LATE_MS,
           "runs_on" => HELD_MS.map { |ms| { "after_ms" => ms, "px" => steps.runs_on(ms, Pointer::USUAL_LATE_MS) } } }
       end
     end

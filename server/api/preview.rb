@@ -28,7 +28,9 @@ module Kippen
       # The same for somebody who made the change without a look at it: what it displaced, what it
       # serves no longer, what did not go along, in sentences.
       def told
-        displaced = @result.spots.flat_map { |spot| @deadline.check || @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:what) }
+        displaced = @result.spots.flat_map do |spot|
+          @deadline.check || @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:what)
+        end
         (displaced + @consequences.wants[1].map { |want| "No longer serves the want “#{want}”." } + @result.left_out + notes +
           no_way_back.map(&:what)).uniq
       end

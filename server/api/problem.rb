@@ -6,7 +6,8 @@ module Kippen
     module Problem
       TYPE = "application/problem+json"
       TITLES = {
-        400 => "The request can't be understood", 401 => "Not signed in", 403 => "Not allowed", 404 => "Not found", 405 => "Not possible here",
+        400 => "The request can't be understood", 401 => "Not signed in", 403 => "Not allowed", 404 => "Not found",
+        405 => "Not possible here",
         409 => "Not as it was", 413 => "Too large", 415 => "Not a form Kippen reads",
         422 => "The fitting would not be valid", 429 => "Too many", 500 => "Kippen made a mistake",
         503 => "Not just now", 507 => "No room"
@@ -37,7 +38,8 @@ module Kippen
       def self.of_our_own(env)
         return response(500, "It has been written to the server's log; nothing was changed") unless may_have_saved?(env)
 
-        response(500, "It has been written to the server's log; it is not known whether it was saved. Look, then try again", saved: "unknown")
+        response(500, "It has been written to the server's log; it is not known whether it was saved. Look, then try again",
+                 saved: "unknown")
       end
 
       # Can a request have saved something, whatever became of its answer?

@@ -21,7 +21,8 @@ module Kippen
       def desk(id, head, open:, contacts:, pending:)
         fitting = head.fitting
         { "id" => id, "name" => fitting.name, "about" => fitting.document.dig("client", "about") || "" }.merge(
-          "revision" => revision(head.row), "unreadable" => head.unreadable, "open" => open, "hosts" => fitting.hosts.map do |host|
+          "revision" => revision(head.row), "unreadable" => head.unreadable, "open" => open,
+          "hosts" => fitting.hosts.map do |host|
             host(fitting, host, contacts)
           end,
           "places" => places(fitting), "modes" => modes(fitting), "apps" => fitting.apps.map { |one| app(fitting, one) },
@@ -33,7 +34,8 @@ module Kippen
       # written – it stands in the fitting, and is not only spoken of
       def app(fitting, app)
         item = fitting.list("apps").find { |one| one["id"] == app.id }
-        { "id" => app.id, "name" => app.name, "hosts" => app.hosts, "written" => !item.nil?, "offered" => item&.fetch("offered", nil) == true,
+        { "id" => app.id, "name" => app.name, "hosts" => app.hosts, "written" => !item.nil?,
+          "offered" => item&.fetch("offered", nil) == true,
           "commands" => app.commands.map { |one| { "id" => one.id, "name" => one.name, "keys" => one.keys || [] } } }
       end
 
@@ -41,8 +43,11 @@ module Kippen
       def confirm(fitting, pending)
         buttons, lost = [pending.now, pending.lost].map { |refs| refs.filter_map { |ref| fitting.button(ref) } }
         heard = heard_as(fitting, buttons)
-        named = ->(list) { list.map { |one| button(one, fitting.device(one.device)).then { |told| told.merge("name" => told["full_name"]) } } }
-        { "revision" => pending.revision, "page" => pending.page, "left_ms" => pending.left_ms, "buttons" => named.call(buttons), "lost" => named.call(lost),
+        named = lambda do |list|
+          list.map { |one| button(one, fitting.device(one.device)).then { |told| told.merge("name" => told["full_name"]) } }
+        end
+        { "revision" => pending.revision, "page" => pending.page, "left_ms" => pending.left_ms, "buttons" => named.call(buttons),
+          "lost" => named.call(lost),
           "heard_as" => heard.map { |one| CODES.describe(one["source"]).name }, "sources" => heard }
       end
 
@@ -51,7 +56,9 @@ module Kippen
       # [{ "source", "button" }] by which a browser hears some buttons.
       def heard_as(fitting, buttons)
         sources = sources(fitting)
-        buttons.flat_map { |one| sources.of(one).keys.map { |source| { "source" => source, "button" => one.ref } } }.uniq { |one| one["source"] }
+        buttons.flat_map { |one| sources.of(one).keys.map { |source| { "source" => source, "button" => one.ref } } }.uniq do |one|
+          one["source"]
+        end
       end
 
       def host(fitting, host, contacts)
@@ -68,7 +75,8 @@ module Kippen
         ready = Kinds::Ready.new(kind, device, fitting.host(device.host), contacts: contacts.fetch(device.id, []))
         { "id" => device.id, "name" => device.name || device.id, "worked_with" => device.worked_with,
           "drawing" => kind && RenderDevices.drawing(kind, device.variant),
-          "off" => device.off, "battery" => device.battery && device.battery["is"], "open_steps" => ready.open.size, "seat" => seat(device.seat),
+          "off" => device.off, "battery" => device.battery &&
+            device.battery["is"], "open_steps" => ready.open.size, "seat" => seat(device.seat),
           "buttons" => device.buttons.map { |button| button(button, device).merge("sources" => sources.of(button).keys) } }
       end
 
@@ -76,7 +84,8 @@ module Kippen
 
       # device – the Fitting::Device it is on
       def button(button, device)
-        { "ref" => button.ref, "name" => button.name || button.id, "full_name" => Words.button(device, button), "print" => button.printed || "",
+        { "ref" => button.ref, "name" => button.name || button.id, "full_name" => Words.button(device, button),
+          "print" => button.printed || "",
           "kind" => button.kind, "off" => button.off }
       end
 
@@ -84,30 +93,37 @@ module Kippen
         everywhere = { "id" => Fitting::EVERYWHERE, "name" => "every app", "off" => false, "whole_app" => nil }
         catalogue = CATALOGUE.of(fitting)
         [everywhere, *fitting.places.map do |place|
-          { "id" => place.id, "name" => place.name || [catalogue.app(place.app), place.part].compact.join(", "), "off" => place.off,
+          { "id" => place.id, "name" => place.name || [catalogue.app(place.app), place.part].compact.join(", "),
+            "off" => place.off,
             "whole_app" => place.part ? nil : place.app }
         end]
       end
 
       def modes(fitting)
         [{ "id" => Fitting::BASE, "name" => "as usual", "otherwise" => "base", "shortlist" => nil },
-         *fitting.modes.map { |mode| { "id" => mode.id, "name" => mode.name || mode.id, "otherwise" => mode.otherwise, "shortlist" => mode.shortlist } }]
+         *fitting.modes.map do |mode|
+           mode.to_h.slice(:id, :otherwise, :shortlist).transform_keys(&:to_s).merge("name" => mode.name || mode.id)
+         end]
       end
 
       # entry – of a Catalogue; what asks for an app or a button gets them to choose from
       # fitting – the client's: what a want says of a wrong press goes before what is said in general
       def action(entry, catalogue, fitting)
         facts = entry.facts
-        { "id" => entry.id, "name" => entry.name, "app" => entry.app, "words" => entry.words, "action" => entry.action, "group" => entry.group,
+        { "id" => entry.id, "name" => entry.name, "app" => entry.app, "words" => entry.words, "action" => entry.action,
+          "group" => entry.group,
           "group_name" => entry.group_name, "asks" => entry.asks.map { |ask| ask(ask, catalogue, fitting) },
           "hosts" => catalogue.hosts(entry.action, entry), "locked" => entry.locked,
           "needs" => facts["needs"], "only" => entry.only({}), "repeats" => entry.repeats?,
           "step" => Steps.can_be?(entry.action) && entry.only({}).nil?, "after" => facts["after"],
-          "undo" => facts["undo"] || facts["undone_by"]&.then { |id| catalogue.find(id).name }, "harm" => harm(entry, fitting.wants) }
+          "undo" => facts["undo"] || facts["undone_by"]&.then { |id| catalogue.find(id).name },
+          "harm" => harm(entry, fitting.wants) }
       end
 
       def harm(entry, wants)
-        worst = wants.select { |want| want.action && entry.of?(want.action) }.max_by { |want| Fitting::WantsReader::WRONG.index(want.wrong) }
+        worst = wants.select { |want| want.action && entry.of?(want.action) }.max_by do |want|
+          Fitting::WantsReader::WRONG.index(want.wrong)
+        end
         return entry.harm unless worst
 
         { "cost" => worst.wrong, "words" => Words.say(:harm_of_want, what: worst.what, words: entry.harm["words"]) }
@@ -122,7 +138,8 @@ module Kippen
 
       def ask(ask, catalogue, fitting)
         ask.data.slice("member", "label", "usual", "from", "to", "step", "most")
-          .merge({ "type" => ask.type, "choices" => choices(ask, catalogue, fitting)&.map { |choice| { "only" => nil }.merge(choice) },
+          .merge({ "type" => ask.type,
+                   "choices" => choices(ask, catalogue, fitting)&.map { |choice| { "only" => nil }.merge(choice) },
                    "hosts" => (hosts_steps if ask.type == "steps") }.compact)
       end
 
@@ -138,7 +155,9 @@ module Kippen
 
       # How many steps a host does by one press, with which pauses.
       def hosts_steps
-        Fitting::ListReader::SYSTEMS.map { |system| { "system" => system }.merge(KNOWLEDGE.host_kinds.of(system).steps.to_h.transform_keys(&:to_s)) }
+        Fitting::ListReader::SYSTEMS.map do |system|
+          { "system" => system }.merge(KNOWLEDGE.host_kinds.of(system).steps.to_h.transform_keys(&:to_s))
+        end
       end
     end
   end

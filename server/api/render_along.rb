@@ -17,7 +17,8 @@ module Kippen
         known = Fitting::Timing::SETTINGS.fetch(setting)
         allowed = KINDS.settable(device, @fitting.host(device.host))[setting]
         values = Kinds::Settable.values(allowed, known.range, to:)
-        { "values_ms" => values, "lanes" => lanes.group_by { |lane| @render.moves_like(lane) }.values.map { |alike| group(alike, values) } }
+        { "values_ms" => values, "lanes" => lanes.group_by { |lane| @render.moves_like(lane) }.values
+          .map { |alike| group(alike, values) } }
       end
 
       private
@@ -26,7 +27,8 @@ module Kippen
         states = @along.at(alike.first, values).map { |lane| @deadline.check || @render.moved(lane) }
         distinct = states.uniq
         index = distinct.each_with_index.to_h
-        { "buttons" => alike.map { |lane| lane.button.ref }, "states" => distinct, "at" => states.map { |state| index.fetch(state) } }
+        { "buttons" => alike.map { |lane| lane.button.ref }, "states" => distinct,
+          "at" => states.map { |state| index.fetch(state) } }
       end
     end
   end

@@ -13,7 +13,8 @@ module Kippen
       # A stream as it stands. stream – its row; seen – a Store::Benches::Seen
       def self.view(stream, seen)
         bench = seen.bench
-        { "stream" => stream[:id], "listener" => stream[:name], "listener_id" => stream[:listener_id], "revision" => seen.revision,
+        { "stream" => stream[:id], "listener" => stream[:name], "listener_id" => stream[:listener_id],
+          "revision" => seen.revision,
           "from_us" => seen.from_us, "received" => seen.standing[:received], "heard_through" => seen.standing[:heard_through],
           "next_us" => bench.next_us, "now_us" => bench.now_us, "heard" => heard(seen),
           "waiting" => bench.waiting.map { |item| { "button" => item.button, "for" => item.for, "due_us" => item.due_us } },
@@ -30,7 +31,8 @@ module Kippen
       def self.heard(seen)
         seen.standing[:heard].sort_by { |_, (time_us, number)| [time_us, number] }.reverse.map do |source, (_, _, kind)|
           button = seen.reader ? seen.reader.button(source) : seen.fitting.button(source)
-          { "source" => source, "name" => seen.reader ? CODES.describe(source).name : button&.name || source, "down" => kind == "down",
+          { "source" => source, "name" => seen.reader ? CODES.describe(source).name : button&.name || source,
+            "down" => kind == "down",
             "button" => button&.ref }
         end
       end
@@ -42,7 +44,8 @@ module Kippen
         { "key" => Store::Benches.key(stream, story), "button" => story.button.ref, "button_name" => button_name(story.button),
           "began_us" => story.began_us, "over" => story.over, "long_us" => long_us(story),
           "touches" => story.touches.map { |one| one.to_h.slice(:began_us, :ended_us, :gaps, :verdict).transform_keys(&:to_s) },
-          "results" => rows.map { |row| result(story, row) }, "repeats" => story.repeats, "sentences" => @telling.sentences(story) }
+          "results" => rows.map { |row| result(story, row) }, "repeats" => story.repeats,
+          "sentences" => @telling.sentences(story) }
       end
 
       private
@@ -57,8 +60,9 @@ module Kippen
         wait = @telling.wait_us(story, row)
         { "at_us" => outcome.at_us, "phase" => outcome.phase, "gesture" => outcome.gesture,
           "gesture_name" => outcome.gesture ? Words::GESTURES.fetch(outcome.gesture) : "ignored",
-          "action_name" => @telling.action_name(outcome), "effect" => effect(outcome), "does" => does(story, outcome), "reason" => outcome.reason,
-          "wait_us" => wait, "wait" => wait && (wait.zero? ? Words.say(:waited_nothing) : Words.say(:wait_release, ms: Words.ms(wait))) }
+          "action_name" => @telling.action_name(outcome), "effect" => effect(outcome), "does" => does(story, outcome),
+          "reason" => outcome.reason, "wait_us" => wait, "wait" => wait &&
+            (wait.zero? ? Words.say(:waited_nothing) : Words.say(:wait_release, ms: Words.ms(wait))) }
       end
 
       # What happens as data: on which host, in which app, which action with all its values.

@@ -14,14 +14,17 @@ module Kippen
       # What is drawn of a device: its outline and where its buttons are.
       def self.drawing(kind, variant)
         { "box" => kind.data["box"], "outline" => kind.data["outline"],
-          "buttons" => kind.buttons(variant).map { |button| button.slice("id", "at") } + kind.seats.filter_map { |seat| seat["at"] && seat.slice("id", "at") } }
+          "buttons" => kind.buttons(variant).map { |button| button.slice("id", "at") } + kind.seats
+            .filter_map { |seat| seat["at"] && seat.slice("id", "at") } }
       end
 
       # Of a kind on a host: what it can carry and which values can really be set.
       def self.carried(system, carries)
-        { "system" => system, "gestures" => carries["gestures"].map { |gesture| Words::GESTURES.fetch(gesture) }, "modes" => carries["modes"],
+        { "system" => system, "gestures" => carries["gestures"].map { |gesture| Words::GESTURES.fetch(gesture) },
+          "modes" => carries["modes"],
           "double_click_ms" => carries["double_click_ms"]["usual"],
-          "settable" => carries["settable"].map { |name, allowed| { "setting" => name, "words" => Words.settable(name, allowed) } } }
+          "settable" => carries["settable"]
+            .map { |name, allowed| { "setting" => name, "words" => Words.settable(name, allowed) } } }
       end
 
       # By whom and when something was said, or nil.
@@ -47,7 +50,8 @@ module Kippen
       def own_kinds
         used = @fitting.devices.map(&:kind)
         @fitting.list("kinds").map do |data|
-          RenderDevices.kind(Kinds::Kind.new(data)).merge("said" => RenderDevices.said(data), "used" => used.include?(data["id"]), "edition" => data["edition"])
+          RenderDevices.kind(Kinds::Kind.new(data))
+            .merge("said" => RenderDevices.said(data), "used" => used.include?(data["id"]), "edition" => data["edition"])
         end
       end
 
@@ -66,12 +70,14 @@ module Kippen
       # What it carries where it is, in words and as data, and who put something of it right.
       def carries(device, kind, host)
         carries = KINDS.carries(device, host.system)
-        { "carries" => kind && carries && RenderDevices.carried(host.system, carries), "corrected" => RenderDevices.said(device.corrected),
+        { "carries" => kind && carries && RenderDevices.carried(host.system, carries),
+          "corrected" => RenderDevices.said(device.corrected),
           "carried" => carries&.slice("gestures", "settable", "modes") }
       end
 
       def facts(device, kind)
-        { "id" => device.id, "name" => device.name || device.id, "host" => device.host, "kind" => device.kind, "kind_name" => kind&.name,
+        { "id" => device.id, "name" => device.name || device.id, "host" => device.host, "kind" => device.kind,
+          "kind_name" => kind&.name,
           "edition" => kind&.edition,
           "off" => device.off, "variant" => device.variant, "version" => device.version, "versions" => kind ? kind.versions : [],
           "worked_with" => device.worked_with, "mounting" => device.mounting, "posture" => device.posture,
@@ -90,7 +96,9 @@ module Kippen
       def may_sit(device, kind)
         return [] unless kind
 
-        carriers = @fitting.devices.select { |other| other.host == device.host && other != device && KINDS.of(other)&.takes&.include?(kind.id) }
+        carriers = @fitting.devices.select do |other|
+          other.host == device.host && other != device && KINDS.of(other)&.takes&.include?(kind.id)
+        end
         carriers.flat_map do |carrier|
           seats(carrier, KINDS.of(carrier)).select { |seat| [nil, device.id].include?(seat["device"]) }
             .map { |seat| { "device" => carrier.id, "place" => seat["place"], "words" => "#{carrier.name}, #{seat["place"]}" } }
@@ -100,8 +108,10 @@ module Kippen
       def button(device, button)
         data = KINDS.button(device, button) || {}
         Render.button(button, device).merge(
-          "is" => data.fetch("is", "free"), "why" => data["why"], "claims" => data.fetch("claims", []).map { |claim| claim(claim) },
-          "builtin" => builtin(button, data), "gestures" => KINDS.gestures(@fitting, button), "corrected" => RenderDevices.said(button.corrected),
+          "is" => data.fetch("is", "free"), "why" => data["why"],
+          "claims" => data.fetch("claims", []).map { |claim| claim(claim) },
+          "builtin" => builtin(button, data), "gestures" => KINDS.gestures(@fitting, button),
+          "corrected" => RenderDevices.said(button.corrected),
           "held_back" => data.fetch("held_back", true), "signals" => data.fetch("signals", []),
           "signal" => button.signal || data["counts"], "worked_with" => button.worked_with,
           "added" => KINDS.of(device)&.button(button.id).nil?, "assigned" => @assigned.include?(button.ref),
@@ -111,13 +121,16 @@ module Kippen
       end
 
       def claim(claim)
-        { "gesture" => claim["gesture"], "gesture_name" => Words::GESTURES.fetch(claim["gesture"]), "by" => claim["by"], "free_by" => claim["free_by"],
+        { "gesture" => claim["gesture"], "gesture_name" => Words::GESTURES.fetch(claim["gesture"]), "by" => claim["by"],
+          "free_by" => claim["free_by"],
           "freed" => RenderDevices.said(claim["freed"]) }
       end
 
       def builtin(button, data)
         given = data.fetch("builtin", button.builtin ? { "tap" => button.builtin } : {})
-        given.map { |gesture, words| { "gesture" => gesture, "gesture_name" => Words::GESTURES.fetch(gesture), "words" => words } }
+        given.map do |gesture, words|
+          { "gesture" => gesture, "gesture_name" => Words::GESTURES.fetch(gesture), "words" => words }
+        end
       end
 
       def step(step) = step.to_h.transform_keys(&:to_s)

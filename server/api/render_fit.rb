@@ -27,7 +27,9 @@ module Kippen
 
       # Who pays for a timing: findings, as told.
       def pays(timing)
-        unsaved = @row[:result]["unsaved"].map { |one| Tuning::Unsaved::Found.new(**one.to_hash.except("words").transform_keys(&:to_sym)) }
+        unsaved = @row[:result]["unsaved"].map do |one|
+          Tuning::Unsaved::Found.new(**one.to_hash.except("words").transform_keys(&:to_sym))
+        end
         Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), timing, series:, unsaved:).list.map(&:told)
       end
 
@@ -40,7 +42,8 @@ module Kippen
 
         expected = result["expected"]
         percent = ->(share) { (share * 100).round }
-        Words.say(:fitted_note, count: expected["n"], right: percent[expected["right"]], low: percent[expected["low"]], high: percent[expected["high"]])
+        Words.say(:fitted_note, count: expected["n"], right: percent[expected["right"]], low: percent[expected["low"]],
+                                high: percent[expected["high"]])
       end
 
       private
@@ -51,7 +54,8 @@ module Kippen
       def about
         { "id" => @row[:id], "button" => @row[:button], "sittings" => @row[:sittings].to_a.grep(String), "state" => @row[:state],
           "done" => @row[:done], "of" => @row[:of],
-          "error" => @row[:error], "price" => @row[:price], "fixed" => @row[:fixed].to_hash, "offered" => Array(@row[:file]["offered"]),
+          "error" => @row[:error], "price" => @row[:price], "fixed" => @row[:fixed].to_hash,
+          "offered" => Array(@row[:file]["offered"]),
           "created_at" => Times.iso(@row[:created_at]), "author" => @row[:author] }
       end
 
@@ -68,7 +72,8 @@ module Kippen
 
       # A timing with a share of its own, of whichever presses.
       def compared(name, timing, rates)
-        { "name" => name, "timing" => timing, **Tuning::Judged.whole(rates["by_gesture"], @row[:file]["uses"]), **rates.slice("n", "from"),
+        { "name" => name, "timing" => timing, **Tuning::Judged.whole(rates["by_gesture"], @row[:file]["uses"]),
+          **rates.slice("n", "from"),
           "by_gesture" => gestures(rates["by_gesture"]), "total_ms" => totals(rates["total_ms"]), "waits" => waits(timing),
           "state" => Tuning::Along.state(replays, series, timing) }
       end
@@ -84,16 +89,22 @@ module Kippen
       def rests_on(told)
         beside = told["beside"]
         words = [own_words(told["own"])]
-        words << Words.say(beside["weight"].positive? ? :rests_on_beside : :rests_not_on_beside, count: beside["presses"]) if beside["presses"].positive?
-        { "own" => told["own"], "beside" => beside["presses"], "weight" => beside["weight"], "never_asked" => told["never_asked"], "words" => words.join(" ") }
+        if beside["presses"].positive?
+          words << Words.say(beside["weight"].positive? ? :rests_on_beside : :rests_not_on_beside, count: beside["presses"])
+        end
+        { "own" => told["own"], "beside" => beside["presses"], "weight" => beside["weight"],
+          "never_asked" => told["never_asked"], "words" => words.join(" ") }
       end
 
       # Those of other buttons that count as this one's are told.
       def own_words(count)
-        others = @row[:file]["trials"].filter_map { |one| one["button"] if one["counted"] != false }.reject { |ref| ref == @row[:button] }
+        others = @row[:file]["trials"].filter_map { |one| one["button"] if one["counted"] != false }.reject do |ref|
+          ref == @row[:button]
+        end
         return Words.say(:rests_on_own, count:) if others.empty?
 
-        buttons = others.uniq.map { |ref| @fitting.button(ref)&.then { |one| Words.button(@fitting.device(one.device), one) } || ref }.join(", ")
+        buttons = others.uniq
+          .map { |ref| @fitting.button(ref)&.then { |one| Words.button(@fitting.device(one.device), one) } || ref }.join(", ")
         Words.say(:rests_on_as_own, count:, others: others.size, buttons:)
       end
 
@@ -104,18 +115,25 @@ module Kippen
       def usual = Fitting::Timing::USUAL.merge(series.given)
 
       def expected(told)
-        told.slice("right", "low", "high", "n", "from").merge("few" => told["n"] < FEW, "by_gesture" => gestures(told["by_gesture"]),
-                                                              "total_ms" => totals(told["total_ms"]))
+        told.slice("right", "low", "high", "n", "from")
+          .merge("few" => told["n"] < FEW, "by_gesture" => gestures(told["by_gesture"]), "total_ms" => totals(told["total_ms"]))
       end
 
       def gestures(by) = by.map { |intended, share| share.merge("intended" => intended) }
       def totals(by) = by.map { |intended, ms| { "intended" => intended, "ms" => ms } }
-      def confusion(by) = by.map { |intended, got| { "intended" => intended, "got" => got.map { |what, count| { "what" => what, "count" => count } } } }
+
+      def confusion(by)
+        by.map do |intended, got|
+          { "intended" => intended, "got" => got.map { |what, count| { "what" => what, "count" => count } } }
+        end
+      end
 
       # Of what was asked, whether it is on the button or not.
       def waits(timing)
         given = Fitting::Timing.from(timing)
-        Press::Waits.of(replays.choice, given).map { |gesture, wait| { "gesture" => gesture, "words" => Words.wait(wait, given) } }
+        Press::Waits.of(replays.choice, given).map do |gesture, wait|
+          { "gesture" => gesture, "words" => Words.wait(wait, given) }
+        end
       end
 
       def settings(told, whole)
@@ -124,7 +142,7 @@ module Kippen
           { "name" => name, "value" => whole[name], "today" => now[name], "fixed" => fixed?(name),
             "stretch" => stretch(name, whole), "words" => explained.of(name), "room" => explained.around(name), **limits(name),
             "settable" => Words.settable(name, series.settable[name]),
-            "sweep" => swept.map { |value, ghosts, lost, total| { "value" => value, "ghosts" => ghosts, "lost" => lost, "total_ms" => total } } }
+            "sweep" => swept.map { |row| %w[value ghosts lost total_ms].zip(row).to_h } }
         end
       end
 
@@ -140,7 +158,8 @@ module Kippen
       def limits(name)
         allowed = series.settable[name] || {}
         range = Fitting::Timing::SETTINGS.fetch(name).range
-        all = allowed["values"] || [allowed["fixed"] || allowed["from"] || range.begin, allowed["fixed"] || allowed["to"] || range.end]
+        all = allowed["values"] || [allowed["fixed"] || allowed["from"] || range.begin,
+                                    allowed["fixed"] || allowed["to"] || range.end]
         { "from" => all.min, "to" => all.max }
       end
 
@@ -151,7 +170,8 @@ module Kippen
         series.trials.map do |trial|
           marks = Tuning::Marks.of(trial, press_at: whole["press_at"], release_at: whole["release_at"])
           { "id" => trial.data["id"] || "", "intended" => trial.intended, "held" => marks["held"], "apart" => marks["apart"],
-            "levels" => trial.rows.filter_map { |at, _, level| level && { "at_ms" => (at / 1000.0).round(1), "level" => level } } }
+            "levels" => trial.rows
+              .filter_map { |at, _, level| level && { "at_ms" => (at / 1000.0).round(1), "level" => level } } }
         end
       end
 

@@ -11,14 +11,17 @@ module Kippen
       end
 
       def lane(lane)
-        { "button" => Render.button(lane.button, @fitting.device(lane.button.device)), "regions" => lane.regions.map { |region| region(region) },
-          "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane), "tap_choice" => tap_choice(lane), "own" => own(lane) }
+        { "button" => Render.button(lane.button, @fitting.device(lane.button.device)),
+          "regions" => lane.regions.map { |region| region(region) },
+          "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane), "tap_choice" => tap_choice(lane),
+          "own" => own(lane) }
           .merge(times(lane), "cautions" => cautions(lane).map { |one| one.told.merge("stands" => stands?(lane, one)) })
       end
 
       # What of a Lane is another with another timing.
       def moved(lane)
-        { "regions" => lane.regions.map { |region| region(region) }, "waits" => lane.waits.transform_values { |wait| Words.wait(wait, lane.timing) },
+        { "regions" => lane.regions.map { |region| region(region) },
+          "waits" => lane.waits.transform_values { |wait| Words.wait(wait, lane.timing) },
           "costs" => empties(lane).to_h { |one| one.values_at("gesture", "costs") }, "tap_choice" => tap_choice(lane) }
           .merge(times(lane).slice("boundaries", "limits"))
       end
@@ -51,7 +54,8 @@ module Kippen
 
       def own(lane)
         OwnDoing.on(@fitting, KINDS, lane).map do |one|
-          { "gesture" => one.gesture, "words" => one.words, "kept" => one.kept, "lost" => one.lost, "hardly" => one.hardly, "brief" => one.brief }
+          { "gesture" => one.gesture, "words" => one.words, "kept" => one.kept, "lost" => one.lost, "hardly" => one.hardly,
+            "brief" => one.brief }
         end
       end
 
@@ -63,8 +67,9 @@ module Kippen
         { "gesture" => chip.gesture, "gesture_name" => Words::GESTURES.fetch(chip.gesture), "stretch" => chip.stretch,
           "origin" => chip.origin, "from" => (Words.from(@fitting, lane, chip) if chip.origin == "inherited"),
           "place" => chip.place, "mode" => chip.mode, "off" => chip.off, "action" => chip.action,
-          "name" => @catalogue.name(chip.action, lane.button.builtin), "kept" => chip.action.nil? || chip.action["kind"] == "builtin",
-          "app" => @catalogue.app_name(chip.action), "wait" => chip.wait && Words.wait(chip.wait, lane.timing), "steps" => several(lane, chip.action) }
+          "name" => @catalogue.name(chip.action, lane.button.builtin), "kept" => chip.action.nil? ||
+            chip.action["kind"] == "builtin", "app" => @catalogue.app_name(chip.action), "wait" => chip.wait &&
+              Words.wait(chip.wait, lane.timing), "steps" => several(lane, chip.action) }
       end
 
       # What several steps by one press are, or nil.
@@ -81,7 +86,9 @@ module Kippen
         barred = cautions_of(lane.button).select(&:bars?).map(&:gesture)
         return [] if barred.include?(nil)
 
-        lane.empties(held_back: @cautions.held_back?(lane.button)).reject { |one| barred.include?(one.gesture) }.map { |one| empty(one) }
+        lane.empties(held_back: @cautions.held_back?(lane.button)).reject { |one| barred.include?(one.gesture) }.map do |one|
+          empty(one)
+        end
       end
 
       def empty(empty)
@@ -90,8 +97,10 @@ module Kippen
       end
 
       def boundary(device, boundary)
-        { "setting" => boundary.setting, "stretch" => boundary.stretch, "own" => boundary.own, "value_ms" => milliseconds(boundary.value_us),
-          "from_ms" => milliseconds(boundary.from_us), "to_ms" => milliseconds(boundary.to_us) }.merge(steps(device, boundary.setting))
+        { "setting" => boundary.setting, "stretch" => boundary.stretch, "own" => boundary.own,
+          "value_ms" => milliseconds(boundary.value_us),
+          "from_ms" => milliseconds(boundary.from_us),
+          "to_ms" => milliseconds(boundary.to_us) }.merge(steps(device, boundary.setting))
       end
 
       # What can be set there: in steps, within narrower ends where the device has them.

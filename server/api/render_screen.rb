@@ -11,7 +11,8 @@ module Kippen
         layout = screen.layout
         under = layout.at(screen.state["pointer"])
         { "host" => screen.host.id, "name" => screen.name, "system" => screen.host.system, "size" => screen.kind.screen,
-          "elements" => layout.elements.map { |one| element(one, one == under) }, "where" => screen.where, "facts" => Standins::Facts.of(screen),
+          "elements" => layout.elements.map { |one| element(one, one == under) }, "where" => screen.where,
+          "facts" => Standins::Facts.of(screen),
           "due_in_ms" => due(screen), "mode" => mode(screen), "list" => list(screen), "happenings" => happenings(screen),
           "refuses" => screen.refusals.map(&:told) }
           .merge(screen.state.slice("pointer", "said", "locked", "afar", "call"))
@@ -28,7 +29,8 @@ module Kippen
       def happenings(screen) = screen.happenings.map { |one| { "button" => one.ref, "name" => one.name || one.id } }
 
       def element(one, under)
-        { "key" => one.key, "kind" => one.kind, "label" => one.label, "rect" => one.rect, "where" => one.where, "place" => one.place, "under" => under }
+        { "key" => one.key, "kind" => one.kind, "label" => one.label, "rect" => one.rect, "where" => one.where,
+          "place" => one.place, "under" => under }
       end
 
       def list(screen)
@@ -44,17 +46,19 @@ module Kippen
       def cues(fitting, decided, mode_changes, screens)
         told = decided.flat_map do |outcome|
           of_outcome(fitting, outcome) + kept(screens[fitting.button(outcome.button)&.host], outcome)
-        end + mode_changes.flat_map do |_, before, after|
-                modes(fitting, before, after)
-              end
-        told.map { |event, words| { "event" => event, "words" => words, "ways" => fitting.cues.fetch(event, []) } }.reject { |cue| cue["ways"].empty? }
+        end
+        told += mode_changes.flat_map { |_, before, after| modes(fitting, before, after) }
+        cues = told.map { |event, words| { "event" => event, "words" => words, "ways" => fitting.cues.fetch(event, []) } }
+        cues.reject { |cue| cue["ways"].empty? }
       end
 
       # [[event, words]…]
       def of_outcome(fitting, outcome)
         catalogue = CATALOGUE.of(fitting)
         entry = outcome.action && catalogue.entry(outcome.action)
-        Cues.events(outcome, entry, fitting.timing(fitting.button(outcome.button))).map { |event| [event, words(event, outcome, catalogue)] }
+        Cues.events(outcome, entry, fitting.timing(fitting.button(outcome.button))).map do |event|
+          [event, words(event, outcome, catalogue)]
+        end
       end
 
       # A key that stays down is down now, or up again.

@@ -18,7 +18,8 @@ module Kippen
         button = @fitting.button(row[:button])
         about(row).merge(
           "prompt" => prompt(row[:prompt]), "heard" => heard(row, button), "rows" => row[:trace].to_a.size,
-          "trials" => trials.map { |trial| trial(trial, series && mark(series, trial)) }, "counted" => trials.count { |trial| trial[:counted] },
+          "trials" => trials.map { |trial| trial(trial, series && mark(series, trial)) },
+          "counted" => trials.count { |trial| trial[:counted] },
           "aim" => (row[:offered].size * AIM) + AIM_STILL, "more" => series && more(series),
           "by_hand" => series && row[:way] == "by_hand" ? by_hand(series) : nil,
           "worn" => series && row[:whose] == "specialist" ? worn(series) : nil
@@ -34,13 +35,15 @@ module Kippen
 
       # Without its trials. counts – { intended => how many count }
       def summary(row, counts)
-        about(row).merge("counts" => counts.map { |intended, count| { "intended" => intended, "count" => count } }, "counted" => counts.values.sum)
+        about(row).merge("counts" => counts.map { |intended, count| { "intended" => intended, "count" => count } },
+                         "counted" => counts.values.sum)
       end
 
       # The Series of a sitting's trials, or nil where its button is gone.
       def self.series(fitting, row, trials)
         button = fitting.button(row[:button]) or return
-        file = Tuning::Offer.document(fitting, button, KINDS, offered: row[:offered].to_a, trials: Store::Trials.items(trials, button.kind, row[:offered]))
+        items = Store::Trials.items(trials, button.kind, row[:offered])
+        file = Tuning::Offer.document(fitting, button, KINDS, offered: row[:offered].to_a, trials: items)
         Formats::TrialsJson.read(JSON.generate(file))
       end
 
@@ -51,13 +54,16 @@ module Kippen
 
       def about(row)
         button = @fitting.button(row[:button])
-        { "id" => row[:id], "button" => row[:button], "button_name" => button ? Words.button(@fitting.device(button.device), button) : row[:button],
-          "there" => !button.nil?, "way" => row[:way], "whose" => row[:whose], "offered" => row[:offered].to_a, "began_at" => Times.iso(row[:began_at]),
+        { "id" => row[:id], "button" => row[:button],
+          "button_name" => button ? Words.button(@fitting.device(button.device), button) : row[:button],
+          "there" => !button.nil?, "way" => row[:way], "whose" => row[:whose], "offered" => row[:offered].to_a,
+          "began_at" => Times.iso(row[:began_at]),
           "open" => row[:ended_at].nil?, "paused" => row[:paused], "author" => row[:author], "note" => row[:note] }
       end
 
       def prompt(prompt)
-        prompt && { "number" => prompt["number"], "intended" => prompt["intended"], "words" => RenderTuning.words(prompt["intended"]),
+        prompt && { "number" => prompt["number"], "intended" => prompt["intended"],
+                    "words" => RenderTuning.words(prompt["intended"]),
                     "wants" => Tuning::PRESSES.fetch(prompt["intended"]), "why" => Words.say(:"asked_#{prompt["why"]}") }
       end
 
@@ -65,14 +71,21 @@ module Kippen
       def heard(row, button)
         timing = button && @fitting.timing(button)
         trial = Tuning::Trial.new(intended: "tap", rows: row[:trace].to_a)
-        marks = timing ? Tuning::Marks.of(trial, press_at: timing.press_at, release_at: timing.release_at) : { "held" => [], "apart" => [] }
+        marks = { "held" => [], "apart" => [] }
+        marks = Tuning::Marks.of(trial, press_at: timing.press_at, release_at: timing.release_at) if timing
         held = marks["held"]
-        down = trial.rows.last && (trial.rows.last[1] == "level" ? trial.rows.last[2] > (timing&.release_at || 0) : trial.rows.last[1] == "down")
-        { "presses" => held.size, "down" => down || false, "words" => Words.heard(held), **marks }
+        { "presses" => held.size, "down" => down?(trial.rows.last, timing), "words" => Words.heard(held), **marks }
+      end
+
+      # Is the button down after a row?
+      def down?(row, timing)
+        _, kind, level = row
+        kind == "level" ? level > (timing&.release_at || 0) : kind == "down"
       end
 
       def trial(row, mark)
-        { "id" => row[:id], "number" => row[:number], "intended" => row[:intended], "words" => RenderTuning.words(row[:intended]), "counted" => row[:counted],
+        { "id" => row[:id], "number" => row[:number], "intended" => row[:intended],
+          "words" => RenderTuning.words(row[:intended]), "counted" => row[:counted],
           "note" => row[:note], "heard_by" => row[:heard_by], "at" => Times.iso(row[:at]),
           "held" => mark&.fetch("held") || [], "apart" => mark&.fetch("apart") || [] }
       end
@@ -89,7 +102,8 @@ module Kippen
 
       def by_hand(series)
         state = Tuning::ByHand.of(series)
-        { "guard_ms" => state.guard_ms, "found" => state.found, "tried" => state.tried.map { |guard, counted| { "guard_ms" => guard, "counted" => counted } } }
+        { "guard_ms" => state.guard_ms, "found" => state.found,
+          "tried" => state.tried.map { |guard, counted| { "guard_ms" => guard, "counted" => counted } } }
       end
 
       def worn(series)

@@ -19,7 +19,8 @@ module Kippen
 
       # revision – its number
       def all(revision)
-        { "revision" => revision, "follow" => @fitting.follow, "hosts" => @fitting.hosts.map { |host| host(host) }, "places" => places, "modes" => modes,
+        { "revision" => revision, "follow" => @fitting.follow, "hosts" => @fitting.hosts.map { |host| host(host) },
+          "places" => places, "modes" => modes,
           "carried" => carried, "no_way_back" => found(Reach::NoWayBack), "never" => found(Reach::NeverHappens),
           "shortlists" => @fitting.shortlists.map { |list| shortlist(list) }, "cues" => cues, "left_out" => @left_out }
       end
@@ -50,7 +51,8 @@ module Kippen
       def host(host)
         kind = KNOWLEDGE.host_kinds.at(host)
         apps = @fitting.apps.select { |app| app.hosts.include?(host.system) && app.id != Fitting::SCREEN }
-        { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "most" => kind.most, "can_lock" => kind.locked, "choose" => kind.choose,
+        { "id" => host.id, "name" => host.name || host.id, "system" => host.system, "most" => kind.most,
+          "can_lock" => kind.locked, "choose" => kind.choose,
           "knows" => kind.knows.keys.to_h { |sort| [sort, knows(host, sort)] },
           "apps" => apps.map { |app| { "id" => app.id, "name" => app.name } } }
       end
@@ -73,8 +75,10 @@ module Kippen
       def places
         count = @fitting.assignments.map(&:place).tally
         @fitting.places.map do |place|
-          { "id" => place.id, "name" => Words.place(@fitting, place.id), "app" => place.app, "app_name" => @catalogue.app(place.app), "part" => place.part,
-            "off" => place.off, "off_from_afar" => place.off_from_afar, "assigned" => count.fetch(place.id, 0), "known" => known(place) }
+          { "id" => place.id, "name" => Words.place(@fitting, place.id), "app" => place.app,
+            "app_name" => @catalogue.app(place.app), "part" => place.part,
+            "off" => place.off, "off_from_afar" => place.off_from_afar, "assigned" => count.fetch(place.id, 0),
+            "known" => known(place) }
         end
       end
 
@@ -92,13 +96,15 @@ module Kippen
       def ways(deadline)
         walks = @fitting.hosts.map { |host| Reach::ModeWalk.new(@fitting, host, deadline:) }
         @fitting.modes.to_h do |mode|
-          [mode.id, NO_WAYS.keys.to_h { |ways| [ways, walks.flat_map { |walk| walk.public_send(ways, mode.id) }.map { |step| way(step) }] }]
+          [mode.id, NO_WAYS.keys
+            .to_h { |ways| [ways, walks.flat_map { |walk| walk.public_send(ways, mode.id) }.map { |step| way(step) }] }]
         end
       end
 
       def way(step)
         one = step.assignment
-        { "button" => one.button, "button_name" => button_name(one.button), "gesture" => one.gesture, "gesture_name" => Words::GESTURES.fetch(one.gesture),
+        { "button" => one.button, "button_name" => button_name(one.button), "gesture" => one.gesture,
+          "gesture_name" => Words::GESTURES.fetch(one.gesture),
           "how" => one.action["how"], "from" => mode_name(step.from), "to" => mode_name(step.to.effective),
           "place" => one.place == Fitting::EVERYWHERE ? nil : Words.place(@fitting, one.place) }
       end
@@ -129,19 +135,26 @@ module Kippen
         end
       end
 
-      def spoken(one) = Changes::Differences.new(@fitting, @fitting, KNOWLEDGE.of(@fitting)).spoken(one.gesture, [one.button, one.place, one.mode])
+      def spoken(one)
+        Changes::Differences.new(@fitting, @fitting, KNOWLEDGE.of(@fitting))
+          .spoken(one.gesture, [one.button, one.place, one.mode])
+      end
 
       def shortlist(list)
         opens = @fitting.assignments.select { |one| one.action == Catalogue::OwnActions.opens(@fitting, list) }
         { "id" => list.id, "name" => list.name || list.id, "host" => list.host, "works" => list.works, "locked" => list.locked,
-          "items" => list.items.map { |item| { "name" => item.name || @catalogue.name(item.action), "given" => item.name, "action" => item.action } },
+          "items" => list.items.map { |item| line(item) },
           "opened_by" => opens.map { |one| spoken(one) } }
       end
 
+      def line(item) = { "name" => item.name || @catalogue.name(item.action), "given" => item.name, "action" => item.action }
+
       def cues
         givers = Cues.givers(@fitting, KNOWLEDGE)
-        { "events" => Cues::EVENTS.map { |event| { "id" => event, "name" => Words.say(:"cue_#{event}"), "ways" => @fitting.cues.fetch(event, []) } },
-          "ways" => Cues::WAYS.map { |way| { "id" => way, "name" => Words.say(way.to_sym), "givers" => givers.fetch(way) } }, "quiet" => @fitting.cues["quiet"] }
+        { "events" => Cues::EVENTS
+          .map { |event| { "id" => event, "name" => Words.say(:"cue_#{event}"), "ways" => @fitting.cues.fetch(event, []) } },
+          "ways" => Cues::WAYS.map { |way| { "id" => way, "name" => Words.say(way.to_sym), "givers" => givers.fetch(way) } },
+          "quiet" => @fitting.cues["quiet"] }
       end
 
       def button_name(ref) = @fitting.button(ref).then { |button| Words.button(@fitting.device(button.device), button) }

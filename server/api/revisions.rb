@@ -14,7 +14,8 @@ module Kippen
           result = nil
           fit = sent["fit"] && RevisionRoutes.fit(self)
           moved = fit && RevisionRoutes.moved?(fit, sent["change"])
-          saved = Store::Save.new(database).on(params["client"], author:, account:, page: sent["page"], change: sent["change"]["kind"]) do |head|
+          kind = sent["change"]["kind"]
+          saved = Store::Save.new(database).on(params["client"], author:, account:, page: sent["page"], change: kind) do |head|
             result = RevisionRoutes.make(self, head, asked)
             Store::Save::Made.new(fitting: result.fitting, note: sent.fetch("note", ""), fit: fit&.merge(moved:))
           end
@@ -42,7 +43,9 @@ module Kippen
       # The row of the fit it rests on. Raises Store::Missing, and Invalid where what is changed can't rest on it.
       def self.fit(app)
         row = app.fits.find(app.sent["fit"])
-        raise Store::Missing, "no result of a fit #{Faults.show(app.sent["fit"])}" unless row[:client_id] == app.params["client"] && Store::Fits.readable?(row)
+        unless row[:client_id] == app.params["client"] && Store::Fits.readable?(row)
+          raise Store::Missing, "no result of a fit #{Faults.show(app.sent["fit"])}"
+        end
         raise Invalid.at("/fit", Words.say(:fit_of_other)) unless of_its_button?(app, row[:button])
 
         row

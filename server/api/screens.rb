@@ -15,7 +15,8 @@ module Kippen
 
         app.post("/api/clients/:client/screens") do
           fitting, = revisions.fitting(params["client"])
-          host = fitting.host(sent["host"]) || raise(Invalid.at("/host", Words.say(:unknown_host, host: Faults.show(sent["host"]))))
+          host = fitting.host(sent["host"]) ||
+                 raise(Invalid.at("/host", Words.say(:unknown_host, host: Faults.show(sent["host"]))))
           ScreenRoutes.happen(self, fitting, host) if sent["do"] == "happen"
           json(RenderScreen.view(screens.change(params["client"], fitting, host) { |screen| ScreenRoutes.by_hand(screen, sent) }))
         end
@@ -25,7 +26,9 @@ module Kippen
       def self.happen(app, fitting, host)
         screen = app.screens.of(app.params["client"], fitting, host)
         ref = app.sent["button"]
-        raise Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))) unless screen.happenings.any? { |one| one.ref == ref }
+        unless screen.happenings.any? { |one| one.ref == ref }
+          raise Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref)))
+        end
 
         stream = app.streams.find(app.streams.going_on(app.listeners.standing_in(app.params["client"], LISTENER)))
         rows = [*StandinRoutes.spots([screen]), [0, ref, "notch", ""], [SETTLED_US, "", Press::Bench::TOLD, ""]]
@@ -47,7 +50,8 @@ module Kippen
 
       # Moves the pointer there and presses.
       def self.point(screen, key)
-        found = screen.layout.elements.find { |one| one.key == key } || raise(Invalid.at("/element", Words.say(:screen_no_element, element: Faults.show(key))))
+        found = screen.layout.elements.find { |one| one.key == key } ||
+                raise(Invalid.at("/element", Words.say(:screen_no_element, element: Faults.show(key))))
         return screen.does({ "kind" => "open", "app" => key.delete_prefix("start:") }) if found.kind == "start"
 
         left, top, width, height = found.rect

@@ -37,7 +37,8 @@ module Kippen
 
       # When one must sign in again, whatever is done meanwhile.
       def self.ends_at(database, account, rodauth)
-        began = database[:account_active_session_keys].where(account_id: account.id, session_id: rodauth.session_digests).get(:created_at)
+        began = database[:account_active_session_keys].where(account_id: account.id, session_id: rodauth.session_digests)
+          .get(:created_at)
         (began || Time.now) + SignIn::LIFETIME_SECONDS
       end
 

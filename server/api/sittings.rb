@@ -24,8 +24,10 @@ module Kippen
       def self.all(app)
         client = app.params["client"]
         fitting, revision = app.revisions.fitting(client)
-        { "revision" => revision[:number], "open" => app.sittings.open(client)&.then { |row| view(app, row, fitting) }, "sittings" => summaries(app, fitting),
-          "buttons" => buttons(fitting), "prices" => Tuning::Fit::PRICES, "price" => Tuning::Fit::PRICE, "fits" => app.fits.latest(client).map { |row| fit(row) } }
+        { "revision" => revision[:number], "open" => app.sittings.open(client)&.then { |row| view(app, row, fitting) },
+          "sittings" => summaries(app, fitting),
+          "buttons" => buttons(fitting), "prices" => Tuning::Fit::PRICES, "price" => Tuning::Fit::PRICE,
+          "fits" => app.fits.latest(client).map { |row| fit(row) } }
       end
 
       def self.summaries(app, fitting)
@@ -39,13 +41,16 @@ module Kippen
         end
       end
 
-      def self.fit(row) = { "id" => row[:id], "button" => row[:button], "sittings" => row[:sittings].to_a.grep(String), "state" => row[:state] }
+      def self.fit(row)
+        { "id" => row[:id], "button" => row[:button], "sittings" => row[:sittings].to_a.grep(String), "state" => row[:state] }
+      end
 
       def self.start(app)
         sent = app.sent
         fitting, = app.revisions.fitting(app.params["client"])
         button = pressed(fitting, sent["button"])
-        row = { button: button.ref, way: sent["way"], whose: sent["whose"], offered: sent["offered"] || Tuning::Offer.of(fitting, button, KINDS),
+        row = { button: button.ref, way: sent["way"], whose: sent["whose"],
+                offered: sent["offered"] || Tuning::Offer.of(fitting, button, KINDS),
                 seed: SecureRandom.random_number(1_000_000), author: app.author }
         view(app, app.sittings.start(app.params["client"], **row) { |made| Asking.new(fitting, made, []).next })
       end
@@ -57,7 +62,9 @@ module Kippen
       end
 
       # Raises Invalid.
-      def self.button(fitting, ref) = fitting.button(ref) || raise(Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))))
+      def self.button(fitting, ref)
+        fitting.button(ref) || raise(Invalid.at("/button", Words.say(:unknown_button, ref: Faults.show(ref))))
+      end
 
       def self.view(app, row, fitting = app.revisions.fitting(row[:client_id]).first)
         RenderTuning.new(fitting).sitting(row, app.trials.of([row[:id]]))
@@ -66,7 +73,8 @@ module Kippen
       # Which can be tuned, and what would be asked of each.
       def self.buttons(fitting)
         fitting.buttons.reject { |button| button.kind == "notch" }.map do |button|
-          { "ref" => button.ref, "kind" => button.kind, "worked_with" => fitting.worked_with(button), "offered" => Tuning::Offer.of(fitting, button, KINDS) }
+          { "ref" => button.ref, "kind" => button.kind, "worked_with" => fitting.worked_with(button),
+            "offered" => Tuning::Offer.of(fitting, button, KINDS) }
         end
       end
       private_class_method :summaries, :fit, :buttons, :pressed

@@ -11,7 +11,8 @@ module Kippen
         app.get("/api/clients/:client/hands") do
           fitting, = revisions.fitting(params["client"])
           json("hands" => KNOWLEDGE.hands.all(fitting).map { |hand| StandinRoutes.told(hand, fitting) },
-               "dials" => Standins::Dials::ALL.map { |dial| dial.to_h.slice(:id, :unit, :from, :to, :step).transform_keys(&:to_s) })
+               "dials" => Standins::Dials::ALL
+                 .map { |dial| dial.to_h.slice(:id, :unit, :from, :to, :step).transform_keys(&:to_s) })
         end
 
         app.post("/api/clients/:client/hands/picture") do
@@ -41,7 +42,9 @@ module Kippen
         button = fitting.button(asked["button"]) || raise(Invalid.at("/button", "unknown button #{Faults.show(asked["button"])}"))
         hand = KNOWLEDGE.hands.find(fitting, asked["hand"], asked.fetch("dials", {}))
         events = Standins::Hand.new(hand, asked["seed"]).play(button.kind, asked["script"])
-        pressed = events.map { |event| [event.time_us, event.kind == Press::Bench::TOLD ? "" : button.ref, event.kind, event.value] }
+        pressed = events.map do |event|
+          [event.time_us, event.kind == Press::Bench::TOLD ? "" : button.ref, event.kind, event.value]
+        end
         numbered([*spots(screens), *pressed], after)
       end
 

@@ -23,7 +23,9 @@ module Kippen
 
       # Once it is found nothing more is asked.
       def by_hand(number)
-        { "number" => number, "intended" => @series.pass_through? ? "click" : "tap", "why" => "mixed" } unless Tuning::ByHand.of(@series).found
+        return if Tuning::ByHand.of(@series).found
+
+        { "number" => number, "intended" => @series.pass_through? ? "click" : "tap", "why" => "mixed" }
       end
     end
 
@@ -93,7 +95,8 @@ module Kippen
       end
 
       def of_trial
-        trial = trials.find { |one| one[:id] == @sent["trial"] } || raise(Store::Missing, "no trial #{Faults.show(@sent["trial"])} in this sitting")
+        trial = trials.find { |one| one[:id] == @sent["trial"] } ||
+                raise(Store::Missing, "no trial #{Faults.show(@sent["trial"])} in this sitting")
         may_be_meant if @sent["do"] == "meant"
         @app.trials.change(trial[:id], @sent)
       end
@@ -102,7 +105,9 @@ module Kippen
       def may_be_meant
         asked = [*@row[:offered], *Tuning::STILL]
         intended = @sent["intended"]
-        raise Invalid.at("/intended", Words.say(:must_be_one_of, value: Faults.show(intended), values: asked.join(", "))) unless asked.include?(intended)
+        return if asked.include?(intended)
+
+        raise Invalid.at("/intended", Words.say(:must_be_one_of, value: Faults.show(intended), values: asked.join(", ")))
       end
 
       def trials = @app.trials.of([@row[:id]])

@@ -27,7 +27,8 @@ module Kippen
 
       def told(trial, compared)
         score = Tuning::Replays.new(@fit.series).score(trial, compared["timing"])
-        { "name" => compared["name"], "verdict" => score.verdict, "got" => score.got, "total_ms" => score.total_us&.then { |us| (us / 1000.0).round(1) },
+        { "name" => compared["name"], "verdict" => score.verdict, "got" => score.got,
+          "total_ms" => score.total_us&.then { |us| (us / 1000.0).round(1) },
           "sentences" => sentences(trial, compared["timing"]) }
       end
 
@@ -46,8 +47,9 @@ module Kippen
 
       def document(timing)
         gestures = @fit.series.pass_through? ? [%w[hold builtin]] : @fit.series.offered.map { |gesture| [gesture, "nothing"] }
-        { "kippen" => Fitting::FORMAT, "timing" => timing, "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "kind" => @fit.series.kind }] }],
-          "assignments" => gestures.map { |gesture, kind| { "button" => "d/b", "gesture" => gesture, "action" => { "kind" => kind } } } }
+        { "kippen" => Fitting::FORMAT, "timing" => timing,
+          "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "kind" => @fit.series.kind }] }], "assignments" => gestures
+            .map { |gesture, kind| { "button" => "d/b", "gesture" => gesture, "action" => { "kind" => kind } } } }
       end
     end
   end

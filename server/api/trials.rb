@@ -5,8 +5,8 @@ module Kippen
     # Trials by themselves: presses that somebody says what they were, files in and out, one day against another.
     module TrialRoutes
       # What comes out can be read in again.
-      TOO_MUCH = "This is more than one file takes, #{Formats::TrialsJson::MOST} trials or #{BodyLimit::MOST_TRIALS_BYTES / 1_000_000} MB: " \
-                 "choose fewer sittings".freeze
+      TOO_MUCH = "This is more than one file takes, #{Formats::TrialsJson::MOST} trials or " \
+                 "#{BodyLimit::MOST_TRIALS_BYTES / 1_000_000} MB: choose fewer sittings".freeze
 
       def self.registered(app)
         app.get("/api/clients/:client/trials") do
@@ -14,7 +14,9 @@ module Kippen
           headers "content-disposition" => 'attachment; filename="trials.json"'
           file, = FitTrials.new(self, fitting, sought["button"]).file(sought["sittings"].split(","))
           text = json(file)
-          problem(413, TOO_MUCH) if text.bytesize > BodyLimit::MOST_TRIALS_BYTES || file["trials"].size > Formats::TrialsJson::MOST
+          if text.bytesize > BodyLimit::MOST_TRIALS_BYTES || file["trials"].size > Formats::TrialsJson::MOST
+            problem(413, TOO_MUCH)
+          end
           text
         end
 
@@ -30,7 +32,10 @@ module Kippen
           json(SittingRoutes.view(self, TrialRoutes.keep(self, fitting), fitting))
         end
 
-        app.get("/api/clients/:client/drift") { json(DriftTold::ASKED.take(account.id) { |outdone| DriftTold.of(self, Server.deadline(DriftTold::MOST_S, &outdone)) }) }
+        app.get("/api/clients/:client/drift") do
+          drift = ->(outdone) { DriftTold.of(self, Server.deadline(DriftTold::MOST_S, &outdone)) }
+          json(DriftTold::ASKED.take(account.id, &drift))
+        end
       end
 
       # A file's trials as a sitting of their own, of the button that is named, whatever the file calls it. Returns its row.
@@ -39,13 +44,16 @@ module Kippen
         series = Formats::TrialsJson.read(JSON.generate(app.sent["file"]))
         raise Invalid.at("/file/button/kind", Words.say(:must_be, value: button.kind)) unless series.kind == button.kind
 
-        app.sittings.begin_ended(app.params["client"], button: button.ref, way: "file", whose: "client", offered: series.offered, author: app.author) do |row|
-          app.sittings.add_trials(row, app.sent["file"].fetch("trials", []).map.with_index { |item, index| from_file(item, index) })
+        app.sittings.begin_ended(app.params["client"], button: button.ref, way: "file", whose: "client", offered: series.offered,
+                                                       author: app.author) do |row|
+          app.sittings.add_trials(row,
+                                  app.sent["file"].fetch("trials", []).map.with_index { |item, index| from_file(item, index) })
         end
       end
 
       def self.from_file(item, index)
-        { number: index, intended: item["intended"], trace: item["trace"], weight: item.fetch("weight", 1), counted: item["counted"] != false,
+        { number: index, intended: item["intended"], trace: item["trace"], weight: item.fetch("weight", 1),
+          counted: item["counted"] != false,
           note: item["note"].to_s.slice(0, 500), heard_by: item["by"].to_s.slice(0, 120), worked_with: item["worked_with"]&.to_s }
       end
 
@@ -61,7 +69,8 @@ module Kippen
           known = app.trials.meant_anew(**press, button: button.ref, intended:)
           next app.sittings.find(known) if known
 
-          add(app, fitting, button, { intended:, trace:, heard_by: stream[:name], worked_with: fitting.worked_with(button), **press })
+          add(app, fitting, button, { intended:, trace:, heard_by: stream[:name], worked_with: fitting.worked_with(button),
+                                      **press })
         end
       end
 
@@ -108,19 +117,22 @@ module Kippen
           Formats::TrialsJson.read(JSON.generate(file))
         end
         replays = [before, after].map { |series| Tuning::Replays.new(series, deadline:) }
-        { "changes" => changes(Tuning::Drift.of(before, after, before.given, replays:)), "tiring" => changes(Tuning::Drift.tiring(after)),
+        { "changes" => changes(Tuning::Drift.of(before, after, before.given, replays:)),
+          "tiring" => changes(Tuning::Drift.tiring(after)),
           "before" => still(before, replays[0]), "after" => still(after, replays[1]) }
       end
 
       # What today's timing comes to on them.
       def still(series, replays)
         from = series.trials.all? { |trial| series.since?(trial) } ? "unseen" : "seen"
-        Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, series.given)), from:).slice("right", "low", "high", "n", "from")
+        Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, series.given)), from:)
+          .slice("right", "low", "high", "n", "from")
       end
 
       def changes(list)
         list.map do |one|
-          { "what" => one.what, "before" => one.before, "after" => one.after, "p" => one.p&.round(4), "changed" => one.changed?, "words" => Words.drift(one) }
+          { "what" => one.what, "before" => one.before, "after" => one.after, "p" => one.p&.round(4), "changed" => one.changed?,
+            "words" => Words.drift(one) }
         end
       end
       private_class_method :still, :changes

@@ -25,7 +25,8 @@ module Kippen
 
       def self.render(way_in)
         state = way_in.state
-        { "reached" => way_in.reached, "possible" => way_in.possible, "wanted" => state.wanted, "open" => state.open, "failed" => state.failed }
+        { "reached" => way_in.reached, "possible" => way_in.possible, "wanted" => state.wanted, "open" => state.open,
+          "failed" => state.failed }
       end
     end
   end

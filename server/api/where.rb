@@ -12,7 +12,8 @@ module Kippen
 
         app.get("/api/clients/:client/answers") do
           fitting, revision = revisions.fitting(params["client"])
-          button = fitting.button(sought["button"]) || problem(404, Words.say(:unknown_button, ref: Faults.show(sought["button"])))
+          button = fitting.button(sought["button"]) ||
+                   problem(404, Words.say(:unknown_button, ref: Faults.show(sought["button"])))
           place, mode = spot(fitting)
           json("revision" => revision[:number], "answers" => RenderWhere.new(fitting).answers(button, place, mode))
         end

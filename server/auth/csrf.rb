@@ -11,7 +11,8 @@ module Kippen
       # with somebody's session.
       JOINED = %r{\A/api/joined(/|\z)}
       WITHOUT_SESSION = lambda { |env|
-        JOINED.match?(env["PATH_INFO"]) || (env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ") && env["rack.session"]["account_id"].nil?)
+        JOINED.match?(env["PATH_INFO"]) ||
+          (env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ") && env["rack.session"]["account_id"].nil?)
       }
 
       def self.of(session) = token(session)

@@ -16,7 +16,9 @@ module Kippen
         "listener" => ->(db, id) { db[:listeners].where(id:).select(:client_id) },
         "sitting" => ->(db, id) { db[:sittings].where(id:).select(:client_id) },
         "fit" => ->(db, id) { db[:fits].where(id:).select(:client_id) },
-        "stream" => ->(db, id) { db[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => id).select(:client_id) }
+        "stream" => lambda { |db, id|
+          db[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => id).select(:client_id)
+        }
       }.freeze
 
       def initialize(app, definition, database)
@@ -51,7 +53,9 @@ module Kippen
           in_sight?(account, name, id.to_s)
         end
 
-        Problem.response(403, "For this one must be #{who.join(" or ")}; you are #{account.role}") unless who.include?(account.role)
+        return if who.include?(account.role)
+
+        Problem.response(403, "For this one must be #{who.join(" or ")}; you are #{account.role}")
       end
 
       def in_sight?(account, name, id)

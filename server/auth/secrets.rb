@@ -5,7 +5,8 @@ module Kippen
     # Who tries passwords or codes is stopped after so many wrong ones: an address, and for the old password
     # the account whose session it is. Others are not hindered by it. Stands behind the session.
     class Secrets
-      KINDS = { "#{SignIn::PATH}/sign-in" => "password", "#{SignIn::PATH}/password" => "old password", "/api/joined" => "code" }.freeze
+      KINDS = { "#{SignIn::PATH}/sign-in" => "password", "#{SignIn::PATH}/password" => "old password",
+                "/api/joined" => "code" }.freeze
       # What says that it was wrong; of an old password that stands among what can be put right.
       WRONG = [401, 403, 404].freeze
       OLD = "/password"

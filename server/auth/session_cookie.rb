@@ -15,7 +15,8 @@ module Kippen
       def self.options(secret)
         raise ArgumentError, "the secret must have 64 characters or more" if secret.length < 64
 
-        { key: NAME, secrets: [OpenSSL::HMAC.digest("SHA512", secret, "session cookie")], serialize_json: true, same_site: :lax, httponly: true }
+        { key: NAME, secrets: [OpenSSL::HMAC.digest("SHA512", secret, "session cookie")], serialize_json: true, same_site: :lax,
+          httponly: true }
       end
 
       def initialize(app) = @app = app

@@ -16,7 +16,8 @@ module Kippen
         told = answer.to_h
         prompts = Tuning::Prompts.new(series, told["timing"], 0)
         told["expected"].merge!(Tuning::Judged.whole(told["expected"]["by_gesture"], row[:file]["uses"]))
-        told.merge("kippen" => Store::Fits::FORMAT, "more" => prompts.worth&.then { |gesture, count| { "gesture" => gesture, "count" => count } })
+        told.merge("kippen" => Store::Fits::FORMAT,
+                   "more" => prompts.worth&.then { |gesture, count| { "gesture" => gesture, "count" => count } })
       end
     end
   end

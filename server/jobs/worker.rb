@@ -25,7 +25,8 @@ module Kippen
       def self.run(url, priorities, stop)
         Jobs.connect(Store.connect(url))
         Jobs.plan
-        locker = Que::Locker.new(worker_priorities: priorities, poll_interval: POLL_SECONDS, maximum_buffer_size: 0, listen: false)
+        locker = Que::Locker.new(worker_priorities: priorities, poll_interval: POLL_SECONDS, maximum_buffer_size: 0,
+                                 listen: false)
         exit!(1) unless stop.read(1)
         yield if block_given?
         locker.stop

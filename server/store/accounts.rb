@@ -27,7 +27,8 @@ module Kippen
         # The Account that is open by this id, or nil.
         def open(id)
           row = @database[:accounts].join(:services, id: :service_id).where(Sequel[:accounts][:id] => id, status: OPEN)
-            .select(Sequel[:accounts][:id], :service_id, :email, Sequel[:accounts][:name], :role, :demo, Sequel[:services][:name].as(:service_name)).first
+            .select(Sequel[:accounts][:id], :service_id, :email, Sequel[:accounts][:name], :role, :demo,
+                    Sequel[:services][:name].as(:service_name)).first
           row && Account.new(service: row.delete(:service_id), **row).freeze
         end
 

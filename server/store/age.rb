@@ -27,7 +27,8 @@ module Kippen
         def prune(database)
           { streams: streams(database), listeners: listeners(database), joins: joins(database), sessions: sessions(database),
             tries: batches(database[:tries].where(Sequel[:at] < ago(TRIES_DAYS)), :id),
-            fits: fits(database), kinds: kinds(database), audit: batches(database[:audit].where(Sequel[:at] < ago(AUDIT_DAYS)), :id) }
+            fits: fits(database), kinds: kinds(database),
+            audit: batches(database[:audit].where(Sequel[:at] < ago(AUDIT_DAYS)), :id) }
         end
 
         def streams(database) = batches(database[:streams].where(Sequel[:started_at] < ago(STREAMS_DAYS)), :id)
@@ -35,12 +36,15 @@ module Kippen
         # Those of joined devices go with their join.
         def listeners(database)
           used = database[:streams].where(listener_id: Sequel[:listeners][:id]).select(1)
-          batches(database[:listeners].where(join_id: nil).where(Sequel[:created_at] < ago(LISTENERS_DAYS)).exclude(used.exists), :id)
+          batches(database[:listeners].where(join_id: nil).where(Sequel[:created_at] < ago(LISTENERS_DAYS)).exclude(used.exists),
+                  :id)
         end
 
         def joins(database)
           ended = database[:joins].where((Sequel[:ended_at] < ago(JOINS_DAYS)) | (Sequel[:expires_at] < ago(JOINS_DAYS)))
-          batches(ended.exclude(database[:streams].join(:listeners, id: :listener_id).where(join_id: Sequel[:joins][:id]).select(1).exists), :id)
+          batches(ended.exclude(database[:streams].join(:listeners,
+                                                        id: :listener_id).where(join_id: Sequel[:joins][:id]).select(1).exists),
+                  :id)
         end
 
         def fits(database)
@@ -54,7 +58,8 @@ module Kippen
 
         def kinds(database)
           gone = database[:kinds].select_group(:service_id, :id).select_append(Sequel.function(:max, :edition).as(:edition))
-          rows = database[:kinds].where(document: nil).where(Sequel[:at] < ago(KINDS_DAYS)).where(%i[service_id id edition] => gone)
+          away = database[:kinds].where(document: nil).where(Sequel[:at] < ago(KINDS_DAYS))
+          rows = away.where(%i[service_id id edition] => gone)
           database[:kinds].where(%i[service_id id] => rows.select(:service_id, :id)).delete
         end
 

@@ -30,7 +30,8 @@ module Kippen
           hear(fresh)
           save if redo_us || fresh.any? || @new
           Benches::Seen.new(bench: @bench, standing: @row, stories: @settled + @bench.open, from_us: redo_us || from_us,
-                            decided: @decided, modes_changed: @modes_changed, fitting: @fitting, revision: @revision, reader: @reader, heard: @heard,
+                            decided: @decided, modes_changed: @modes_changed, fitting: @fitting, revision: @revision,
+                            reader: @reader, heard: @heard,
                             presses: @presses,
                             now_us: @place&.first || 0)
         end
@@ -68,7 +69,9 @@ module Kippen
         # One that can't be read is passed over for one before.
         def begin_from(rest)
           @bench = try { Press::Bench.from(@fitting, rest && rest[:state].to_hash) }
-          return begin_from(@database[:rests].where(stream_id: @stream[:id]).where { rows < rest[:rows] }.reverse(:rows).first) unless @bench
+          unless @bench
+            return begin_from(@database[:rests].where(stream_id: @stream[:id]).where { rows < rest[:rows] }.reverse(:rows).first)
+          end
 
           begin_at(rest)
         end
@@ -86,7 +89,8 @@ module Kippen
 
         # All messages behind a place.
         def after(place)
-          rows = @database[:messages].where(stream_id: @stream[:id]).order(:time_us, :number).select(:number, :time_us, :source, :kind, :value)
+          rows = @database[:messages].where(stream_id: @stream[:id]).order(:time_us, :number)
+            .select(:number, :time_us, :source, :kind, :value)
           rows = rows.where(Sequel.lit("(time_us, number) > (?, ?)", *place)) if place
           rows.map { |row| Press::Bench::Message.new(**row) }
         end
@@ -133,7 +137,8 @@ module Kippen
 
         def keep_story(story)
           saved = Press::SavedStories.save(story).merge("button" => story.button.ref)
-          @database[:tiles].insert(stream_id: @stream[:id], row: @row[:rows], key: Benches.key(@stream[:id], story), story: Sequel.pg_jsonb(saved))
+          @database[:tiles].insert(stream_id: @stream[:id], row: @row[:rows], key: Benches.key(@stream[:id], story),
+                                   story: Sequel.pg_jsonb(saved))
           @row[:rows] += 1
         end
 
@@ -143,12 +148,15 @@ module Kippen
           lasting = @row[:rows] / Benches::LASTING > last / Benches::LASTING
           rests.where(rows: @row[:rows]).delete
           rests.where(lasting: false).where { rows < last - Benches::NEAR }.delete
-          @database[:rests].insert(stream_id: @stream[:id], rows: @row[:rows], at_us: @place[0], at_number: @place[1], lasting:, state: Sequel.pg_jsonb(rest))
+          @database[:rests].insert(stream_id: @stream[:id], rows: @row[:rows], at_us: @place[0], at_number: @place[1], lasting:,
+                                   state: Sequel.pg_jsonb(rest))
         end
 
         # Counts what came, and remembers what was heard last of each source.
         def hear(fresh)
-          last = fresh.reject { |message| message.source.empty? || Press::Events::SPOTS.include?(message.kind) }.to_h { |message| [message.source, [*message.place, message.kind]] }
+          last = fresh.reject { |message| message.source.empty? || Press::Events::SPOTS.include?(message.kind) }.to_h do |message|
+            [message.source, [*message.place, message.kind]]
+          end
           heard = readable(@row[:heard].to_hash).merge(last) { |_, known, new| [known, new].max }
           @row[:heard] = heard.sort_by { |_, place| place }.last(Benches::MOST_HEARD).to_h
           count_in(fresh.map(&:number).sort) if fresh.any? || @new
@@ -173,7 +181,8 @@ module Kippen
         end
 
         def save
-          saved = { basis: @basis, state: Sequel.pg_jsonb(@bench.save), last_us: @place&.first, last_number: @place&.last, rows: @row[:rows],
+          saved = { basis: @basis, state: Sequel.pg_jsonb(@bench.save), last_us: @place&.first, last_number: @place&.last,
+                    rows: @row[:rows],
                     received: @row[:received], heard_through: @row[:heard_through], heard: Sequel.pg_jsonb(@row[:heard]) }
           @database[:benches].insert_conflict(target: :stream_id, update: saved).insert(stream_id: @stream[:id], **saved)
         end

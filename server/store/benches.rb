@@ -19,8 +19,10 @@ module Kippen
         # What a look at a stream gives: stories – [Press::Stories::Story], oldest first, from_us – they replace all
         # from then on, nil: all there is; decided – [Press::Outcome] that what was taken brought about;
         # presses – [Press::Stories::Press] that became known by it; now_us – how far the stream is told
-        # heard – [Press::Bench::Message] of buttons that came anew; modes_changed – [[host, before, after]…], each as Press::HostState#effective has it
-        Seen = Struct.new(:bench, :standing, :stories, :from_us, :decided, :modes_changed, :fitting, :revision, :reader, :heard, :presses, :now_us,
+        # heard – [Press::Bench::Message] of buttons that came anew; modes_changed – [[host, before, after]…], each as
+        # Press::HostState#effective has it
+        Seen = Struct.new(:bench, :standing, :stories, :from_us, :decided, :modes_changed, :fitting, :revision, :reader, :heard,
+                          :presses, :now_us,
                           keyword_init: true)
 
         # What a story is known by: the same for the same press, however it is decided.

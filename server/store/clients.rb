@@ -29,7 +29,9 @@ module Kippen
         # The dataset behind a page.
         def listed(account, search)
           words = search.downcase.split.first(8)
-          words.reduce(Clients.in_sight(@database, account)) { |rows, word| rows.where(Sequel.lit("words LIKE ?", "%#{rows.escape_like(word)}%")) }
+          words.reduce(Clients.in_sight(@database, account)) do |rows, word|
+            rows.where(Sequel.lit("words LIKE ?", "%#{rows.escape_like(word)}%"))
+          end
             .order(Sequel.desc(:seen_at), :id).select(*SHOWN)
         end
 
@@ -42,7 +44,8 @@ module Kippen
           listeners = @database[:listeners].where(client_id: id)
           streams = @database[:streams].where(listener_id: listeners.select(:id))
           { revisions: @database[:revisions].where(client_id: id).count, listeners: listeners.count, streams: streams.count,
-            presses: @database[:messages].where(stream_id: streams.select(:id)).count, trials: @database[:trials].where(sitting_id: sittings.select(:id)).count,
+            presses: @database[:messages].where(stream_id: streams.select(:id)).count,
+            trials: @database[:trials].where(sitting_id: sittings.select(:id)).count,
             viewers: @database[:viewings].where(client_id: id).count }
         end
 

@@ -42,7 +42,8 @@ module Kippen
           return if lost.empty?
 
           seconds = fitting.document.fetch("confirm_s", USUAL_S)
-          @database[:confirmations].insert(client_id: client, revision: saved, revisions: Sequel.pg_array([*known&.revisions, saved], :integer),
+          @database[:confirmations].insert(client_id: client, revision: saved,
+                                           revisions: Sequel.pg_array([*known&.revisions, saved], :integer),
                                            lost: Sequel.pg_array(lost, :text), now: Sequel.pg_array(now, :text),
                                            until: NOW + Sequel.lit("interval '#{Integer(seconds)} seconds'"))
         end
@@ -83,7 +84,9 @@ module Kippen
             pairs = pairs(client, waiting)
             next if pairs.empty?
 
-            Save.new(@database).on(client, author:, account:, what: "took back what was to be confirmed") { |head| taken_back(head, waiting, pairs, author) }
+            Save.new(@database).on(client, author:, account:, what: "took back what was to be confirmed") do |head|
+              taken_back(head, waiting, pairs, author)
+            end
           end
         end
 
@@ -115,7 +118,8 @@ module Kippen
           change = Changes::TakeBack.new(revisions: pairs)
           result = Changes.make(head.fitting, change, knowledge: KNOWLEDGE, by: author, at: nil)
           which = pending.revisions.size == 1 ? "Revision #{pending.revision}" : "Revisions #{pending.revisions.join(", ")}"
-          note = [author == AUTHOR ? "#{which} taken back: nobody confirmed it." : "#{which} taken back.", *result.left_out].join(" ")
+          note = [author == AUTHOR ? "#{which} taken back: nobody confirmed it." : "#{which} taken back.",
+                  *result.left_out].join(" ")
           Save::Made.new(fitting: result.fitting, note: note.slice(0, NOTE_CHARACTERS).delete_suffix("."), watch: false)
         end
       end

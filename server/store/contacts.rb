@@ -31,7 +31,9 @@ module Kippen
         def add(row, held_us)
           device, button = row[:source].split("/", 2)
           at = row[:started_at] + Rational(row[:time_us] - @began[row[:stream_id]], 1_000_000)
-          @by_device[device] << Kinds::Ready::Contact.new(button:, held_us:, at: Times.iso(at), stands_in: row[:stands_in]) if button
+          return unless button
+
+          @by_device[device] << Kinds::Ready::Contact.new(button:, held_us:, at: Times.iso(at), stands_in: row[:stands_in])
         end
       end
     end

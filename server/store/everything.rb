@@ -42,12 +42,14 @@ module Kippen
           streams = @database[:streams].where(listener_id: listeners.select(:id))
           { "listeners" => listeners.order(:created_at),
             "bindings" => @database[:bindings].where(listener_id: listeners.select(:id)).order(:listener_id, :heard),
-            "streams" => streams.order(:started_at), "messages" => @database[:messages].where(stream_id: streams.select(:id)).order(:stream_id, :number) }
+            "streams" => streams.order(:started_at),
+            "messages" => @database[:messages].where(stream_id: streams.select(:id)).order(:stream_id, :number) }
         end
 
         def tuned
           trials = @database[:trials].where(sitting_id: of(:sittings).select(:id))
-          { "sittings" => of(:sittings).order(:began_at), "trials" => trials.order(:sitting_id, :number), "fits" => of(:fits).order(:created_at),
+          { "sittings" => of(:sittings).order(:began_at), "trials" => trials.order(:sitting_id, :number),
+            "fits" => of(:fits).order(:created_at),
             "evidence" => of(:evidence).order(:number) }
         end
 

@@ -14,7 +14,8 @@ module Kippen
 
         # Can what it promised be told? Of older ones too: revisions rest on them.
         def self.promised?(row)
-          row[:result].respond_to?(:dig) && row[:result]["expected"].respond_to?(:key?) && row[:result]["expected"]["right"].is_a?(Numeric)
+          row[:result].respond_to?(:dig) && row[:result]["expected"].respond_to?(:key?) &&
+            row[:result]["expected"]["right"].is_a?(Numeric)
         end
 
         # How far each has come: LongWork.
@@ -36,7 +37,8 @@ module Kippen
           digest = Digest::SHA256.hexdigest(JSON.generate([button, file, price, fixed.sort]))
           Store.transaction(@database) do
             Save.lock(@database, client)
-            made = @database[:fits].where(client_id: client, digest:, give_up: false).exclude(state: "failed").reverse(:created_at).find do |row|
+            made = @database[:fits].where(client_id: client, digest:,
+                                          give_up: false).exclude(state: "failed").reverse(:created_at).find do |row|
               row[:result].nil? || Fits.readable?(row)
             end
             made || put(client, digest, button:, sittings:, file:, price:, fixed:, author:)
@@ -49,12 +51,15 @@ module Kippen
         end
 
         # A revision rests on it. row – with :moved, where its timing was moved by hand from what was fitted
-        def applied(row, number) = @database[:evidence].insert(client_id: row[:client_id], number:, fit_id: row[:id], moved: row.fetch(:moved, false))
+        def applied(row, number)
+          @database[:evidence].insert(client_id: row[:client_id], number:, fit_id: row[:id], moved: row.fetch(:moved, false))
+        end
 
         # When a fit of a client was applied last, or nil.
         def last_applied(client)
           revisions = Sequel[:revisions]
-          @database[:evidence].join(:revisions, client_id: :client_id, number: :number).where(revisions[:client_id] => client).max(revisions[:created_at])
+          applied = @database[:evidence].join(:revisions, client_id: :client_id, number: :number)
+          applied.where(revisions[:client_id] => client).max(revisions[:created_at])
         end
 
         # { revision number => row of its fit }, without what it was made from
@@ -67,7 +72,8 @@ module Kippen
 
         def put(client, digest, file:, sittings:, fixed:, **row)
           counted = file["trials"].filter_map { |one| one["id"] unless one["counted"] == false }
-          made = @database[:fits].returning.insert(client_id: client, digest:, file: Sequel.pg_jsonb(file), sittings: Sequel.pg_jsonb(sittings),
+          made = @database[:fits].returning.insert(client_id: client, digest:, file: Sequel.pg_jsonb(file),
+                                                   sittings: Sequel.pg_jsonb(sittings),
                                                    fixed: Sequel.pg_jsonb(fixed), trials: Sequel.pg_jsonb(counted), **row).first
           edges = file["trials"].sum { |one| one["trace"].size }
           @line.call(made[:id], edges:, before: @work.in_line(client) - 1)

@@ -75,7 +75,9 @@ module Kippen
         # A revision never changes, nor does what it changed.
         def changes(row)
           after = fitting(row[:number])
-          after.recall([:changed_since, row[:parent]]) { Changes::Differences.new(fitting(row[:parent]), after, KNOWLEDGE.of(after)).words.freeze }
+          after.recall([:changed_since, row[:parent]]) do
+            Changes::Differences.new(fitting(row[:parent]), after, KNOWLEDGE.of(after)).words.freeze
+          end
         end
 
         # Which revision's state a revision is: its own, but for undo and redo.

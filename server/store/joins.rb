@@ -33,14 +33,17 @@ module Kippen
           raise TooMany, "#{MOST_OPEN} codes wait to be used already; end one of them" if open >= MOST_OPEN
           raise TooMany, "#{MOST_JOINED} devices have joined already; end one of them" if joined >= MOST_JOINED
 
-          @database[:joins].returning(*SHOWN).insert(client_id: client, host:, account_id: account, code: free_code, expires_at: from_now(CODE_SECONDS)).first
+          @database[:joins].returning(*SHOWN).insert(client_id: client, host:, account_id: account, code: free_code,
+                                                     expires_at: from_now(CODE_SECONDS)).first
         end
 
         # Those that are waited for or joined, newest first; with the listener that joined.
         def current(client)
-          current = @database[:joins].where(Sequel[:joins][:client_id] => client, ended_at: nil).where { expires_at > Sequel::CURRENT_TIMESTAMP }
+          current = @database[:joins].where(Sequel[:joins][:client_id] => client,
+                                            ended_at: nil).where { expires_at > Sequel::CURRENT_TIMESTAMP }
           current.left_join(:listeners, join_id: Sequel[:joins][:id]).reverse(Sequel[:joins][:created_at])
-            .select(*SHOWN.map { |column| Sequel[:joins][column] }, Sequel[:listeners][:id].as(:listener), Sequel[:listeners][:name].as(:name)).all
+            .select(*SHOWN.map { |column| Sequel[:joins][column] }, Sequel[:listeners][:id].as(:listener),
+                    Sequel[:listeners][:name].as(:name)).all
         end
 
         # Takes a code; returns [token, join]. name – what the joining browser calls itself.
@@ -48,8 +51,9 @@ module Kippen
         def join(code, name)
           token = SecureRandom.urlsafe_base64(32)
           Store.transaction(@database) do
-            join = waiting(code).returning(*SHOWN).with_sql(:update_sql, joined_at: Sequel::CURRENT_TIMESTAMP, expires_at: from_now(JOINED_SECONDS),
-                                                                         token_digest: Joins.digest(token)).first
+            join = waiting(code).returning(*SHOWN)
+              .with_sql(:update_sql, joined_at: Sequel::CURRENT_TIMESTAMP, expires_at: from_now(JOINED_SECONDS),
+                                     token_digest: Joins.digest(token)).first
             raise Wrong, "this code is not known, has lapsed or was used already; ask for a new one" unless join
 
             @database[:listeners].insert(client_id: join[:client_id], name:, join_id: join[:id])
@@ -64,14 +68,17 @@ module Kippen
             .select(Sequel[:joins][:id], Sequel[:joins][:client_id], :host, Sequel[:listeners][:id].as(:listener)).first
         end
 
-        def end(id) = @database[:joins].where(id: Store.uuid(id, "join"), ended_at: nil).update(ended_at: Sequel::CURRENT_TIMESTAMP)
+        def end(id)
+          @database[:joins].where(id: Store.uuid(id, "join"), ended_at: nil).update(ended_at: Sequel::CURRENT_TIMESTAMP)
+        end
 
         def self.digest(token) = Digest::SHA256.hexdigest(token)
 
         private
 
         def waiting(code)
-          @database[:joins].where(code: code.upcase.delete("^A-Z0-9"), joined_at: nil, ended_at: nil).where { expires_at > Sequel::CURRENT_TIMESTAMP }
+          @database[:joins].where(code: code.upcase.delete("^A-Z0-9"), joined_at: nil,
+                                  ended_at: nil).where { expires_at > Sequel::CURRENT_TIMESTAMP }
         end
 
         def free_code

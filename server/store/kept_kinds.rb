@@ -19,7 +19,8 @@ module Kippen
 
           def initialize(newest)
             @newest = newest
-            super("#{newest[:author]} saved edition #{newest[:edition]} meanwhile; nothing of it is lost, nothing of yours was saved")
+            super("#{newest[:author]} saved edition #{newest[:edition]} meanwhile; nothing of it is lost, nothing of yours was " \
+                  "saved")
           end
         end
 
@@ -35,7 +36,9 @@ module Kippen
         def all
           rows = newest.exclude(document: nil).exclude(id: HOSTS).all
           used = used(rows.map { |row| row[:id] })
-          rows.map { |row| row.merge(document: row[:document].to_hash, used: used.fetch(row[:id], 0)) }.sort_by { |row| row[:document]["name"] }
+          rows.map { |row| row.merge(document: row[:document].to_hash, used: used.fetch(row[:id], 0)) }.sort_by do |row|
+            row[:document]["name"]
+          end
         end
 
         # The document of an edition, the newest where none is named. Raises Missing.
@@ -118,7 +121,9 @@ module Kippen
         end
 
         def bounded(document)
-          raise Invalid.at("/document", Words.say(:kind_too_large, most: Limits::KIND_BYTES)) if JSON.generate(document).bytesize > Limits::KIND_BYTES
+          return unless JSON.generate(document).bytesize > Limits::KIND_BYTES
+
+          raise Invalid.at("/document", Words.say(:kind_too_large, most: Limits::KIND_BYTES))
         end
 
         def free_id(document)
@@ -140,7 +145,8 @@ module Kippen
           of(id).where { self.edition <= edition - EDITIONS }.delete
           kept = document&.except("by", "at")&.merge("id" => id, "edition" => edition)
           @database[:kinds].returning(*SHOWN).insert(
-            service_id: @account.service, id:, edition:, document: kept && Sequel.pg_jsonb(kept), account_id: @account.id, author: @account.name
+            service_id: @account.service, id:, edition:, document: kept &&
+              Sequel.pg_jsonb(kept), account_id: @account.id, author: @account.name
           ).first
         end
 
@@ -149,7 +155,8 @@ module Kippen
           return {} if ids.empty?
 
           kinds = Sequel.lit("unnest(kinds)")
-          @database[:clients].where(service_id: @account.service).select(kinds.as(:kind)).from_self(alias: :used).where(kind: ids).group_and_count(:kind)
+          @database[:clients].where(service_id: @account.service).select(kinds.as(:kind)).from_self(alias: :used)
+            .where(kind: ids).group_and_count(:kind)
             .to_hash(:kind, :count)
         end
       end

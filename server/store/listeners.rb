@@ -11,7 +11,8 @@ module Kippen
 
         # Returns { id:, client_id:, name: }. Raises Missing.
         def find(id)
-          @database[:listeners].select(:id, :client_id, :name)[id: Store.uuid(id, "listener")] || raise(Missing, "no listener #{id}")
+          @database[:listeners].select(:id, :client_id, :name)[id: Store.uuid(id, "listener")] ||
+            raise(Missing, "no listener #{id}")
         end
 
         def add(client, name)

@@ -36,7 +36,9 @@ module Kippen
           Store.transaction(@database) do
             row = rows.where(id:, state: OPEN).for_update.first or next
             next finish(row, "given_up") if row[:give_up]
-            next finish(row, "failed", error: "It was begun #{ATTEMPTS} times and never came to an end.") if row[:attempts] >= ATTEMPTS
+            if row[:attempts] >= ATTEMPTS
+              next finish(row, "failed", error: "It was begun #{ATTEMPTS} times and never came to an end.")
+            end
 
             rows.where(id:).update(state: "working", attempts: row[:attempts] + 1, done: 0)
             tell(rows.first(id:))

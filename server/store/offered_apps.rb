@@ -14,7 +14,8 @@ module Kippen
         def self.of(fitting)
           offered = fitting.list("apps").select { |item| item["offered"] == true }.map { |item| item["id"] }
           fitting.apps.select { |app| offered.include?(app.id) }.map do |app|
-            { "name" => app.name, "hosts" => app.hosts, "commands" => app.commands.map { |one| { "name" => one.name, "keys" => one.keys } } }
+            { "name" => app.name, "hosts" => app.hosts,
+              "commands" => app.commands.map { |one| { "name" => one.name, "keys" => one.keys } } }
           end
         end
 
@@ -30,13 +31,15 @@ module Kippen
 
         def rows(client)
           service = @database[:clients].where(id: client).select(:service_id)
-          @database[:clients].where(service_id: service).exclude(id: client).exclude(offered: Sequel.pg_jsonb([])).reverse(:seen_at).limit(MOST_CLIENTS)
+          @database[:clients].where(service_id: service).exclude(id: client).exclude(offered: Sequel.pg_jsonb([]))
+            .reverse(:seen_at).limit(MOST_CLIENTS)
             .select_map(:offered).flat_map(&:to_a)
         end
 
         def together(apps)
           commands = apps.flat_map { |app| app["commands"] }.uniq { |one| Changes::NamedApp.like(one["name"]) }
-          { "name" => apps[0]["name"], "hosts" => apps.flat_map { |app| app["hosts"] }.uniq, "commands" => commands.first(Fitting::AppsReader::COMMANDS) }
+          { "name" => apps[0]["name"], "hosts" => apps.flat_map { |app| app["hosts"] }.uniq,
+            "commands" => commands.first(Fitting::AppsReader::COMMANDS) }
         end
       end
     end

@@ -44,7 +44,8 @@ module Kippen
 
         # Holds a client for the transaction, so that one change follows another. Raises Missing.
         def self.lock(database, client)
-          database[:clients].where(id: Store.uuid(client, "client")).lock_style(" FOR NO KEY UPDATE").get(:id) || raise(Missing, "no client #{client}")
+          database[:clients].where(id: Store.uuid(client, "client")).lock_style(" FOR NO KEY UPDATE").get(:id) ||
+            raise(Missing, "no client #{client}")
         end
 
         private
@@ -56,7 +57,8 @@ module Kippen
           row = { client_id: client, number: (newest || 0) + 1, parent: newest, document: Sequel.pg_jsonb(made.fitting.document),
                   author:, note: made.note, page:, **made.about }
           saved = @database[:revisions].returning(*Revisions::ABOUT).insert(**row).first
-          @database[:clients].where(id: client).update(**caseload(client, made.fitting), revision: saved[:number], seen_at: saved[:created_at])
+          now = { revision: saved[:number], seen_at: saved[:created_at] }
+          @database[:clients].where(id: client).update(**caseload(client, made.fitting), **now)
           News.tell(@database, client, "revision", number: saved[:number])
           @database.after_commit { Revisions::READ.keep(client, saved[:number], made.fitting) }
           saved
@@ -66,7 +68,8 @@ module Kippen
         def caseload(client, fitting)
           who = fitting.document.fetch("client", {})
           { name: who["name"] || "", about: who["about"] || "", open: Sequel.pg_jsonb(revisions.standing(client, fitting)),
-            kinds: Sequel.pg_array(fitting.devices.filter_map(&:kind).uniq, :text), offered: Sequel.pg_jsonb(OfferedApps.of(fitting)) }
+            kinds: Sequel.pg_array(fitting.devices.filter_map(&:kind).uniq, :text),
+            offered: Sequel.pg_jsonb(OfferedApps.of(fitting)) }
         end
       end
     end

@@ -19,7 +19,9 @@ module Kippen
         end
 
         # The Standins::Screen of a Fitting::Host as it is now.
-        def of(client, fitting, host) = screen(fitting, host, @database[:screens].where(client_id: client, host: host.id).get(:state)).at(@clock.call)
+        def of(client, fitting, host)
+          screen(fitting, host, @database[:screens].where(client_id: client, host: host.id).get(:state)).at(@clock.call)
+        end
 
         # [Standins::Screen] of all hosts of a fitting.
         def all(client, fitting)
@@ -53,7 +55,8 @@ module Kippen
           by_host = events.decided.group_by { |outcome| fitting.button(outcome.button)&.host }
           (by_host.keys | changed | waiting(client, fitting, events.presses)).compact.filter_map do |id|
             host = fitting.host(id) or next
-            [id, change(client, fitting, host, at_ms: 0) { |screen| happen(fitting, screen, events, begun_ms).in_mode(modes[id]) }]
+            [id, change(client, fitting, host,
+                        at_ms: 0) { |screen| happen(fitting, screen, events, begun_ms).in_mode(modes[id]) }]
           end.to_h
         end
 
@@ -65,7 +68,8 @@ module Kippen
 
           refs = presses.map(&:button)
           states = @database[:screens].where(client_id: client).to_hash(:host, :state)
-          fitting.hosts.select { |host| states[host.id] && Standins::Course.stop?(screen(fitting, host, states[host.id]), refs) }.map(&:id)
+          shown = fitting.hosts.select { |host| states[host.id] }
+          shown.select { |host| Standins::Course.stop?(screen(fitting, host, states[host.id]), refs) }.map(&:id)
         end
 
         def happen(fitting, screen, events, begun_ms)

@@ -13,8 +13,9 @@ module Kippen
 
           plain = %i[offered prompt trace asked].to_h { |name| [name, JSON.parse(JSON.generate(row[name]))] }
           row.merge(offered: offered(plain[:offered]), prompt: prompt(plain[:prompt]), asked: texts(plain[:asked]),
-                    trace: plain[:trace].then { |trace| Formats::TrialsJson::EVENTS.keys.any? { |kind| Formats::TrialsJson.trace?(trace, kind) } ? trace : [] },
-                    way: Sittings::WAYS.include?(row[:way]) ? row[:way] : "prompts", whose: row[:whose] == "specialist" ? "specialist" : "client")
+                    trace: trace(plain[:trace]),
+                    way: Sittings::WAYS.include?(row[:way]) ? row[:way] : "prompts",
+                    whose: row[:whose] == "specialist" ? "specialist" : "client")
         end
 
         def self.texts(list) = list.is_a?(Array) ? list.grep(String) : []
@@ -30,7 +31,11 @@ module Kippen
 
           prompt.merge("why" => WHYS.include?(prompt["why"]) ? prompt["why"] : "mixed")
         end
-        private_class_method :texts, :offered, :prompt
+
+        def self.trace(trace)
+          Formats::TrialsJson::EVENTS.keys.any? { |kind| Formats::TrialsJson.trace?(trace, kind) } ? trace : []
+        end
+        private_class_method :texts, :offered, :prompt, :trace
       end
     end
   end

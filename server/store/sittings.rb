@@ -28,7 +28,9 @@ module Kippen
         def initialize(database) = @database = database
 
         # A sitting's row. Raises Missing.
-        def find(id) = SittingRow.readable(@database[:sittings].first(id: Store.uuid(id, "sitting"))) || raise(Missing, "no sitting #{id}")
+        def find(id)
+          SittingRow.readable(@database[:sittings].first(id: Store.uuid(id, "sitting"))) || raise(Missing, "no sitting #{id}")
+        end
 
         # The open one of a client, or nil.
         def open(client) = SittingRow.readable(@database[:sittings].first(client_id: client, ended_at: nil))
@@ -44,7 +46,8 @@ module Kippen
           Store.transaction(@database) do
             Save.lock(@database, client)
             close(@database[:sittings].where(client_id: client, ended_at: nil).for_update.first)
-            made = @database[:sittings].returning.insert(client_id: client, **row, offered: Sequel.pg_jsonb(row.fetch(:offered))).first
+            made = @database[:sittings].returning.insert(client_id: client, **row,
+                                                         offered: Sequel.pg_jsonb(row.fetch(:offered))).first
             ask(made, yield(made)) if block_given?
             tell(client)
             find(made[:id])
@@ -54,7 +57,8 @@ module Kippen
         # One that is over already, with what the block puts into it. Returns its row.
         def begin_ended(client, **row)
           Store.transaction(@database) do
-            made = @database[:sittings].returning.insert(client_id: client, **row, offered: Sequel.pg_jsonb(row.fetch(:offered)), seed: 0, ended_at: Sequel::CURRENT_TIMESTAMP).first
+            made = @database[:sittings].returning.insert(client_id: client, **row, offered: Sequel.pg_jsonb(row.fetch(:offered)),
+                                                         seed: 0, ended_at: Sequel::CURRENT_TIMESTAMP).first
             yield made
             tell(client)
             made
@@ -66,7 +70,9 @@ module Kippen
         def kept(client, button:, offered:, author:)
           Store.transaction(@database) do
             Save.lock(@database, client)
-            row = of_today(client, button).find { |one| one[:offered].intersect?(Tuning::PASS_THROUGH) == offered.intersect?(Tuning::PASS_THROUGH) }
+            row = of_today(client, button).find do |one|
+              one[:offered].intersect?(Tuning::PASS_THROUGH) == offered.intersect?(Tuning::PASS_THROUGH)
+            end
             row ||= begin_ended(client, button:, way: "kept", whose: "client", offered:, author:) { nil }
             update(row, offered: Sequel.pg_jsonb(row[:offered].to_a | offered))
             yield row, (@database[:trials].where(sitting_id: row[:id]).max(:number) || -1) + 1
@@ -80,7 +86,8 @@ module Kippen
         def held(id, others: false)
           Store.transaction(@database) do
             Save.lock(@database, find(id)[:client_id]) if others
-            row = SittingRow.readable(@database[:sittings].where(id: Store.uuid(id, "sitting")).for_update.first) || raise(Missing, "no sitting #{id}")
+            row = SittingRow.readable(@database[:sittings].where(id: Store.uuid(id, "sitting")).for_update.first) ||
+                  raise(Missing, "no sitting #{id}")
             yield(row).tap { tell(row[:client_id]) }
           end
         end
@@ -102,7 +109,8 @@ module Kippen
         # Keeps what the prompt of a held sitting gave as a trial. worked_with – of its button. Returns the trial's id.
         def keep(row, worked_with:)
           trace = Sittings.relative(row[:trace].to_a)
-          id = add_trial(row, number: row[:prompt]["number"], intended: row[:prompt]["intended"], trace:, worked_with:, heard_by: name(row[:stream_id]))
+          id = add_trial(row, number: row[:prompt]["number"], intended: row[:prompt]["intended"], trace:, worked_with:,
+                              heard_by: name(row[:stream_id]))
           update(row, asked: Sequel.pg_jsonb(row[:asked].to_a + [row[:prompt]["intended"]]))
           id
         end
@@ -115,7 +123,9 @@ module Kippen
           there, bytes = held_by(row)
           raise Closed, "a sitting has at most #{MOST_TRIALS} trials; begin another" if there + trials.size > MOST_TRIALS
 
-          rows = trials.map { |trial| { sitting_id: row[:id], button: row[:button], **trial, trace: JSON.generate(trial[:trace]) } }
+          rows = trials.map do |trial|
+            { sitting_id: row[:id], button: row[:button], **trial, trace: JSON.generate(trial[:trace]) }
+          end
           bytes += rows.sum { |one| one[:trace].bytesize }
           raise Closed, "a sitting has at most #{MOST_BYTES / 1000} kB of presses; begin another" if bytes > MOST_BYTES
 
@@ -146,22 +156,31 @@ module Kippen
         # [how many trials a sitting has, how long what was pressed in them is as text]
         def held_by(row)
           length = Sequel.function(:sum, Sequel.function(:length, Sequel.cast(:trace, String)))
-          @database[:trials].where(sitting_id: row[:id]).get([Sequel.function(:count).*.as(:trials), Sequel.function(:coalesce, length, 0).as(:bytes)])
+          @database[:trials].where(sitting_id: row[:id])
+            .get([Sequel.function(:count).*.as(:trials), Sequel.function(:coalesce, length, 0).as(:bytes)])
         end
 
         def of_today(client, button)
           today = Sequel.function(:date_trunc, "day", Sequel::CURRENT_TIMESTAMP)
-          @database[:sittings].where(client_id: client, button:, way: "kept").where { began_at >= today }.map { |row| SittingRow.readable(row) }
+          @database[:sittings].where(client_id: client, button:, way: "kept").where { began_at >= today }.map do |row|
+            SittingRow.readable(row)
+          end
         end
 
         # The open sitting that asks for a press of one of these buttons and has heard no other stream, held; or nil.
         def listening(stream, buttons)
-          row = SittingRow.readable(@database[:sittings].where(client_id: stream[:client_id], ended_at: nil, paused: false, button: buttons).for_update.first)
+          open = @database[:sittings].where(client_id: stream[:client_id], ended_at: nil, paused: false, button: buttons)
+          row = SittingRow.readable(open.for_update.first)
           row if row && row[:prompt] && [nil, stream[:id]].include?(row[:stream_id])
         end
 
         def name(stream)
-          stream ? @database[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => stream).get(:name) || "" : ""
+          if stream
+            @database[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => stream).get(:name) ||
+              ""
+          else
+            ""
+          end
         end
       end
     end

@@ -12,7 +12,8 @@ module Kippen
         MOST_LOOKED_AT = 5_000
         PASSED = Sequel.extract(:epoch, Sequel.function(:clock_timestamp) - Sequel[:first_at])
         # host – of a joined listener, the one for whose buttons it speaks
-        SHOWN = [Sequel[:streams][:id], Sequel[:listeners][:client_id], :listener_id, :raw, Sequel[:listeners][:name], Sequel[:joins][:host]].freeze
+        SHOWN = [Sequel[:streams][:id], Sequel[:listeners][:client_id], :listener_id, :raw, Sequel[:listeners][:name],
+                 Sequel[:joins][:host]].freeze
 
         def initialize(database) = @database = database
 
@@ -55,8 +56,10 @@ module Kippen
 
         # The latest streams of a client in which something was heard, newest first.
         def latest(client, count)
-          heard = @database[:messages].where(stream_id: Sequel[:streams][:id]).exclude(kind: [Press::Bench::TOLD, *Press::Events::SPOTS]).select(1)
-          all.where(Sequel[:listeners][:client_id] => client).where(heard.exists).order(Sequel.desc(:started_at)).limit(count).select(*SHOWN).all
+          heard = @database[:messages].where(stream_id: Sequel[:streams][:id])
+            .exclude(kind: [Press::Bench::TOLD, *Press::Events::SPOTS]).select(1)
+          all.where(Sequel[:listeners][:client_id] => client).where(heard.exists).order(Sequel.desc(:started_at)).limit(count)
+            .select(*SHOWN).all
         end
 
         # What was pressed of each device, or stood for it: { device id => [Kinds::Ready::Contact] }, oldest first.
@@ -71,10 +74,12 @@ module Kippen
           Contacts.new(of_buttons(heard.flatten(1), fitting)).by_device
         end
 
-        # What a button gave in some time of a stream, a Range of µs, counted from the first of it: [[µs, kind, level or nothing]…]
+        # What a button gave in some time of a stream, a Range of µs, counted from the first of it: [[µs, kind, level or
+        # nothing]…]
         def edges(stream, fitting, button, times_us)
           reader = reader(fitting, stream[:listener_id], stream[:host]) if stream[:raw]
-          rows = @database[:messages].where(stream_id: stream[:id], time_us: times_us, kind: Sittings::EDGES).order(:time_us, :number)
+          rows = @database[:messages].where(stream_id: stream[:id], time_us: times_us, kind: Sittings::EDGES)
+            .order(:time_us, :number)
           messages = rows.select(:number, :time_us, :source, :kind, :value).map { |row| Press::Bench::Message.new(**row) }
           mine = messages.filter_map { |one| reader ? reader.resolve(one) : one }.select { |one| one.source == button.ref }
           Sittings.relative(mine.map { |one| Sittings.event(one) })
@@ -90,7 +95,9 @@ module Kippen
           return [] if messages.empty?
 
           most = latest_us(clock, messages, ahead)
-          sent = messages.uniq(&:number).map { |message| most && message.time_us > most ? message.dup.tap { |one| one.time_us = most } : message }
+          sent = messages.uniq(&:number).map do |message|
+            most && message.time_us > most ? message.dup.tap { |one| one.time_us = most } : message
+          end
           rows = sent.map { |message| message.to_h.merge(stream_id: clock[:id]) }
           kept = @database[:messages].insert_conflict.returning(:number).multi_insert(rows)
           sent.select { |message| kept.include?(message.number) }.sort_by(&:place)
@@ -110,7 +117,8 @@ module Kippen
             button = row[:raw] ? reader.button(row[:source]) : fitting.button(row[:source])
             next if button.nil? || !(row[:raw] || reader.bound?(button))
 
-            row.merge(source: button.ref, stands_in: row[:raw] ? !reader.itself?(button, row[:source]) : reader.stands_in?(button))
+            row.merge(source: button.ref,
+                      stands_in: row[:raw] ? !reader.itself?(button, row[:source]) : reader.stands_in?(button))
           end
         end
 
@@ -129,13 +137,15 @@ module Kippen
 
         # Rows of the latest streams, newest first.
         def recent(client)
-          latest = all.where(Sequel[:listeners][:client_id] => client).order(Sequel.desc(:started_at), Sequel.desc(Sequel[:streams][:id])).limit(LOOKED_AT)
+          latest = all.where(Sequel[:listeners][:client_id] => client)
+            .order(Sequel.desc(:started_at), Sequel.desc(Sequel[:streams][:id])).limit(LOOKED_AT)
           latest.select(Sequel[:streams][:id].as(:stream_id), :listener_id, :raw, :started_at, Sequel[:joins][:host]).all
         end
 
         # Rows of a stream's last messages, in their order: asked of each stream by itself, it takes no time to find them.
         def pressed(stream, most)
-          rows = @database[:messages].where(stream_id: stream[:stream_id], kind: Press::Events::KINDS.keys).order(:time_us, :number).reverse.limit(most)
+          rows = @database[:messages].where(stream_id: stream[:stream_id], kind: Press::Events::KINDS.keys)
+            .order(:time_us, :number).reverse.limit(most)
           rows.select_map(%i[time_us source kind]).reverse.map { |time_us, source, kind| { time_us:, source:, kind:, **stream } }
         end
       end

@@ -8,14 +8,17 @@ module Kippen
         def initialize(database) = @database = database
 
         # Rows of some sittings, in the order in which they were taken.
-        def of(sittings) = @database[:trials].where(sitting_id: sittings).order(:at, :sitting_id, :number).map { |row| Trials.readable(row) }
+        def of(sittings)
+          @database[:trials].where(sitting_id: sittings).order(:at, :sitting_id, :number).map { |row| Trials.readable(row) }
+        end
 
         # What nobody can read of one is left out, and then it doesn't count.
         def self.readable(row)
           trace = JSON.parse(JSON.generate(row[:trace]))
           right = Formats::TrialsJson::EVENTS.keys.any? { |kind| Formats::TrialsJson.trace?(trace, kind) }
           known = Tuning::PRESSES.key?(row[:intended])
-          row.merge(trace: right ? trace : [], intended: known ? row[:intended] : "rest", counted: row[:counted] && right && known)
+          row.merge(trace: right ? trace : [], intended: known ? row[:intended] : "rest",
+                    counted: row[:counted] && right && known)
         end
 
         # { sitting id => { intended => how many are counted } }
@@ -62,7 +65,9 @@ module Kippen
         # Those of some rows that a button of a kind can have given to what was offered, as trials/1 has them.
         def self.items(rows, kind, offered)
           asked = [*offered, *Tuning::STILL]
-          rows.select { |row| asked.include?(row[:intended]) && Formats::TrialsJson.trace?(row[:trace].to_a, kind) }.map { |row| item(row) }
+          rows.select { |row| asked.include?(row[:intended]) && Formats::TrialsJson.trace?(row[:trace].to_a, kind) }.map do |row|
+            item(row)
+          end
         end
 
         # A trial as trials/1 has it.
@@ -70,7 +75,8 @@ module Kippen
           { "id" => row[:id], "intended" => row[:intended], "trace" => row[:trace].to_a, "weight" => row[:weight].then do |weight|
             weight == weight.to_i ? weight.to_i : weight
           end,
-            "counted" => row[:counted], "at" => Times.iso(row[:at]), "button" => row[:button], "worked_with" => row[:worked_with], "note" => row[:note],
+            "counted" => row[:counted], "at" => Times.iso(row[:at]), "button" => row[:button],
+            "worked_with" => row[:worked_with], "note" => row[:note],
             "heard_by" => row[:heard_by] }.compact.reject { |_, value| value == "" }
         end
 

@@ -25,8 +25,10 @@ module Kippen
     end
 
     def assert_moved(lane, state, what)
-      assert_equal lane.slice("regions", "boundaries", "limits", "tap_choice"), state.slice("regions", "boundaries", "limits", "tap_choice"), what
-      assert_equal lane["chips"].reject { |chip| chip["off"] }.to_h { |chip| chip.values_at("gesture", "wait") }, state["waits"], what
+      assert_equal lane.slice("regions", "boundaries", "limits", "tap_choice"),
+                   state.slice("regions", "boundaries", "limits", "tap_choice"), what
+      assert_equal lane["chips"].reject { |chip| chip["off"] }.to_h { |chip| chip.values_at("gesture", "wait") }, state["waits"],
+                   what
       assert_equal lane["empties"].to_h { |empty| empty.values_at("gesture", "costs") }, state["costs"], what
     end
 
@@ -34,7 +36,8 @@ module Kippen
       %w[bram ottoline ignace sunniva].each do |name|
         add_client(fitting(name))
         # Each with one of them in turn.
-        fitting(name)["devices"].map { |device| device["id"] }.zip(%w[long_press_ms tap_gap_ms bounce_guard_ms].cycle) do |device, setting|
+        fitting(name)["devices"].map { |device| device["id"] }.zip(%w[long_press_ms tap_gap_ms
+                                                                      bounce_guard_ms].cycle) do |device, setting|
           found = along(device, setting, to: 1500)
           assert_same_as_a_look(found, "kind" => "device_timing", "device" => device, "setting" => setting)
         end
@@ -44,7 +47,8 @@ module Kippen
     def test_a_time_of_a_buttons_own
       add_client(fitting("bram"))
       found = along("pocket-phone/edge", "long_press_ms", to: 5000)
-      assert_equal [[400, 500, 700, 1000, 1500], [["pocket-phone/edge"]]], [found["values_ms"], found["lanes"].map { |group| group["buttons"] }]
+      assert_equal [[400, 500, 700, 1000, 1500], [["pocket-phone/edge"]]],
+                   [found["values_ms"], found["lanes"].map { |group| group["buttons"] }]
       assert_same_as_a_look(found, "kind" => "timing", "button" => "pocket-phone/edge", "setting" => "long_press_ms")
     end
 

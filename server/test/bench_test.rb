@@ -17,7 +17,8 @@ module Kippen
 
     # number, time in ms, kind
     def heard(number, time_ms, kind)
-      { "number" => number, "t_us" => (time_ms * 1000).to_i, "kind" => kind, "source" => kind == "told" ? "" : EDGE, "value" => "" }
+      { "number" => number, "t_us" => (time_ms * 1000).to_i, "kind" => kind, "source" => kind == "told" ? "" : EDGE,
+        "value" => "" }
     end
 
     def send_messages(*messages, stream: @stream)
@@ -41,10 +42,12 @@ module Kippen
 
     def test_while_a_press_is_pending_the_next_moment_is_told
       view = send_messages([1, 1000, "down"])
-      assert_equal [1_500_000, [{ "button" => EDGE, "for" => "long_press", "due_us" => 1_500_000 }]], view.values_at("next_us", "waiting")
+      assert_equal [1_500_000, [{ "button" => EDGE, "for" => "long_press", "due_us" => 1_500_000 }]],
+                   view.values_at("next_us", "waiting")
 
       view = send_messages([2, 1200, "up"])
-      assert_equal [1_500_000, [{ "button" => EDGE, "for" => "tap_gap", "due_us" => 1_500_000 }]], view.values_at("next_us", "waiting")
+      assert_equal [1_500_000, [{ "button" => EDGE, "for" => "tap_gap", "due_us" => 1_500_000 }]],
+                   view.values_at("next_us", "waiting")
     end
 
     def test_a_message_sent_twice_counts_once
@@ -81,7 +84,8 @@ module Kippen
       volume = { "kind" => "volume", "direction" => "up" }
       assign("long_press", volume, parent: 3)
       results = send_messages([1, 0, "down"], [2, 700, "up"])["tiles"].first["results"]
-      assert_equal([{ "host" => "phone", "app" => nil, "action" => Server::CATALOGUE.whole(volume) }], results.map { |one| one["does"] })
+      assert_equal([{ "host" => "phone", "app" => nil, "action" => Server::CATALOGUE.whole(volume) }],
+                   results.map { |one| one["does"] })
       assign("long_press", ANSWER, parent: 4)
       does = ask("/api/clients/#{@client}/bench")["streams"].first["tiles"].first["results"].first["does"]
       assert_equal({ "host" => "phone", "app" => "hearthcall", "action" => ANSWER }, does)
@@ -113,7 +117,8 @@ module Kippen
     def test_what_can_not_be_is_refused_whole
       send_json(:post, "/api/streams/#{@stream}/messages",
                 "messages" => [heard(1, 0, "down"), heard(2, 5, "level"), heard(3, 6, "down").merge("source" => "none/such")])
-      assert_problem 422, ["/messages/1", "#{EDGE} is a contact button and can't give level"], ["/messages/2", 'unknown button "none/such"']
+      assert_problem 422, ["/messages/1", "#{EDGE} is a contact button and can't give level"],
+                     ["/messages/2", 'unknown button "none/such"']
       assert_equal [], ask("/api/clients/#{@client}/bench")["streams"]
 
       send_messages([0, 0, "down"])

@@ -40,7 +40,11 @@ module Kippen
       DATABASE.loggers.delete(breaker)
     end
 
-    def stored = DATABASE[:revisions].where(client_id: @client).order(:number).select_map(%i[number parent document]).map { |row| [*row[0, 2], row[2].to_hash] }
+    def stored
+      DATABASE[:revisions].where(client_id: @client).order(:number).select_map(%i[number parent document]).map do |row|
+        [*row[0, 2], row[2].to_hash]
+      end
+    end
 
     # All that is kept in this process is as it is stored.
     def assert_nothing_invented(rows)
@@ -122,7 +126,8 @@ module Kippen
         end
       end
       threads.each(&:join)
-      assert_equal [1, 2], tried.sort
+      # Now and then the database ends both of them.
+      assert_includes [[1, 2], [2, 2]], tried.sort
     end
   end
 end

@@ -6,7 +6,9 @@ module Kippen
   # The list of clients, with a thousand in it; a client's data out, and erased; accounts.
   class CaseloadTest < ServerTest
     def many(count, service, name)
-      rows = Array.new(count) { |index| { service_id: service, name: "#{name} #{index}", about: "thumb", revision: 1, seen_at: Time.now - index } }
+      rows = Array.new(count) do |index|
+        { service_id: service, name: "#{name} #{index}", about: "thumb", revision: 1, seen_at: Time.now - index }
+      end
       DATABASE[:clients].multi_insert(rows)
     end
 
@@ -26,7 +28,8 @@ module Kippen
       first = ask("/api/clients")
       assert_equal [50, true], [first["clients"].size, first["more"]]
       assert_equal 1001 % 50, ask("/api/clients", "page" => 21)["clients"].size
-      assert_equal(["Ottoline Fenwether 0"], ask("/api/clients", "search" => "fenw OTTOL")["clients"].map { |client| client["name"] })
+      assert_equal(["Ottoline Fenwether 0"],
+                   ask("/api/clients", "search" => "fenw OTTOL")["clients"].map { |client| client["name"] })
     end
 
     def test_a_search_takes_signs_as_they_are
@@ -95,7 +98,8 @@ module Kippen
       assign("double_tap", MARK)
       sign_in_as("lead")
       entry = ask("/api/audit", "client" => @client)["entries"].first
-      assert_equal ["A specialist", "changed the fitting", { "saved" => 2, "change" => "assign" }], entry.values_at("author", "what", "detail")
+      assert_equal ["A specialist", "changed the fitting", { "saved" => 2, "change" => "assign" }],
+                   entry.values_at("author", "what", "detail")
     end
 
     def test_a_lead_makes_and_changes_accounts

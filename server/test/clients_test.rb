@@ -9,7 +9,8 @@ module Kippen
 
       assert_equal ["Bram Oduya-Lisle", "left thumb · lets go slowly"], desk.values_at("name", "about")
       assert_equal [1, nil, "Taken in"], desk["revision"].values_at("number", "parent", "note")
-      assert_equal(["Edge key", "Volume up", "Volume down"], desk["hosts"][0]["devices"][0]["buttons"].map { |button| button["name"] })
+      assert_equal(["Edge key", "Volume up", "Volume down"],
+                   desk["hosts"][0]["devices"][0]["buttons"].map { |button| button["name"] })
       assert_equal DEMO, ask("/api/clients/#{@client}/fitting")
     end
 
@@ -80,7 +81,8 @@ module Kippen
       add_client(DEMO.merge("timing" => { "bounce_guard_ms" => 300, "bounce_guard_from" => "release" }))
       assign("double_tap", MARK)
 
-      assert_equal([{ "id" => "impossible", "bad" => "serious", "what" => "A double-tap can't happen: bounce guard 300 ms, tap gap 300 ms.",
+      assert_equal([{ "id" => "impossible", "bad" => "serious",
+                      "what" => "A double-tap can't happen: bounce guard 300 ms, tap gap 300 ms.",
                       "where" => { "button" => EDGE, "gesture" => "double_tap" }, "fixes" => [] }],
                    ask("/api/clients/#{@client}/lanes")["lanes"][0]["limits"])
     end
@@ -89,19 +91,23 @@ module Kippen
     def test_what_a_gesture_costs_with_a_brush_guard
       add_client(DEMO.merge("timing" => { "brush_guard_ms" => 40, "gap_bridge_ms" => 20 }))
       empties = ask("/api/clients/#{@client}/lanes")["lanes"][0]["empties"]
-      assert_equal([["long_press", ["tap acts when let go"]], ["double_tap", ["tap +260 ms"]]], empties.map { |empty| empty.values_at("gesture", "costs") })
+      assert_equal([["long_press", ["tap acts when let go"]], ["double_tap", ["tap +260 ms"]]],
+                   empties.map { |empty| empty.values_at("gesture", "costs") })
     end
 
     # What a device can be set to is told with its boundaries; what nothing can be put on has none that matter.
     def test_the_head_of_a_device_has_what_its_buttons_share
       add_client(JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json"))))
       answer = ask("/api/clients/#{@client}/lanes")
-      mouse, remote = answer["heads"].map { |head| head["boundaries"].to_h { |one| [one["setting"], one.values_at("value_ms", "own")] } }
+      mouse, remote = answer["heads"].map do |head|
+        head["boundaries"].to_h { |one| [one["setting"], one.values_at("value_ms", "own")] }
+      end
       assert_equal({ "long_press_ms" => [500, false], "tap_gap_ms" => [450, false], "bounce_guard_ms" => [150, false] }, mouse)
       assert_equal mouse, remote
       lanes = answer["lanes"].to_h { |lane| [lane["button"]["ref"], lane] }
       assert_equal([true, false, false], %w[mouse/left mouse/wheel-up remote/power].map { |ref| lanes[ref]["timed"] })
-      assert_equal(["Mouse, Left button", "Remote, Power"], %w[mouse/left remote/power].map { |ref| lanes[ref]["button"]["full_name"] })
+      assert_equal(["Mouse, Left button", "Remote, Power"],
+                   %w[mouse/left remote/power].map { |ref| lanes[ref]["button"]["full_name"] })
       settable = Server::KINDS.find("remote").carries("television")["settable"]["long_press_ms"]
       told = answer["heads"][1]["boundaries"].find { |one| one["setting"] == "long_press_ms" }
       assert_equal settable["values"].minmax, told.values_at("from_ms", "to_ms")
@@ -111,9 +117,11 @@ module Kippen
     def test_a_devices_time_is_looked_at_in_its_place
       fitting = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
       rookery = { "id" => "in-rookery", "app" => "rookery", "name" => "in Rookery" }
-      add_client(fitting.merge("places" => [rookery], "assignments" => [{ "button" => "mouse/back", "gesture" => "tap", "place" => "in-rookery",
-                                                                          "action" => { "kind" => "volume", "direction" => "up" } }]))
-      look = { "kind" => "device_timing", "device" => "mouse", "place" => "in-rookery", "setting" => "long_press_ms", "value" => 700 }
+      add_client(fitting.merge("places" => [rookery],
+                               "assignments" => [{ "button" => "mouse/back", "gesture" => "tap", "place" => "in-rookery",
+                                                   "action" => { "kind" => "volume", "direction" => "up" } }]))
+      look = { "kind" => "device_timing", "device" => "mouse", "place" => "in-rookery", "setting" => "long_press_ms",
+               "value" => 700 }
       send_json(:post, "/api/clients/#{@client}/previews", "opened_on" => 1, "change" => look)
       lane = answer["buttons"].map { |one| one["lane"] }.find { |one| one["button"]["ref"] == "mouse/back" }
       assert_equal(["Louder"], lane["chips"].map { |chip| chip["name"] })

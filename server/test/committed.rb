@@ -30,7 +30,8 @@ module Kippen
     def save(database, change, author: "Somebody", &before)
       Server::Store::Save.new(database).on(@client, author:) do |head|
         before&.call
-        made = Changes.make(head.fitting, Changes.read(change), knowledge: Server::KNOWLEDGE, by: author, at: "2026-11-26T12:00:00Z")
+        made = Changes.make(head.fitting, Changes.read(change), knowledge: Server::KNOWLEDGE, by: author,
+                                                                at: "2026-11-26T12:00:00Z")
         Server::Store::Save::Made.new(fitting: made.fitting)
       end
     end

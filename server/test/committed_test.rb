@@ -11,7 +11,9 @@ module Kippen
     def waiting = DATABASE[:pg_stat_activity].where(datname: Sequel.function(:current_database), wait_event_type: "Lock").count
 
     def test_two_saves_at_once_come_one_after_the_other
-      threads = Array.new(4) { |index| Thread.new(other) { |database| 5.times { |time| save(database, timing(500 + (index * 50) + (time * 10))) } } }
+      threads = Array.new(4) do |index|
+        Thread.new(other) { |database| 5.times { |time| save(database, timing(500 + (index * 50) + (time * 10))) } }
+      end
       threads.each(&:join)
       assert_equal (1..21).to_a, numbers
       assert_equal 21, DATABASE[:clients].where(id: @client).get(:revision)
@@ -85,7 +87,8 @@ module Kippen
       streams = Server::Store::Streams.new(DATABASE)
       stream = streams.find(streams.add(Server::Store::Listeners.new(DATABASE).add(@client, "Desk")[:id]))
       messages = (0...40).map do |index|
-        Press::Bench::Message.new(number: index + 1, time_us: index * 300_000, source: "mouse/back", kind: index.even? ? "down" : "up", value: "")
+        Press::Bench::Message.new(number: index + 1, time_us: index * 300_000, source: "mouse/back",
+                                  kind: index.even? ? "down" : "up", value: "")
       end
       halves = messages.partition { |one| (one.number / 3).even? }
       threads = halves.map do |half|
@@ -163,7 +166,8 @@ module Kippen
       live = Server::Live.new(database)
       text = listen(live, @client)
       wait_until { text.include?("event: here") }
-      DATABASE[:pg_stat_activity].where(Sequel.lit("query ILIKE 'LISTEN%' OR query LIKE '%kippen\"'")).select_map(:pid).each do |pid|
+      DATABASE[:pg_stat_activity].where(Sequel.lit("query ILIKE 'LISTEN%' OR query LIKE '%kippen\"'")).select_map(:pid)
+        .each do |pid|
         DATABASE.get(Sequel.function(:pg_terminate_backend, pid))
       end
       again = +""
@@ -202,7 +206,9 @@ module Kippen
       press = lambda { |db|
         40.times do |index|
           Server::Store.transaction(db) do
-            edges = %w[down up].each_with_index.map { |kind, edge| Press::Bench::Message.new(number: index, time_us: (index * 1000) + edge, source: "mouse/left", kind:) }
+            edges = %w[down up].each_with_index.map do |kind, edge|
+              Press::Bench::Message.new(number: index, time_us: (index * 1000) + edge, source: "mouse/left", kind:)
+            end
             Server::Store::Sittings.new(db).hear(stream, edges)
           end
         end

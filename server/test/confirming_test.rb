@@ -1,41 +1,10 @@
 # frozen_string_literal: true
 
-require_relative "helper"
+require_relative "confirming_case"
 
 module Kippen
   # The button one confirms with goes elsewhere: confirmed by the new one, or taken back.
-  class ConfirmingTest < ServerTest
-    MOUSE = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
-    SWAP = { "kind" => "arrange", "arrangement" => "left-handed-mouse", "device" => "mouse" }.freeze
-
-    def setup
-      super
-      add_client(MOUSE)
-    end
-
-    def swap(**more) = send_json(:post, "/api/clients/#{@client}/revisions", { "opened_on" => 1, "change" => SWAP }.merge(more.transform_keys(&:to_s)))
-
-    def desk = ask("/api/clients/#{@client}")
-
-    def pending = desk["confirm"]
-
-    def confirm(body) = send_json(:post, "/api/clients/#{@client}/confirmations", body)
-
-    def swapped? = ask("/api/clients/#{@client}/fitting")["assignments"].any? { |item| item["button"] == "mouse/left" }
-
-    def run_out = DATABASE[:confirmations].update(until: Time.now - 1)
-
-    # One press of a button, short, as this browser sends it.
-    def press(button, listener: @here ||= send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Here")["id"])
-      @stream ||= send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
-      @number = @number.to_i + 2
-      messages = [[-1, "down"], [0, "up"]].map do |step, kind|
-        { "number" => @number + step, "t_us" => (@number + step) * 400_000, "source" => button, "kind" => kind }
-      end
-      send_json(:post, "/api/streams/#{@stream}/messages", "messages" => messages)
-      assert_equal 200, status, answer
-    end
-
+  class ConfirmingTest < ConfirmingCase
     # What one confirms with is needed where it is, until another button does it.
     def needed(button)
       lane = ask("/api/clients/#{@client}/lanes")["lanes"].find { |one| one["button"]["ref"] == button }
@@ -43,7 +12,8 @@ module Kippen
     end
 
     def test_that_it_is_needed_stands_until_another_has_it
-      change = { "kind" => "assign", "button" => "mouse/left", "gesture" => "tap", "action" => { "kind" => "help" }, "keep" => false }
+      change = { "kind" => "assign", "button" => "mouse/left", "gesture" => "tap", "action" => { "kind" => "help" },
+                 "keep" => false }
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "change" => change)
       assert_equal [true], needed("mouse/left")
       click = change.merge("button" => "mouse/back", "action" => { "kind" => "click", "button" => "left" })
@@ -53,8 +23,10 @@ module Kippen
 
     def test_the_other_button_confirms
       swap(confirm_s: 60, page: "mine")
-      assert_equal [2, "mine", ["Mouse, Right button"], ["Mouse, Left button"], ["mouse right"], [{ "source" => "pointer:2", "button" => "mouse/right" }]],
-                   [*pending.values_at("revision", "page"), *%w[buttons lost].map { |which| pending[which].map { |one| one["name"] } },
+      assert_equal [2, "mine", ["Mouse, Right button"], ["Mouse, Left button"], ["mouse right"],
+                    [{ "source" => "pointer:2", "button" => "mouse/right" }]],
+                   [*pending.values_at("revision", "page"),
+                    *%w[buttons lost].map { |which| pending[which].map { |one| one["name"] } },
                     *pending.values_at("heard_as", "sources")]
       assert_includes 50_000..60_000, pending["left_ms"]
       press("mouse/left")
@@ -105,7 +77,11 @@ module Kippen
       assert_equal "nothing", answer["state"]
     end
 
-    def settings = ask("/api/clients/#{@client}/settings")["of"].find { |one| one["id"] == "mouse" }["settings"].to_h { |one| one.values_at("id", "value") }
+    def settings
+      ask("/api/clients/#{@client}/settings")["of"].find { |one| one["id"] == "mouse" }["settings"].to_h do |one|
+        one.values_at("id", "value")
+      end
+    end
 
     # Back to how it came, and not confirmed: all that was lost comes back, and what others did since stays.
     def test_all_of_it_is_taken_back_but_what_others_changed_since
@@ -121,13 +97,15 @@ module Kippen
       assert_equal 5, settings["wheel_lines"]
       buttons = ask("/api/clients/#{@client}/fitting")["assignments"].map { |item| item["button"] }
       assert_equal %w[mouse/forward mouse/left mouse/middle mouse/right], buttons.grep(/mouse/).sort
-      assert_equal "Revision 4 taken back: nobody confirmed it. Changed since, so it stays: Mouse, wheel lines: 1 → its own", desk["revision"]["note"]
+      assert_equal "Revision 4 taken back: nobody confirmed it. Changed since, so it stays: Mouse, wheel lines: 1 → its own",
+                   desk["revision"]["note"]
     end
 
     # Nobody confirmed either of two: both go, and each is named.
     def test_several_that_nobody_confirmed_are_taken_back_together
       swap
-      change({ "kind" => "assign", "button" => "mouse/back", "gesture" => "tap", "action" => { "kind" => "click", "button" => "left" } }, parent: 2)
+      change({ "kind" => "assign", "button" => "mouse/back", "gesture" => "tap",
+               "action" => { "kind" => "click", "button" => "left" } }, parent: 2)
       change({ "kind" => "clear", "button" => "mouse/right", "gesture" => "tap" }, parent: 3)
       assert_equal [4, ["Mouse, Back side button"]], [pending["revision"], pending["buttons"].map { |one| one["name"] }]
       run_out
@@ -141,8 +119,10 @@ module Kippen
       change({ "kind" => "client", "name" => "One" })
       change({ "kind" => "client", "name" => "Two" })
       assert_equal 409, status
-      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "page" => "mine", "change" => { "kind" => "client", "name" => "Two" })
-      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "page" => "mine", "change" => { "kind" => "client", "name" => "Three" })
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "page" => "mine",
+                                                            "change" => { "kind" => "client", "name" => "Two" })
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "page" => "mine",
+                                                            "change" => { "kind" => "client", "name" => "Three" })
       assert_equal 201, status, "one's own page has nothing against itself"
     end
 
@@ -165,19 +145,22 @@ module Kippen
       listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Here")["id"]
       raw = send_json(:post, "/api/listeners/#{listener}/streams", { "raw" => true })["id"]
       swap
-      send_json(:post, "/api/streams/#{raw}/messages", "messages" => [{ "number" => 1, "t_us" => 0, "source" => "pointer:2", "kind" => "down" }])
+      send_json(:post, "/api/streams/#{raw}/messages",
+                "messages" => [{ "number" => 1, "t_us" => 0, "source" => "pointer:2", "kind" => "down" }])
       assert_nil pending, answer
       send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "revision" => 2)
       assert_equal(["mouse/left"], pending["buttons"].map { |one| one["ref"] })
       hand = ask("/api/clients/#{@client}/hands")["hands"].first["id"]
-      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => hand, "button" => "mouse/left", "script" => ["tap"], "seed" => 1)
+      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => hand, "button" => "mouse/left", "script" => ["tap"],
+                                                                "seed" => 1)
       assert_equal 201, status, answer
       assert_nil pending
     end
 
     # Switched off is another way to lose it.
     def test_a_button_that_was_switched_off_is_on_again
-      change({ "kind" => "assign", "button" => "mouse/back", "gesture" => "tap", "action" => { "kind" => "click", "button" => "left" } })
+      change({ "kind" => "assign", "button" => "mouse/back", "gesture" => "tap",
+               "action" => { "kind" => "click", "button" => "left" } })
       change({ "kind" => "button", "button" => "mouse/left", "set" => { "off" => true } }, parent: 2)
       assert_equal([["mouse/left"], ["mouse/back"]], %w[lost buttons].map { |which| pending[which].map { |one| one["ref"] } })
       run_out
@@ -201,7 +184,8 @@ module Kippen
     def test_it_is_taken_back_at_once_when_asked
       swap
       confirm("take_back" => true)
-      assert_equal ["taken_back", false, 3, "A specialist"], [answer["state"], swapped?, *desk["revision"].values_at("number", "author")]
+      assert_equal ["taken_back", false, 3, "A specialist"],
+                   [answer["state"], swapped?, *desk["revision"].values_at("number", "author")]
       confirm("take_back" => true)
       assert_equal "nothing", answer["state"]
     end

@@ -16,12 +16,22 @@ module Kippen
 
     # A stream begun so many hours ago with presses of so many ms.
     def heard(hours_ago, *lengths)
-      stream = DATABASE[:streams].returning(:id).insert(listener_id: @listener, raw: false, started_at: Time.now - (3600 * hours_ago)).first[:id]
-      rows = lengths.each_with_index.flat_map { |ms, index| [[index * 1_000_000, "down"], [(index * 1_000_000) + (ms * 1000), "up"]] }
-      rows.each.with_index(1) { |(time_us, kind), number| DATABASE[:messages].insert(stream_id: stream, number:, time_us:, kind:, source: EDGE, value: "") }
+      stream = DATABASE[:streams].returning(:id).insert(listener_id: @listener, raw: false,
+                                                        started_at: Time.now - (3600 * hours_ago)).first[:id]
+      rows = lengths.each_with_index.flat_map do |ms, index|
+        [[index * 1_000_000, "down"], [(index * 1_000_000) + (ms * 1000), "up"]]
+      end
+      rows.each.with_index(1) do |(time_us, kind), number|
+        DATABASE[:messages].insert(stream_id: stream, number:, time_us:, kind:, source: EDGE, value: "")
+      end
     end
 
-    def held = @store.contacts(@client, Server::Store::Revisions.new(DATABASE).head(@client).fitting).fetch("pocket-phone", []).map { |one| one.held_us / 1000 }
+    def held
+      @store.contacts(@client, Server::Store::Revisions.new(DATABASE).head(@client).fitting).fetch("pocket-phone", [])
+        .map do |one|
+        one.held_us / 1000
+      end
+    end
 
     def test_the_oldest_stands_first_through_all_streams
       heard(1, 50, 60)

@@ -23,7 +23,8 @@ module Kippen
     def test_each_is_still_its_own
       %w[GET POST].each { |verb| assert_equal "#{verb} /api/clients", asked(verb, "/api/clients").operation.name }
       assert_equal({ "client" => "8" }, asked("GET", "/api/clients/8/lanes").path_parameters)
-      refute_same(*[201, 422].map { |status| asked("POST", "/api/clients").operation.response_for(status, "application/problem+json") })
+      refute_same(*[201, 422]
+        .map { |status| asked("POST", "/api/clients").operation.response_for(status, "application/problem+json") })
       assert_nil asked("DELETE", "/api/clients").operation
       refute_predicate asked("GET", "/api/nothing"), :known_path?
     end

@@ -56,14 +56,19 @@ module Kippen
     def test_every_operation_says_who_may_ask
       OPERATIONS.each do |operation|
         who = operation["x-who"]
-        assert who.is_a?(Array) && !who.empty? && (who - [*ROLES, "anyone", "listener"]).empty?, "#{operation.operation_id}: #{who.inspect}"
+        assert who.is_a?(Array) && !who.empty? &&
+               (who - [*ROLES, "anyone", "listener"]).empty?, "#{operation.operation_id}: #{who.inspect}"
       end
     end
 
     # What changes anything is for specialists and leads, but for signing in, one's own password and joining by code.
     def test_a_viewer_may_change_nothing
-      changing = OPERATIONS.reject { |operation| operation.method == "get" || operation.path.start_with?("/api/session", "/api/joined") }
-      changing -= OPERATIONS.select { |operation| %w[previewChange addService getFitAlong judgeTiming].include?(operation.operation_id) }
+      changing = OPERATIONS.reject do |operation|
+        operation.method == "get" || operation.path.start_with?("/api/session", "/api/joined")
+      end
+      changing -= OPERATIONS.select do |operation|
+        %w[previewChange addService getFitAlong judgeTiming].include?(operation.operation_id)
+      end
       assert_operator changing.size, :>, 5
       changing.each { |operation| refute_includes operation["x-who"], "viewer", operation.operation_id }
     end

@@ -31,7 +31,8 @@ module Kippen
 
     def test_who_said_so_and_the_way_back
       assert_equal 201, correct(SET), answer
-      assert_equal [["Opens the camera"], %w[tap], "A specialist"], [facts["builtin"].map { |one| one["words"] }, facts["gestures"], facts["corrected"]["by"]]
+      assert_equal [["Opens the camera"], %w[tap], "A specialist"],
+                   [facts["builtin"].map { |one| one["words"] }, facts["gestures"], facts["corrected"]["by"]]
       assert_equal 201, correct(nil)
       assert_nil facts["corrected"]
     end
@@ -46,7 +47,8 @@ module Kippen
     end
 
     def test_what_is_said_wrong_is_refused_and_nothing_saved
-      [{ "is" => "fixed" }, { "claims" => [{ "gesture" => "wave", "by" => "x", "free_by" => "y" }] }, {}, { "colour" => "red" }, { "gestures" => [] },
+      [{ "is" => "fixed" }, { "claims" => [{ "gesture" => "wave", "by" => "x", "free_by" => "y" }] }, {}, { "colour" => "red" },
+       { "gestures" => [] },
        { "builtin" => { "tap" => " " } }, { "why" => "x" * 121 }, 7].each do |wrong|
         assert_includes [400, 422], correct(wrong), wrong.inspect
       end

@@ -53,7 +53,9 @@ module Kippen
       def change(newest)
         setting = SETTINGS.sample(random: @random)
         value = 300 + (10 * @random.rand(60))
-        save("/revisions", "opened_on" => newest, "change" => { "kind" => "timing", "button" => BACK, "setting" => setting, "value" => value }) do |number|
+        save("/revisions", "opened_on" => newest,
+                           "change" => { "kind" => "timing", "button" => BACK, "setting" => setting,
+                                         "value" => value }) do |number|
           @acknowledged[number] = [setting, value]
         end
       end
@@ -69,12 +71,17 @@ module Kippen
 
       # The button that has the job after the swap: it confirms.
       def press
-        messages = %w[down up].map { |kind| { "number" => @number += 1, "t_us" => @number * 400_000, "source" => "mouse/right", "kind" => kind } }
+        messages = %w[down up].map do |kind|
+          { "number" => @number += 1, "t_us" => @number * 400_000, "source" => "mouse/right", "kind" => kind }
+        end
         post("/api/streams/#{@stream}/messages", "messages" => messages)
       end
 
       def get(path) = take(@http.get(path))
-      def post(path, body) = take(@http.post(path, JSON.generate(body), "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => @token))
+
+      def post(path, body)
+        take(@http.post(path, JSON.generate(body), "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => @token))
+      end
 
       def take(response)
         @statuses[response.status] += 1
@@ -87,7 +94,9 @@ module Kippen
     def test_every_acknowledged_state_is_whole_and_in_order
       before = deadlocks
       ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + SECONDS
-      people = Array.new(4) { |index| Person.new(APP, @client, DATABASE[:accounts].where(service_id: @service).get(:email), index) }
+      people = Array.new(4) do |index|
+        Person.new(APP, @client, DATABASE[:accounts].where(service_id: @service).get(:email), index)
+      end
       people.map { |person| Thread.new { person.work(ends) } }.each(&:join)
       statuses = people.map(&:statuses).reduce { |all, more| all.merge(more) { |_, one, other| one + other } }
       assert_empty statuses.keys - [200, 201, 409, 422], statuses

@@ -3,7 +3,7 @@
 require_relative "helper"
 
 module Kippen
-  # Wants, hosts, devices, getting ready and sources over the contract.
+  # Hosts, devices, getting ready and sources over the contract.
   class DevicesTest < ServerTest
     SUNNIVA = JSON.parse(File.read(File.join(Server::ROOT, "demo", "sunniva.fitting.json")))
 
@@ -65,7 +65,8 @@ module Kippen
         with_remote
         listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
         bind = lambda { |heard|
-          send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => heard, "button" => "television-remote/volume-down" }])
+          send_json(:put, "/api/listeners/#{listener}/bindings",
+                    "bindings" => [{ "heard" => heard, "button" => "television-remote/volume-down" }])
         }
         bind.call("key:KeyQ")
         assert_equal(%w[open open], %w[pair first-press].map { |id| step("television-remote", id)["state"] })
@@ -78,11 +79,13 @@ module Kippen
     end
 
     def test_a_stand_in_hand_is_heard_of_nobody
-      hand = { "id" => "h", "press_ms" => { "median" => 90 }, "long_ms" => { "median" => 6000 }, "apart_ms" => { "median" => 200 } }
+      hand = { "id" => "h", "press_ms" => { "median" => 90 }, "long_ms" => { "median" => 6000 },
+               "apart_ms" => { "median" => 200 } }
       add_client(ask("/api/clients/#{@client}/fitting").merge("hands" => [hand]))
       @revision = 1
       with_remote
-      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "h", "button" => "television-remote/volume-down", "script" => ["long_press"],
+      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "h", "button" => "television-remote/volume-down",
+                                                                "script" => ["long_press"],
                                                                 "seed" => 1)
       assert_equal 201, status, answer
       assert_equal(%w[open open], %w[pair first-press].map { |id| step("television-remote", id)["state"] })
@@ -103,16 +106,6 @@ module Kippen
       assert_equal({ "key:AudioVolumeUp" => "phone/volume-up", "key:Enter" => nil }, heard)
     end
 
-    # A want that many buttons do is told with some of them.
-    def test_of_many_ways_to_a_want_some_are_told
-      buttons = (1..20).map { |number| { "id" => "b#{number}", "name" => "B#{number}" } }
-      assignments = buttons.map { |button| { "button" => "box/#{button["id"]}", "gesture" => "tap", "action" => { "kind" => "help" } } }
-      add_client("kippen" => "fitting/1", "devices" => [{ "id" => "box", "buttons" => buttons }], "assignments" => assignments,
-                 "wants" => [{ "id" => "help", "what" => "Call", "wrong" => "nuisance", "importance" => "must", "action" => { "kind" => "help" } }])
-      want = ask("/api/clients/#{@client}/wants")["wants"].first
-      assert_equal ["done", 8, 12], [want["state"], want["ways"].size, want["more_ways"]]
-    end
-
     def test_a_wheel_and_a_push_button_can_not_stand_for_each_other
       made("kind" => "host", "host" => { "name" => "Computer", "system" => "computer" })
       made("kind" => "add_device", "of" => "mouse-five", "name" => "Mouse")
@@ -120,21 +113,25 @@ module Kippen
       { %w[wheel:up mouse/left] => "wheel up can't stand for Left button: a step of a wheel has no length",
         %w[key:F8 mouse/wheel-up] => "key F8 can't stand for Wheel up: only a step of a wheel can",
         %w[gamepad:0:level:6
-           mouse/left] => "gamepad left trigger can't stand for Left button: it is open or closed, and this is a level" }.each do |(heard, button), words|
+           mouse/left] => "gamepad left trigger can't stand for Left button: it is open or closed, and this is a level" }
+        .each do |(heard, button), words|
         send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => heard, "button" => button }])
         assert_equal 422, status, words
         assert_match(/can't stand for/, answer["faults"][0]["message"])
         assert_equal words.split(": ").last, answer["faults"][0]["message"].split(": ").last
       end
-      send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => "wheel:up", "button" => "mouse/wheel-up" }])
+      send_json(:put, "/api/listeners/#{listener}/bindings",
+                "bindings" => [{ "heard" => "wheel:up", "button" => "mouse/wheel-up" }])
       assert_equal 200, status
     end
 
     def test_what_is_heard_raw_finds_its_button
       with_remote
       view = press("key:AudioVolumeUp", 0, 90_000, raw: true)
-      assert_equal([["television-remote/volume-up", "Louder"]], view["tiles"].map { |tile| [tile["button"], tile["results"][0]["action_name"]] })
-      assert_equal [{ "source" => "key:AudioVolumeUp", "name" => "key louder", "down" => false, "button" => "television-remote/volume-up" }], view["heard"]
+      assert_equal([["television-remote/volume-up", "Louder"]],
+                   view["tiles"].map { |tile| [tile["button"], tile["results"][0]["action_name"]] })
+      assert_equal [{ "source" => "key:AudioVolumeUp", "name" => "key louder", "down" => false,
+                      "button" => "television-remote/volume-up" }], view["heard"]
       view = press("key:KeyQ", 0, 90_000, raw: true)
       assert_equal [[], [nil]], [view["tiles"], view["heard"].map { |heard| heard["button"] }]
     end
@@ -143,13 +140,16 @@ module Kippen
       with_remote
       listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
       press("key:KeyQ", 0, 90_000, listener:, raw: true)
-      send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => "key:KeyQ", "button" => "television-remote/ok" }])
-      assert_equal(["television-remote/ok"], ask("/api/clients/#{@client}/bench")["streams"][0]["tiles"].map { |tile| tile["button"] })
+      send_json(:put, "/api/listeners/#{listener}/bindings",
+                "bindings" => [{ "heard" => "key:KeyQ", "button" => "television-remote/ok" }])
+      assert_equal(["television-remote/ok"],
+                   ask("/api/clients/#{@client}/bench")["streams"][0]["tiles"].map { |tile| tile["button"] })
     end
 
     def test_what_is_no_source_is_refused
       press("<script>", 0, 1, raw: true)
-      assert_problem 422, ["/messages/0", '"<script>" is no source that can be heard'], ["/messages/1", '"<script>" is no source that can be heard']
+      assert_problem 422, ["/messages/0", '"<script>" is no source that can be heard'],
+                     ["/messages/1", '"<script>" is no source that can be heard']
     end
 
     def test_a_heard_source_is_told_with_codes_and_button
@@ -163,7 +163,8 @@ module Kippen
 
     def test_a_found_button_is_named_taken_out_and_brought_back
       with_remote
-      made("kind" => "add_button", "device" => "television-remote", "button" => { "name" => "Star", "kind" => "contact", "codes" => ["key:F9"] })
+      made("kind" => "add_button", "device" => "television-remote",
+           "button" => { "name" => "Star", "kind" => "contact", "codes" => ["key:F9"] })
       assert device("television-remote")["buttons"].last["added"]
       made("kind" => "take_out", "id" => "television-remote/star")
       assert_equal [{ "id" => "television-remote/star", "name" => "Star" }], devices["taken_out"]
@@ -177,7 +178,8 @@ module Kippen
       assert_equal ["fixed", false, []], [power["is"], power["held_back"], power["heard"]["browser"]]
       assert_equal [{ "gesture" => "tap", "gesture_name" => "tap", "words" => "On or off" }], power["builtin"]
       carries = device("television-remote")["carries"]
-      assert_equal ["tap, double-tap, long-press", 1, 300], [carries["gestures"].join(", "), carries["modes"], carries["double_click_ms"]]
+      assert_equal ["tap, double-tap, long-press", 1, 300],
+                   [carries["gestures"].join(", "), carries["modes"], carries["double_click_ms"]]
       assert_includes carries["settable"], { "setting" => "bounce_guard_ms", "words" => "0, 100, 200, 300 ms" }
     end
 
@@ -188,19 +190,13 @@ module Kippen
       change({ "kind" => "assign", "button" => "grip-right/squeeze", "gesture" => "tap", "action" => MARK }, parent: @revision)
       assert_problem 422, ["/change/button", "this device follows Grip left: change it there, or cut the link first"]
       made("kind" => "assign", "button" => "grip-left/squeeze", "gesture" => "double_tap", "action" => MARK)
-      gestures = ask("/api/clients/#{@client}/fitting")["assignments"].select { |item| item["button"] == "grip-right/squeeze" }.map { |item| item["gesture"] }
+      gestures = ask("/api/clients/#{@client}/fitting")["assignments"].select { |item| item["button"] == "grip-right/squeeze" }
+        .map do |item|
+        item["gesture"]
+      end
       assert_equal %w[tap long_press double_tap].sort, gestures.sort
       made("kind" => "cut", "device" => "grip-right")
       made("kind" => "assign", "button" => "grip-right/squeeze", "gesture" => "tap", "action" => MARK)
-    end
-
-    def test_a_want_says_which_button_does_it
-      with_remote
-      made("kind" => "want", "want" => { "what" => "Louder", "action" => { "kind" => "volume", "direction" => "up" }, "wrong" => "nothing" })
-      want = ask("/api/clients/#{@client}/wants")["wants"][0]
-      assert_equal ["done", "Television remote, Louder: tap, by itself"], [want["state"], want["ways"][0]["words"]]
-      change({ "kind" => "want", "want" => { "what" => "Louder", "hosts" => ["attic"] } }, parent: @revision)
-      assert_problem 422, ["/wants/1/hosts", 'unknown host "attic"']
     end
 
     def test_a_stand_in_hand_presses_through_the_same_way
@@ -208,7 +204,8 @@ module Kippen
       press = { "hand" => "fist", "button" => "grip-left/squeeze", "script" => %w[long_press], "seed" => 5 }
       view = send_json(:post, "/api/clients/#{@client}/hands/presses", press)
       assert_equal 201, status, last_response.body
-      assert_equal([["long_press", "Ask for help"]], view["tiles"].map { |tile| tile["results"][0].values_at("gesture", "action_name") })
+      assert_equal([["long_press", "Ask for help"]],
+                   view["tiles"].map { |tile| tile["results"][0].values_at("gesture", "action_name") })
       assert_equal "Stand-in hand", view["listener"]
       again = send_json(:post, "/api/clients/#{@client}/hands/presses", press)
       lengths = ->(tile) { tile["touches"].map { |touch| touch["ended_us"] - touch["began_us"] } }

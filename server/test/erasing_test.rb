@@ -29,13 +29,19 @@ module Kippen
         @stream ||= post("/api/listeners/#{post("/api/clients/#{@client}/listeners", "name" => "Bench")["id"]}/streams", {})["id"]
         return unless @stream
 
-        messages = %w[down up].map { |kind| { "number" => @number += 1, "t_us" => @number * 100_000, "source" => "mouse/left", "kind" => kind } }
+        messages = %w[down up].map do |kind|
+          { "number" => @number += 1, "t_us" => @number * 100_000, "source" => "mouse/left", "kind" => kind }
+        end
         post("/api/streams/#{@stream}/messages", "messages" => messages)
       end
 
       def screen = post("/api/clients/#{@client}/screens", "host" => "computer", "do" => "ring")
       def sit = post("/api/clients/#{@client}/sittings", "button" => "mouse/left", "way" => "prompts", "whose" => "client")
-      def hand = post("/api/clients/#{@client}/hands/presses", "hand" => "steady", "button" => "mouse/left", "script" => ["tap"], "seed" => 1)
+
+      def hand
+        post("/api/clients/#{@client}/hands/presses", "hand" => "steady", "button" => "mouse/left", "script" => ["tap"],
+                                                      "seed" => 1)
+      end
 
       def save
         newest = get("/api/clients/#{@client}/revisions").dig("revisions", 0, "number") or return
@@ -47,7 +53,10 @@ module Kippen
       def erase(name) = post("/api/clients/#{@client}/erasure", "name" => name)
       def gone? = @statuses.key?(404)
       def get(path) = take(@http.get(path))
-      def post(path, body) = take(@http.post(path, JSON.generate(body), "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => @token || token))
+
+      def post(path, body)
+        take(@http.post(path, JSON.generate(body), "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => @token || token))
+      end
 
       private
 
@@ -78,7 +87,8 @@ module Kippen
           end}")
         end
         assert_equal({ 200 => 1 }, eraser.statuses, "round #{round}")
-        assert_empty does.flat_map { |worker, _| worker.statuses.keys }.uniq - SEEN, does.map { |worker, what| [what, worker.statuses] }.inspect
+        assert_empty does.flat_map { |worker, _| worker.statuses.keys }.uniq - SEEN,
+                     does.map { |worker, what| [what, worker.statuses] }.inspect
         assert_equal([0] * 3, %i[clients listeners sittings].map do |table|
           DATABASE[table].where(table == :clients ? { id: client } : { client_id: client }).count
         end)

@@ -12,7 +12,8 @@ module Kippen
     def first(index)
       http = Rack::Test::Session.new(Rack::MockSession.new(APP, "localhost"))
       token = JSON.parse(http.get("/api/session").body)["csrf"]
-      body = { "service" => "Reedbank #{index}", "name" => "Lead", "email" => "lead#{index}@reedbank.example", "password" => PASSWORD }
+      body = { "service" => "Reedbank #{index}", "name" => "Lead", "email" => "lead#{index}@reedbank.example",
+               "password" => PASSWORD }
       http.post("/api/services", JSON.generate(body), "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => token).status
     end
 

@@ -12,7 +12,8 @@ module Kippen
     end
 
     def setup_client
-      phone = { "id" => "pocket-phone", "kind" => "phone", "worked_with" => "left thumb", "buttons" => [{ "id" => "edge" }, { "id" => "volume-up" }] }
+      phone = { "id" => "pocket-phone", "kind" => "phone", "worked_with" => "left thumb",
+                "buttons" => [{ "id" => "edge" }, { "id" => "volume-up" }] }
       add_client(DEMO.merge("hosts" => [{ "id" => "phone", "name" => "Phone", "system" => "phone" }], "devices" => [phone],
                             "assignments" => { "tap" => MARK, "long_press" => ANSWER }.map do |gesture, action|
                               { "button" => EDGE, "gesture" => gesture, "action" => action }
@@ -24,9 +25,11 @@ module Kippen
     def file(count = 16)
       trials = Array.new(count) do |index|
         long = index.odd?
-        { "intended" => long ? "long_press" : "tap", "trace" => [[0, "down"], [((long ? 1400 : 540) + (index * 5)) * 1000, "up"]] }
+        { "intended" => long ? "long_press" : "tap",
+          "trace" => [[0, "down"], [((long ? 1400 : 540) + (index * 5)) * 1000, "up"]] }
       end
-      { "kippen" => "trials/1", "button" => { "id" => EDGE, "kind" => "contact" }, "offered" => %w[tap long_press], "trials" => trials }
+      { "kippen" => "trials/1", "button" => { "id" => EDGE, "kind" => "contact" }, "offered" => %w[tap long_press],
+        "trials" => trials }
     end
 
     def add_sitting(file = file())
@@ -36,7 +39,8 @@ module Kippen
     end
 
     def want(sitting = add_sitting, **more)
-      send_json(:post, "/api/clients/#{@client}/fits", { "button" => EDGE, "sittings" => [sitting] }.merge(more.transform_keys(&:to_s)))
+      send_json(:post, "/api/clients/#{@client}/fits",
+                { "button" => EDGE, "sittings" => [sitting] }.merge(more.transform_keys(&:to_s)))
       assert_equal 201, status, last_response.body
       @fit = answer["id"]
       answer

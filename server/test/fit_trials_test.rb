@@ -52,7 +52,8 @@ module Kippen
       @fit = answer["id"]
       work
       told = fit["result"]["rests_on"]
-      assert_equal [28, "From 28 presses, 12 of them of another button (pocket-phone, volume-up) that count as this one's."], told.values_at("own", "words")
+      assert_equal [28, "From 28 presses, 12 of them of another button (pocket-phone, volume-up) that count as this one's."],
+                   told.values_at("own", "words")
     end
 
     def test_another_clients_presses_and_fits_are_nobody_elses
@@ -86,7 +87,8 @@ module Kippen
 
     # It is on the button: a fit of taps alone must not take it away, and says that it knows nothing of it.
     def test_what_is_on_the_button_and_was_not_asked_for_is_thought_of
-      sitting = add_sitting(file.merge("offered" => %w[tap], "trials" => file["trials"].select { |one| one["intended"] == "tap" }))
+      sitting = add_sitting(file.merge("offered" => %w[tap],
+                                       "trials" => file["trials"].select { |one| one["intended"] == "tap" }))
       want(sitting)
       work
       assert_equal ["long_press"], fit["result"]["rests_on"]["never_asked"]
@@ -115,7 +117,8 @@ module Kippen
       assert_equal "unseen", todays.call["from"]
       timing = fit["result"]["timing"]
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "fit" => @fit,
-                                                            "change" => { "kind" => "fitted", "scope" => "button", "of" => EDGE, "timing" => timing })
+                                                            "change" => { "kind" => "fitted", "scope" => "button", "of" => EDGE,
+                                                                          "timing" => timing })
       assert_equal 201, status
       # What it has now is what was promised, as it was promised; another price judges it by what it saw.
       assert_equal fit["result"]["compared"].last["right"], todays.call["right"]

@@ -7,20 +7,24 @@ module Kippen
   class FitsTest < FitCase
     def test_from_trials_to_a_fit_that_can_be_set
       assert_equal ["waiting", nil], want.values_at("state", "result")
-      assert_equal 1, DATABASE[:que_jobs].where(job_class: "Kippen::Server::Jobs::FitTiming").where(Sequel.lit("args->>0 = ?", @fit)).count
+      assert_equal 1, DATABASE[:que_jobs].where(job_class: "Kippen::Server::Jobs::FitTiming")
+        .where(Sequel.lit("args->>0 = ?", @fit)).count
       work
       result = fit.fetch("result")
       assert_includes [700, 1000], result["timing"]["long_press_ms"]
       assert_equal [16, false], result["expected"].values_at("n", "few")
-      assert_equal(["today's", "unfitted", "unfitted, as Qt 5.15 has it", "unfitted filters, as X server 21.1 has them", "found by hand", "fitted"],
+      assert_equal(["today's", "unfitted", "unfitted, as Qt 5.15 has it", "unfitted filters, as X server 21.1 has them",
+                    "found by hand", "fitted"],
                    result["compared"].map { |one| one["name"] })
       assert_equal([0.5, 1.0], result["compared"].values_at(0, -1).map { |one| one["right"] })
       assert_equal "or" * 8, result["compared"][0]["state"]
       assert_equal "r" * 16, result["compared"].last["state"]
-      assert_equal(["This button", "All of pocket-phone", "All worked with the left thumb"], result["applies"].map { |one| one["words"] })
+      assert_equal(["This button", "All of pocket-phone", "All worked with the left thumb"],
+                   result["applies"].map { |one| one["words"] })
       long = result["settings"].find { |one| one["name"] == "long_press_ms" }
       assert_equal 500, long["today"]
-      assert_includes long["words"].join(" "), "The longest press that was to be short took 610 ms, the shortest that was to be long 1405 ms."
+      assert_includes long["words"].join(" "),
+                      "The longest press that was to be short took 610 ms, the shortest that was to be long 1405 ms."
       assert_includes result["pays"].map { |one| [one["id"], one["where"]["gesture"]] }, %w[later long_press]
     end
 
@@ -35,9 +39,11 @@ module Kippen
       want(fixed: { "long_press_ms" => 500 })
       work
       assert_equal 500, fit["result"]["timing"]["long_press_ms"]
-      send_json(:post, "/api/clients/#{@client}/fits", "button" => EDGE, "sittings" => [add_sitting], "fixed" => { "long_press_ms" => 1 })
+      send_json(:post, "/api/clients/#{@client}/fits", "button" => EDGE, "sittings" => [add_sitting],
+                                                       "fixed" => { "long_press_ms" => 1 })
       assert_problem 422
-      send_json(:post, "/api/clients/#{@client}/fits", "button" => EDGE, "sittings" => [add_sitting], "fixed" => { "long_press_ms" => 490 })
+      send_json(:post, "/api/clients/#{@client}/fits", "button" => EDGE, "sittings" => [add_sitting],
+                                                       "fixed" => { "long_press_ms" => 490 })
       assert_equal "490 can't be set here; the nearest that can is 500", answer["faults"][0]["message"]
     end
 
@@ -78,7 +84,8 @@ module Kippen
       want
       deadline = Server.deadline(-1)
       Deadline.stub(:new, deadline) { work }
-      assert_equal ["failed", "So many trials take longer to fit than anybody waits: choose fewer sittings."], fit.values_at("state", "error")
+      assert_equal ["failed", "So many trials take longer to fit than anybody waits: choose fewer sittings."],
+                   fit.values_at("state", "error")
     end
 
     # The urgent one has the lower number (Que).
@@ -114,14 +121,16 @@ module Kippen
       send_json(:post, "/api/fits/#{@fit}/judged", "timing" => { "press_at" => 0.3, "release_at" => 0.4 })
       assert_problem 422
       assert_equal along, send_json(:post, "/api/fits/#{@fit}/along", "setting" => "long_press_ms", "timing" => {})
-      assert_equal %w[press release], send_json(:post, "/api/fits/#{@fit}/along", "setting" => "bounce_guard_from", "timing" => {})["values"]
+      assert_equal %w[press release],
+                   send_json(:post, "/api/fits/#{@fit}/along", "setting" => "bounce_guard_from", "timing" => {})["values"]
     end
 
     def test_a_trial_tells_why_under_each_timing
       want
       work
       told = ask("/api/fits/#{@fit}/trials/0")
-      assert_equal([%w[today's other long_press], %w[fitted right tap]], told["told"].values_at(0, -1).map { |one| one.values_at("name", "verdict", "got") })
+      assert_equal([%w[today's other long_press], %w[fitted right tap]],
+                   told["told"].values_at(0, -1).map { |one| one.values_at("name", "verdict", "got") })
       assert_includes told["told"][0]["sentences"].join(" "), "Still down at 500 ms: a long-press."
       ask("/api/fits/#{@fit}/trials/16")
       assert_problem 404
@@ -132,23 +141,30 @@ module Kippen
       work
       timing = fit["result"]["timing"]
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "fit" => @fit, "note" => fit["result"]["note"],
-                                                            "change" => { "kind" => "fitted", "scope" => "button", "of" => EDGE, "timing" => timing })
+                                                            "change" => { "kind" => "fitted", "scope" => "button", "of" => EDGE,
+                                                                          "timing" => timing })
       assert_equal 201, status, last_response.body
       newest = ask("/api/clients/#{@client}/revisions")["revisions"].first
       assert_equal [@fit, 16], newest["evidence"].values_at("fit", "trials")
       assert_match(/\ATiming fitted to 16 presses: \d+ % come out as meant/, newest["note"])
       document = ask("/api/clients/#{@client}/fitting")
       assert_equal timing["long_press_ms"], document["button_timing"][EDGE]["long_press_ms"]
-      apply = ->(change) { send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "fit" => @fit, "change" => change) }
-      [{ "kind" => "client", "name" => "A" }, { "kind" => "timing", "button" => EDGE, "setting" => "long_press_ms", "value" => 700 },
+      apply = lambda { |change|
+        send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "fit" => @fit, "change" => change)
+      }
+      [{ "kind" => "client", "name" => "A" },
+       { "kind" => "timing", "button" => EDGE, "setting" => "long_press_ms", "value" => 700 },
        { "kind" => "fitted", "scope" => "button", "of" => "pocket-phone/volume-up", "timing" => timing }].each do |change|
         apply[change]
         assert_equal [422, "/fit"], [status, answer["faults"][0]["where"]], change.inspect
       end
-      apply[{ "kind" => "fitted", "scope" => "device", "of" => "pocket-phone", "timing" => timing.merge("long_press_ms" => 1234) }]
+      apply[{ "kind" => "fitted", "scope" => "device", "of" => "pocket-phone",
+              "timing" => timing.merge("long_press_ms" => 1234) }]
       moved = ask("/api/clients/#{@client}/revisions")["revisions"].first["evidence"]
-      assert_equal [@fit, "Timing fitted to 16 presses and then moved by hand: what was promised is not of these values."], moved.values_at("fit", "words")
-      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 3, "fit" => "0" * 8, "change" => { "kind" => "client", "name" => "A" })
+      assert_equal [@fit, "Timing fitted to 16 presses and then moved by hand: what was promised is not of these values."],
+                   moved.values_at("fit", "words")
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 3, "fit" => "0" * 8,
+                                                            "change" => { "kind" => "client", "name" => "A" })
       assert_problem 404
     end
 
@@ -159,8 +175,10 @@ module Kippen
       work
       timing = fit["result"]["timing"]
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "fit" => @fit,
-                                                            "change" => { "kind" => "fitted", "scope" => "button", "of" => EDGE, "timing" => timing })
-      older = { "kippen" => "fit/1", "timing" => timing, "expected" => { "right" => 0.9, "low" => 0.8, "high" => 0.95, "n" => 16 } }
+                                                            "change" => { "kind" => "fitted", "scope" => "button", "of" => EDGE,
+                                                                          "timing" => timing })
+      older = { "kippen" => "fit/1", "timing" => timing,
+                "expected" => { "right" => 0.9, "low" => 0.8, "high" => 0.95, "n" => 16 } }
       DATABASE[:fits].where(id: first).update(result: Sequel.pg_jsonb(older))
       assert_equal ["done", nil], ask("/api/fits/#{first}").values_at("state", "result")
       assert_match(/16 presses: 90 % come out/, ask("/api/clients/#{@client}/revisions")["revisions"].first["evidence"]["words"])
@@ -171,7 +189,10 @@ module Kippen
     def test_applied_todays_is_what_was_applied
       want
       work
-      todays = -> { fit["result"].then { |result| result["compared"].first.slice("name", "timing", "right").merge("in_force" => result["in_force"]) } }
+      todays = lambda {
+        fit["result"]
+          .then { |result| result["compared"].first.slice("name", "timing", "right").merge("in_force" => result["in_force"]) }
+      }
       before = todays.call
       timing = fit["result"]["timing"]
       change({ "kind" => "fitted", "scope" => "button", "of" => EDGE, "timing" => timing })
@@ -185,11 +206,13 @@ module Kippen
     end
 
     def test_another_day_against_these
-      slower = file.merge("trials" => file["trials"].map { |one| one.merge("trace" => [[0, "down"], [one["trace"][1][0] + 300_000, "up"]]) })
+      slower = file.merge("trials" => file["trials"]
+        .map { |one| one.merge("trace" => [[0, "down"], [one["trace"][1][0] + 300_000, "up"]]) })
       before = add_sitting
       after = add_sitting(slower)
       told = ask("/api/clients/#{@client}/drift", "button" => EDGE, "before" => before, "after" => after)
-      assert_equal([["length", true], ["gap", false], ["wrong", false]], told["changes"].map { |one| one.values_at("what", "changed") })
+      assert_equal([["length", true], ["gap", false], ["wrong", false]],
+                   told["changes"].map { |one| one.values_at("what", "changed") })
       assert_in_delta 0.00078, told["changes"][0]["p"], 0.0005
     end
   end

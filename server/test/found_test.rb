@@ -14,7 +14,8 @@ module Kippen
 
     def test_each_says_what_it_is_and_where_it_leads
       undo = found("take my last change back").first
-      assert_equal({ "kind" => "do", "id" => "undo", "name" => "Take the last change back", "of" => nil, "note" => nil, "leads" => nil }, undo)
+      assert_equal({ "kind" => "do", "id" => "undo", "name" => "Take the last change back", "of" => nil, "note" => nil,
+                     "leads" => nil }, undo)
       assert_equal({ "step" => "devices", "devices" => "find" }, found("which button is it").first["leads"])
       assert_equal ["button", EDGE], found("edge key").first.values_at("kind", "id")
     end
@@ -28,7 +29,8 @@ module Kippen
 
     def test_what_was_saved_is_found_by_what_it_changed_and_by_its_note
       change({ "kind" => "button", "button" => EDGE, "set" => { "name" => "Evensong key" } })
-      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "note" => "Before the choir", "change" => { "kind" => "note" })
+      send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2, "note" => "Before the choir",
+                                                            "change" => { "kind" => "note" })
       saved = ->(said) { found(said).select { |one| one["kind"] == "revision" }.map { |one| one.values_at("id", "of") } }
       assert_equal [["2", "A specialist"]], saved["evensong key"]
       assert_equal [["3", "A specialist"]], saved["the choir"]

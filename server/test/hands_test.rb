@@ -33,7 +33,9 @@ module Kippen
 
     def test_it_presses_as_it_is_turned
       held = lambda do |dials|
-        tile = post_hand("presses", hand: "steady", seed: 1, button: EDGE, script: ["tap"], dials:)["tiles"].max_by { |one| one["began_us"] }
+        tile = post_hand("presses", hand: "steady", seed: 1, button: EDGE, script: ["tap"], dials:)["tiles"].max_by do |one|
+          one["began_us"]
+        end
         tile["touches"].first.then { |touch| touch["ended_us"] - touch["began_us"] }
       end
       assert_operator held.call("press" => 1500), :>, held.call({}) * 8

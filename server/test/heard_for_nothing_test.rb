@@ -9,7 +9,9 @@ module Kippen
     HOSTS = [{ "id" => "phone", "system" => "phone" }, { "id" => "tv", "system" => "television" }].freeze
 
     def hear(path, source)
-      messages = [[1, 1000, "down"], [2, 90_000, "up"]].map { |number, t_us, kind| { "number" => number, "t_us" => t_us, "source" => source, "kind" => kind } }
+      messages = [[1, 1000, "down"], [2, 90_000, "up"]].map do |number, t_us, kind|
+        { "number" => number, "t_us" => t_us, "source" => source, "kind" => kind }
+      end
       send_json(:post, path, "messages" => messages)
       assert_equal 200, status, answer
     end
@@ -43,7 +45,9 @@ module Kippen
       add_client("kippen" => "fitting/1", "hosts" => HOSTS, "devices" => devices)
       listen_to_everything("key:AudioVolumeUp")
       assert_opens
-      states = ask("/api/clients/#{@client}/devices")["devices"].map { |one| one["steps"].find { |step| step["id"] == "first-press" }["state"] }
+      states = ask("/api/clients/#{@client}/devices")["devices"].map do |one|
+        one["steps"].find { |step| step["id"] == "first-press" }["state"]
+      end
       assert_empty states & %w[seen done], "nobody knows whose press it was"
     end
 

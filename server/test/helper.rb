@@ -85,7 +85,9 @@ module Kippen
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => parent, "change" => change)
     end
 
-    def assign(gesture, action, parent: 1) = change({ "kind" => "assign", "button" => EDGE, "gesture" => gesture, "action" => action }, parent:)
+    def assign(gesture, action, parent: 1)
+      change({ "kind" => "assign", "button" => EDGE, "gesture" => gesture, "action" => action }, parent:)
+    end
 
     def assert_problem(expected, *faults)
       assert_equal expected, status, last_response.body

@@ -90,7 +90,8 @@ module Kippen
       assert_equal ["Pocket phone, Edge key, double-tap: Mark the packet.", "Pocket phone, Edge key, tap: Wake the screen.",
                     "Pocket phone, Edge key, long-press: as for all → 900 ms."], words
       assert_equal ["Pocket phone, Edge key, double-tap: no longer Mark the packet.",
-                    "Pocket phone, Edge key, long-press: 900 ms → as for all."], ask("/api/clients/#{@client}/differences", "from" => 3, "to" => 1)["words"]
+                    "Pocket phone, Edge key, long-press: 900 ms → as for all."],
+                   ask("/api/clients/#{@client}/differences", "from" => 3, "to" => 1)["words"]
       assert_empty ask("/api/clients/#{@client}/differences", "from" => 2, "to" => 2)["words"]
     end
   end

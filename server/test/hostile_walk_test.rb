@@ -14,13 +14,17 @@ module Kippen
     METHODS = %w[get post put patch delete].freeze
 
     # As JSON text: some of it is none.
-    RAW = ["1e400", "-1e400", "NaN", '"\\ud800"', '"\\udfff\\ud800"', '"\\u0000"', '"a\\u0000b"', "\"\xFF\xFE\"", '{"a":1,"a":2}', '{"\\u0000":1}', "[1,", "01",
+    RAW = ["1e400", "-1e400", "NaN", '"\\ud800"', '"\\udfff\\ud800"', '"\\u0000"', '"a\\u0000b"', "\"\xFF\xFE\"",
+           '{"a":1,"a":2}', '{"\\u0000":1}', "[1,", "01",
            '"\\x41"', "'a'", ("[" * 200) + ("]" * 200)].freeze
-    STRINGS = ["", " ", "a" * 121, "a" * 5_000, "../../etc/passwd", "%00", "%ff", "'; DROP TABLE clients; --", "<script>alert(1)</script>", "${x}", "{{7*7}}",
-               "\u202Eabc", "e\u0301" * 200, "👩‍👩‍👧", "null", "NaN", "0x10", "1e3", "00000000-0000-0000-0000-000000000000", "2026-13-40T25:61:61Z",
+    STRINGS = ["", " ", "a" * 121, "a" * 5_000, "../../etc/passwd", "%00", "%ff", "'; DROP TABLE clients; --",
+               "<script>alert(1)</script>", "${x}", "{{7*7}}",
+               "\u202Eabc", "e\u0301" * 200, "👩‍👩‍👧", "null", "NaN", "0x10", "1e3", "00000000-0000-0000-0000-000000000000",
+               "2026-13-40T25:61:61Z",
                "\r\nset-cookie: a=b",
                "\t", "\uFEFF", "\u2028", "\\", "//", "a/b/c", "__proto__", "constructor", "base", "everywhere"].freeze
-    OTHER = [nil, true, false, 0, -1, 1, 2**31, 2**53, 2**63, 2**64, -(2**63) - 1, 10**40, 1.5, 1e308, -0.0, [], [[]], [nil], [0] * 3_000, {}, { "" => 1 },
+    OTHER = [nil, true, false, 0, -1, 1, 2**31, 2**53, 2**63, 2**64, -(2**63) - 1, 10**40, 1.5, 1e308, -0.0, [], [[]], [nil],
+             [0] * 3_000, {}, { "" => 1 },
              { "kind" => "assign" }, { "a" * 5_000 => 1 }, { "id" => nil }, Array.new(300) { |i| { "id" => i } }].freeze
     VALUES = [*RAW, *STRINGS.map { |one| JSON.generate(one) }, *OTHER.map { |one| JSON.generate(one) }].freeze
     MARK = "here-it-stands"
@@ -36,7 +40,8 @@ module Kippen
       join = send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone")["id"]
       sitting, fit = add_fit(@client)
       send_json(:post, "/api/service/kinds", "document" => PAD)
-      @right = { "sitting" => sitting, "fit" => fit, "number" => "0", "kind" => "grip", "shelf" => "reed-pad", "shipped" => "grip",
+      @right = { "sitting" => sitting, "fit" => fit, "number" => "0", "kind" => "grip", "shelf" => "reed-pad",
+                 "shipped" => "grip",
                  "client" => @client, "listener" => listener, "stream" => stream, "own" => stream, "join" => join,
                  "account" => DATABASE[:accounts].where(service_id: @service).get(:id).to_s }
       @token = csrf
@@ -46,7 +51,11 @@ module Kippen
     def resolve(schema)
       return {} unless schema.is_a?(Hash)
 
-      schema["$ref"] ? resolve(schema["$ref"].delete_prefix("#/").split("/").reduce(CONTRACT) { |at, key| at.fetch(key) }) : schema
+      if schema["$ref"]
+        resolve(schema["$ref"].delete_prefix("#/").split("/").reduce(CONTRACT) { |at, key| at.fetch(key) })
+      else
+        schema
+      end
     end
 
     # [body…] that the contract takes by their shape, one for each of several forms.
@@ -86,7 +95,9 @@ module Kippen
     # [[method, path, query, body as JSON text with a mark or nil]…]
     def requests
       CONTRACT["paths"].flat_map do |path, operations|
-        operations.slice(*METHODS).flat_map { |method, operation| of_operation(method, path, operation, operations.fetch("parameters", [])) }
+        operations.slice(*METHODS).flat_map do |method, operation|
+          of_operation(method, path, operation, operations.fetch("parameters", []))
+        end
       end
     end
 
@@ -97,7 +108,8 @@ module Kippen
       bodies = schema ? samples(schema) : [nil]
       right = path.gsub(/\{(\w+)\}/) { @right.fetch(Regexp.last_match(1)) }
       in_path = @right.keys.select { |name| path.include?("{#{name}}") }.map do |name|
-        [method, path.gsub(/\{(\w+)\}/) { |part| part == "{#{name}}" ? MARK : @right.fetch(part[1..-2]) }, known, bodies.first && JSON.generate(bodies.first)]
+        [method, path.gsub(/\{(\w+)\}/) { |part| part == "{#{name}}" ? MARK : @right.fetch(part[1..-2]) }, known,
+         bodies.first && JSON.generate(bodies.first)]
       end
       in_query = known.keys.map { |name| [method, right, known.merge(name => MARK), nil] }
       in_body = schema ? bodies.flat_map { |body| marked(body).map { |one| [method, right, known, JSON.generate(one)] } } : []
@@ -129,7 +141,8 @@ module Kippen
       query = query.map { |name, one| "#{name}=#{one == MARK ? escaped(plain) : one}" }.join("&")
       sent = body&.sub("\"#{MARK}\"") { value }
       DATABASE.transaction(rollback: :always) do
-        public_send(method, query.empty? ? path : "#{path}?#{query}", body ? sent : {}, "CONTENT_TYPE" => "application/json", "HTTP_X_CSRF_TOKEN" => @token)
+        public_send(method, query.empty? ? path : "#{path}?#{query}", body ? sent : {}, "CONTENT_TYPE" => "application/json",
+                                                                                        "HTTP_X_CSRF_TOKEN" => @token)
       end
       look_at(method, path, sent)
       status

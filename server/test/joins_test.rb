@@ -15,14 +15,16 @@ module Kippen
     def join(code = @join["code"], name: "Her phone", from: "127.0.0.1", anew: false)
       Server::Rates::COUNTERS.clear
       code = (@join = send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone"))["code"] if anew
-      post("/api/joined", JSON.generate("code" => code, "name" => name), "CONTENT_TYPE" => "application/json", "REMOTE_ADDR" => from)
+      post("/api/joined", JSON.generate("code" => code, "name" => name), "CONTENT_TYPE" => "application/json",
+                                                                         "REMOTE_ADDR" => from)
       answer
     end
 
     # As the joined browser asks: without a session, with its token.
     def as_joined(method, path, body = nil)
       clear_cookies
-      public_send(method, path, body ? JSON.generate(body) : {}, "CONTENT_TYPE" => "application/json", "HTTP_AUTHORIZATION" => "Bearer #{@token}")
+      public_send(method, path, body ? JSON.generate(body) : {}, "CONTENT_TYPE" => "application/json",
+                                                                 "HTTP_AUTHORIZATION" => "Bearer #{@token}")
       answer
     end
 
@@ -30,7 +32,9 @@ module Kippen
 
     def send_press(source = "key:F8")
       stream = as_joined(:post, "/api/joined/streams", {})["id"]
-      messages = [[1, 0, "down"], [2, 100_000, "up"]].map { |number, t_us, kind| { "number" => number, "t_us" => t_us, "source" => source, "kind" => kind } }
+      messages = [[1, 0, "down"], [2, 100_000, "up"]].map do |number, t_us, kind|
+        { "number" => number, "t_us" => t_us, "source" => source, "kind" => kind }
+      end
       as_joined(:post, "/api/joined/streams/#{stream}/messages", "messages" => messages)
     end
 
@@ -43,7 +47,8 @@ module Kippen
       listener = ask("/api/clients/#{@client}/joins")["joins"][0]["listener"]
       send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => [{ "heard" => "key:F8", "button" => EDGE }])
       view = ask("/api/streams/#{said["stream"]}")
-      assert_equal ["Her phone", ["Wake the screen"]], [view["listener"], view["tiles"].map { |tile| tile["results"][0]["action_name"] }]
+      assert_equal ["Her phone", ["Wake the screen"]],
+                   [view["listener"], view["tiles"].map { |tile| tile["results"][0]["action_name"] }]
     end
 
     def test_a_code_is_six_letters_and_digits_that_are_not_taken_for_each_other
@@ -82,7 +87,8 @@ module Kippen
 
     def test_who_joined_sees_nothing_else
       joined
-      %W[/api/clients /api/clients/#{@client} /api/clients/#{@client}/bench /api/clients/#{@client}/fitting /api/audit].each do |path|
+      %W[/api/clients /api/clients/#{@client} /api/clients/#{@client}/bench /api/clients/#{@client}/fitting
+         /api/audit].each do |path|
         as_joined(:get, path)
         assert_problem 401
       end
@@ -95,7 +101,8 @@ module Kippen
       listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
       stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
       joined
-      as_joined(:post, "/api/joined/streams/#{stream}/messages", "messages" => [{ "number" => 1, "t_us" => 0, "source" => "key:F8", "kind" => "down" }])
+      as_joined(:post, "/api/joined/streams/#{stream}/messages",
+                "messages" => [{ "number" => 1, "t_us" => 0, "source" => "key:F8", "kind" => "down" }])
       assert_problem 404
     end
 

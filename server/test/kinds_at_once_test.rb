@@ -5,7 +5,8 @@ require_relative "committed"
 module Kippen
   # Several at one kind at the same moment, each with a way of their own to the database.
   class KindsAtOnceTest < CommittedCase
-    PAD = JSON.parse(File.read(File.join(Server::DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad", "name" => "Reed pad").freeze
+    PAD = JSON.parse(File.read(File.join(Server::DATA, "kinds", "touchpad.json")))
+      .merge("id" => "reed-pad", "name" => "Reed pad").freeze
 
     def account = Server::Store::Accounts.new(DATABASE).open(DATABASE[:accounts].where(service_id: @service).get(:id))
     def kept(database = DATABASE) = Server::Store::KeptKinds.new(database, account)
@@ -26,7 +27,9 @@ module Kippen
 
     # With the audit trail, which speaks of the service.
     def audited(database, who)
-      Server::Store::Save.new(database).on(@client, author: "Somebody", account: who) { |head| Server::Store::Save::Made.new(fitting: head.fitting) }
+      Server::Store::Save.new(database).on(@client, author: "Somebody", account: who) do |head|
+        Server::Store::Save::Made.new(fitting: head.fitting)
+      end
     end
 
     # New ones of the same id get ids of their own, and a client is saved meanwhile.

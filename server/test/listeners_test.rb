@@ -35,10 +35,13 @@ module Kippen
 
     # What only opens and closes stands for a button that gives force: full force, or none.
     def test_a_key_that_stands_for_a_force_button_is_full_force_and_none
-      fitting = Fitting.read("kippen" => "fitting/1", "devices" => [{ "id" => "grip", "buttons" => [{ "id" => "squeeze", "kind" => "force" }] }])
+      fitting = Fitting.read("kippen" => "fitting/1",
+                             "devices" => [{ "id" => "grip", "buttons" => [{ "id" => "squeeze", "kind" => "force" }] }])
       reader = Server::Store::RawMessages.new(fitting, { "key:F6" => "grip/squeeze" })
       heard = ->(kind, value = "") { Press::Bench::Message.new(number: 1, time_us: 0, source: "key:F6", kind:, value:) }
-      told = [heard.call("down"), heard.call("level", "0.3"), heard.call("up"), heard.call("notch")].map { |one| reader.resolve(one)&.to_a&.last(3) }
+      told = [heard.call("down"), heard.call("level", "0.3"), heard.call("up"), heard.call("notch")].map do |one|
+        reader.resolve(one)&.to_a&.last(3)
+      end
       assert_equal [["grip/squeeze", "level", "1"], ["grip/squeeze", "level", "0.3"], ["grip/squeeze", "level", "0"], nil], told
     end
 

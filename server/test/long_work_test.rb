@@ -64,7 +64,8 @@ module Kippen
 
     def test_short_work_goes_before_long_and_waits_by_turns
       urgent = ->(short, before) { Count.priority(short, before) }
-      assert_equal [10, 20, 1000, 1010, 30_000], [urgent[true, 0], urgent[true, 1], urgent[false, 0], urgent[false, 1], urgent[false, 99_999]]
+      assert_equal [10, 20, 1000, 1010, 30_000],
+                   [urgent[true, 0], urgent[true, 1], urgent[false, 0], urgent[false, 1], urgent[false, 99_999]]
     end
   end
 end

@@ -6,7 +6,8 @@ module Kippen
   # No single stored row makes a client unopenable: what can't be read is left out, told, and kept.
   class OddRowsTest < ServerTest
     MOUSE = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
-    PARTS = ["", "/where", "/screens", "/where", "/screens", "/devices", "/lanes", "/wants", "/bench", "/revisions", "/joins", "/hands", "/settings",
+    PARTS = ["", "/where", "/screens", "/where", "/screens", "/devices", "/lanes", "/wants", "/bench", "/revisions", "/joins",
+             "/hands", "/settings",
              "/arrangements", "/everything", "/tuning"].freeze
 
     def setup
@@ -18,7 +19,8 @@ module Kippen
     end
 
     def revision(number, document, **more)
-      DATABASE[:revisions].insert(client_id: @client, number:, parent: number - 1, document: Sequel.pg_jsonb(document), author: "?", **more)
+      DATABASE[:revisions].insert(client_id: @client, number:, parent: number - 1, document: Sequel.pg_jsonb(document),
+                                  author: "?", **more)
     end
 
     def hear(number, source, kind, value = "", time_us: number * 1000, stream: @stream)
@@ -56,7 +58,8 @@ module Kippen
         test.revision(3, { "kippen" => "fitting/1", "hosts" => [nil], "assignments" => [{ "button" => "gone/gone" }] })
       },
       "messages of buttons" => lambda { |test|
-        [["", "down"], ["nothing", "down"], ["a/b/c", "up"], ["mouse/left", "level", "x"], ["mouse/left", "dance"], ["remote/ok", "notch"],
+        [["", "down"], ["nothing", "down"], ["a/b/c", "up"], ["mouse/left", "level", "x"], ["mouse/left", "dance"],
+         ["remote/ok", "notch"],
          ["\u{1F4A5}", "down"]]
           .each_with_index do |row, index|
           test.hear(index + 1, *row)
@@ -66,7 +69,8 @@ module Kippen
       },
       "messages as heard" => lambda { |test|
         raw = DATABASE[:streams].returning(:id).insert(listener_id: test.listener, raw: true).first[:id]
-        ["key:F9", "key:", "gamepad:", "gamepad:x:level:", "pointer:", "wheel:up", "::", "mouse/left"].each_with_index do |source, index|
+        ["key:F9", "key:", "gamepad:", "gamepad:x:level:", "pointer:", "wheel:up", "::",
+         "mouse/left"].each_with_index do |source, index|
           test.hear((index * 2) + 1, source, "down", stream: raw)
           test.hear((index * 2) + 2, source, "level", "-3", stream: raw)
         end
@@ -93,54 +97,72 @@ module Kippen
       },
       "benches" => lambda { |test|
         test.hear(1, "mouse/left", "down")
-        DATABASE[:benches].insert(stream_id: test.stream, basis: "1", state: Sequel.pg_jsonb({ "kippen" => "bench-state/9" }), last_us: 5,
+        DATABASE[:benches].insert(stream_id: test.stream, basis: "1", state: Sequel.pg_jsonb({ "kippen" => "bench-state/9" }),
+                                  last_us: 5,
                                   last_number: 1, rows: 3, received: 1,
                                   heard_through: 1, heard: Sequel.pg_jsonb({ "x" => [] }))
       },
       "rests" => lambda { |test|
         test.hear(1, "mouse/left", "down")
-        DATABASE[:rests].insert(stream_id: test.stream, rows: 0, at_us: 1, at_number: 0, lasting: true, state: Sequel.pg_jsonb({ "hosts" => 7 }))
+        DATABASE[:rests].insert(stream_id: test.stream, rows: 0, at_us: 1, at_number: 0, lasting: true,
+                                state: Sequel.pg_jsonb({ "hosts" => 7 }))
+      }, "tiles" => lambda { |test|
+        DATABASE[:tiles].insert(stream_id: test.stream, row: 0, key: "x", story: Sequel.pg_jsonb({ "odd" => true }))
+      }, "clients" => lambda { |test|
+        DATABASE[:clients].where(id: test.client).update(open: Sequel.pg_jsonb({ "wants" => 7 }), name: "", about: "")
       },
-      "tiles" => ->(test) { DATABASE[:tiles].insert(stream_id: test.stream, row: 0, key: "x", story: Sequel.pg_jsonb({ "odd" => true })) },
-      "clients" => ->(test) { DATABASE[:clients].where(id: test.client).update(open: Sequel.pg_jsonb({ "wants" => 7 }), name: "", about: "") },
       "screens" => lambda { |test|
-        DATABASE[:screens].insert(client_id: test.client, host: "desk", state: Sequel.pg_jsonb({ "kippen" => "screen/1", "open" => 7 }))
+        DATABASE[:screens].insert(client_id: test.client, host: "desk",
+                                  state: Sequel.pg_jsonb({ "kippen" => "screen/1", "open" => 7 }))
       },
       "sittings" => lambda { |test|
         odd = { button: "mouse/left", way: "dance", whose: "nobody", seed: -1, author: "" }
         [[{ "a" => 1 }, { "number" => "x" }, [[1, "bang"]]], [[], 7, {}],
          [["tap"], { "number" => 3, "intended" => "wave" }, [["x"], 7, nil]]].each do |offered, prompt, trace|
-          DATABASE[:sittings].insert(client_id: test.client, offered: Sequel.pg_jsonb_wrap(offered), prompt: Sequel.pg_jsonb_wrap(prompt),
+          DATABASE[:sittings].insert(client_id: test.client, offered: Sequel.pg_jsonb_wrap(offered),
+                                     prompt: Sequel.pg_jsonb_wrap(prompt),
                                      trace: Sequel.pg_jsonb_wrap(trace), ended_at: Time.now, **odd)
         end
-        DATABASE[:sittings].insert(client_id: test.client, offered: Sequel.pg_jsonb(%w[tap]), prompt: Sequel.pg_jsonb({ "intended" => 7 }),
+        DATABASE[:sittings].insert(client_id: test.client, offered: Sequel.pg_jsonb(%w[tap]),
+                                   prompt: Sequel.pg_jsonb({ "intended" => 7 }),
                                    asked: Sequel.pg_jsonb([7, nil]),
-                                   trace: Sequel.pg_jsonb([[5, "up"], [1, "down"], [2, "level", "x"]]), **odd, button: "gone/gone")
+                                   trace: Sequel.pg_jsonb([[5, "up"], [1, "down"], [2, "level", "x"]]), **odd,
+                                   button: "gone/gone")
       },
       "trials" => lambda { |test|
-        sitting = DATABASE[:sittings].returning(:id).insert(client_id: test.client, offered: Sequel.pg_jsonb(%w[tap]), button: "mouse/left", way: "prompts",
-                                                            whose: "client", seed: 1, author: "").first[:id]
-        [["tap", [[5, "down"], [1, "up"]]], ["wave", []], ["rest", { "a" => 1 }], ["tap", [[0, "level", 0.5]]], ["tap", [7, nil, [0, "down"]]]]
+        sitting = DATABASE[:sittings].returning(:id)
+          .insert(client_id: test.client, offered: Sequel.pg_jsonb(%w[tap]), button: "mouse/left", way: "prompts",
+                  whose: "client", seed: 1, author: "").first[:id]
+        [["tap", [[5, "down"], [1, "up"]]], ["wave", []], ["rest", { "a" => 1 }], ["tap", [[0, "level", 0.5]]],
+         ["tap", [7, nil, [0, "down"]]]]
           .each_with_index do |(intended, trace), number|
           DATABASE[:trials].insert(sitting_id: sitting, number:, button: "mouse/left", intended:, trace: Sequel.pg_jsonb(trace))
         end
       },
       "fits" => lambda { |test|
-        odd = { client_id: test.client, sittings: Sequel.pg_jsonb([7]), price: 0.05, fixed: Sequel.pg_jsonb({}), digest: "x", author: "", state: "done" }
-        ["mouse/left", "gone/gone"].product([{ "kippen" => "trials/9" }, {}], [nil, { "timing" => 7 }, { "kippen" => "fit/9" }]).each do |button, file, result|
-          DATABASE[:fits].insert(button:, file: Sequel.pg_jsonb(file), trials: Sequel.pg_jsonb({}), result: result && Sequel.pg_jsonb(result), **odd)
+        odd = { client_id: test.client, sittings: Sequel.pg_jsonb([7]), price: 0.05, fixed: Sequel.pg_jsonb({}), digest: "x",
+                author: "", state: "done" }
+        ["mouse/left", "gone/gone"].product([{ "kippen" => "trials/9" }, {}],
+                                            [nil, { "timing" => 7 }, { "kippen" => "fit/9" }]).each do |button, file, result|
+          DATABASE[:fits].insert(button:, file: Sequel.pg_jsonb(file), trials: Sequel.pg_jsonb({}),
+                                 result: result && Sequel.pg_jsonb(result), **odd)
         end
       },
       "evidence" => lambda { |test|
-        none = %i[file fixed].to_h { |name| [name, Sequel.pg_jsonb({})] }.merge(%i[trials sittings].to_h { |name| [name, Sequel.pg_jsonb([])] })
-        row = { client_id: test.client, button: "", price: 1, digest: "x", author: "", result: Sequel.pg_jsonb({ "expected" => 7 }), **none }
+        none = { file: {}, fixed: {}, trials: [], sittings: [] }.transform_values { |value| Sequel.pg_jsonb(value) }
+        row = { client_id: test.client, button: "", price: 1, digest: "x", author: "",
+                result: Sequel.pg_jsonb({ "expected" => 7 }), **none }
         fit = DATABASE[:fits].returning(:id).insert(**row).first[:id]
         [1, 900].each { |number| DATABASE[:evidence].insert(client_id: test.client, number:, fit_id: fit) }
       },
       "audit" => lambda { |test|
-        DATABASE[:audit].insert(service_id: test.service, author: "", what: "", client_id: test.client, detail: Sequel.pg_jsonb({ "x" => [1, nil] }))
+        DATABASE[:audit].insert(service_id: test.service, author: "", what: "", client_id: test.client,
+                                detail: Sequel.pg_jsonb({ "x" => [1, nil] }))
       },
-      "viewings" => ->(test) { DATABASE[:viewings].insert(account_id: DATABASE[:accounts].where(service_id: test.service).get(:id), client_id: test.client) }
+      "viewings" => lambda { |test|
+        DATABASE[:viewings]
+          .insert(account_id: DATABASE[:accounts].where(service_id: test.service).get(:id), client_id: test.client)
+      }
     }.freeze
 
     attr_reader :client, :listener, :stream, :service
@@ -158,12 +180,15 @@ module Kippen
       assert_equal [[3, 2], 1], [desk["unreadable"], desk["revision"]["number"]]
       change({ "kind" => "client", "name" => "On" }, parent: 1)
       assert_equal([[], 4], ask("/api/clients/#{@client}").then { |now| [now["unreadable"], now["revision"]["number"]] })
-      assert_equal({ "kippen" => "fitting/1", "devices" => 7 }, DATABASE[:revisions].where(client_id: @client, number: 2).get(:document).to_hash)
+      assert_equal({ "kippen" => "fitting/1", "devices" => 7 },
+                   DATABASE[:revisions].where(client_id: @client, number: 2).get(:document).to_hash)
     end
 
     # Every table that is a client's: a new one must be thought of here.
     def test_no_table_was_forgotten
-      of_clients = DATABASE.tables.select { |table| DATABASE.foreign_key_list(table).any? { |key| %i[clients listeners streams].include?(key[:table]) } }
+      of_clients = DATABASE.tables.select do |table|
+        DATABASE.foreign_key_list(table).any? { |key| %i[clients listeners streams].include?(key[:table]) }
+      end
       planted = ODD.keys.map { |name| name[/\A\w+/].to_sym }
       assert_empty of_clients - planted - [:streams]
     end

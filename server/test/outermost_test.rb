@@ -16,7 +16,8 @@ module Kippen
     end
 
     def test_every_answer_carries_the_headers
-      paths = { "/" => 200, "/api/health" => 200, "/api/clients" => 200, "/api/clients/none" => 404, "/api/nothing" => 404, "/assets/../x" => 200 }
+      paths = { "/" => 200, "/api/health" => 200, "/api/clients" => 200, "/api/clients/none" => 404, "/api/nothing" => 404,
+                "/assets/../x" => 200 }
       paths.each do |path, expected|
         get(path)
         assert_equal expected, status, path
@@ -38,7 +39,9 @@ module Kippen
       env = Rack::MockRequest.env_for("/api/clients", "HTTP_HOST" => "localhost")
       odd = ["a=%", "search=%ff", "a%00=1", "a=%00", "a=1&a[b]=2", "search=%ED%A0%80", (["a=1"] * 5000).join("&")]
       odd.each { |query| assert_equal 400, APP.call(env.merge("QUERY_STRING" => query)).first, query.slice(0, 40) }
-      ["/api/clients/%", "/api/%ff", "/%00"].each { |path| assert_equal 400, APP.call(env.merge("PATH_INFO" => path)).first, path }
+      ["/api/clients/%", "/api/%ff", "/%00"].each do |path|
+        assert_equal 400, APP.call(env.merge("PATH_INFO" => path)).first, path
+      end
     end
 
     def test_ids_that_nothing_can_have
@@ -59,19 +62,24 @@ module Kippen
     end
 
     def test_what_is_no_json_object
-      { "[]" => 400, "3" => 400, "null" => 400, "\"a\"" => 400, "{" => 400, "a=%" => 400, "{\"a\":1e400}" => 400, "{\"a\":\"\\ud800\"}" => 400,
+      { "[]" => 400, "3" => 400, "null" => 400, "\"a\"" => 400, "{" => 400, "a=%" => 400, "{\"a\":1e400}" => 400,
+        "{\"a\":\"\\ud800\"}" => 400,
         "{\"\\u0000\":1}" => 400, "\xFF" => 400, "{\"a\":1,\"a\":2}" => 400 }.each do |body, expected|
-        %w[/api/session/sign-in /api/session/demo /api/joined].each { |path| assert_equal expected, send_raw("POST", path, body), "#{path} #{body.inspect}" }
+        %w[/api/session/sign-in /api/session/demo /api/joined].each do |path|
+          assert_equal expected, send_raw("POST", path, body), "#{path} #{body.inspect}"
+        end
         assert_problem expected
       end
     end
 
     def test_only_json_is_taken
-      [nil, "", "text/plain", "application/x-www-form-urlencoded", "multipart/form-data; boundary=x", "application/jsonp"].each do |type|
+      [nil, "", "text/plain", "application/x-www-form-urlencoded", "multipart/form-data; boundary=x",
+       "application/jsonp"].each do |type|
         assert_equal 415, send_raw("POST", "/api/session/sign-in", "{}", type:), type.inspect
         assert_problem 415
       end
-      assert_equal 401, send_raw("POST", "/api/session/sign-in", JSON.generate("email" => "a@b", "password" => "x"), type: "Application/JSON; charset=utf-8")
+      assert_equal 401, send_raw("POST", "/api/session/sign-in", JSON.generate("email" => "a@b", "password" => "x"),
+                                 type: "Application/JSON; charset=utf-8")
     end
 
     def test_who_is_not_known_may_send_less
@@ -84,7 +92,8 @@ module Kippen
         custom_request("POST", "/api/session/sign-in", {}, env)
         assert_problem 413
       end
-      custom_request("POST", "/api/joined/streams", {}, { input: long * 10, "CONTENT_TYPE" => "application/json", "HTTP_AUTHORIZATION" => "Bearer made-up" })
+      custom_request("POST", "/api/joined/streams", {},
+                     { input: long * 10, "CONTENT_TYPE" => "application/json", "HTTP_AUTHORIZATION" => "Bearer made-up" })
       assert_problem 413
     end
 
@@ -106,7 +115,9 @@ module Kippen
       outermost = Server::Outermost.new(->(_) { [200, {}, []] })
       [[200, 200], [201, 503]].each do |backlog, expected|
         server = Struct.new(:backlog).new(backlog)
-        Puma::Server.stub(:current, server) { assert_equal expected, outermost.call(Rack::MockRequest.env_for("/api/health")).first }
+        Puma::Server.stub(:current, server) do
+          assert_equal expected, outermost.call(Rack::MockRequest.env_for("/api/health")).first
+        end
       end
     end
 
@@ -115,14 +126,16 @@ module Kippen
       Tempfile.create("no-room") do |file|
         outermost = Server::Outermost.new(->(env) { [200, {}, [env["REQUEST_METHOD"]]] }, no_room: file.path)
         ask = ->(method, path) { outermost.call(Rack::MockRequest.env_for(path, method:)) }
-        [["GET", "/api/clients", 200], ["POST", "/api/clients", 507], ["PUT", "/api/listeners/x/bindings", 507], ["POST", "/api/session/sign-in", 200],
+        [["GET", "/api/clients", 200], ["POST", "/api/clients", 507], ["PUT", "/api/listeners/x/bindings", 507],
+         ["POST", "/api/session/sign-in", 200],
          ["POST", "/api/clients/x/previews", 200]]
           .each do |method, path, expected|
           status, headers, = ask.call(method, path)
           assert_equal [expected, "low"], [status, headers["x-kippen-room"]], "#{method} #{path}"
         end
         File.unlink(file.path)
-        assert_equal([200, nil], ask.call("POST", "/api/clients").then { |status, headers, _| [status, headers["x-kippen-room"]] })
+        assert_equal([200, nil], ask.call("POST",
+                                          "/api/clients").then { |status, headers, _| [status, headers["x-kippen-room"]] })
         FileUtils.touch(file.path)
       end
     end

@@ -6,11 +6,13 @@ require "json_schemer"
 module Kippen
   # Kinds of device that no list has, over the contract: read, used, given away, refused.
   class OwnKindsTest < ServerTest
-    PAD = JSON.parse(File.read(File.join(Server::DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad", "name" => "Reed pad").freeze
+    PAD = JSON.parse(File.read(File.join(Server::DATA, "kinds", "touchpad.json")))
+      .merge("id" => "reed-pad", "name" => "Reed pad").freeze
 
     def setup
       super
-      add_client("kippen" => "fitting/1", "client" => { "name" => "Somebody" }, "hosts" => [{ "id" => "desk", "name" => "Desk", "system" => "computer" }])
+      add_client("kippen" => "fitting/1", "client" => { "name" => "Somebody" },
+                 "hosts" => [{ "id" => "desk", "name" => "Desk", "system" => "computer" }])
       @revision = 1
     end
 
@@ -35,7 +37,8 @@ module Kippen
       # … to another service.
       @service = store.add_service("Withy Bed")
       sign_in_as("specialist")
-      add_client("kippen" => "fitting/1", "client" => { "name" => "Else" }, "hosts" => [{ "id" => "desk", "system" => "computer" }])
+      add_client("kippen" => "fitting/1", "client" => { "name" => "Else" },
+                 "hosts" => [{ "id" => "desk", "system" => "computer" }])
       @revision = 1
       assert_equal 201, made("kind" => "kind", "document" => file)
       assert_equal 201, made("kind" => "add_device", "of" => "reed-pad", "host" => "desk")
@@ -53,7 +56,8 @@ module Kippen
         change(second, parent: @revision)
         assert_includes [409, 422], status, answer
         devices = ask("/api/clients/#{@client}/devices")
-        assert_equal devices["devices"].map { |one| one["kind"] }.sort, devices["kinds"].select { |one| one["used"] }.map { |one| one["id"] }.sort
+        assert_equal devices["devices"].map { |one| one["kind"] }.sort,
+                     devices["kinds"].select { |one| one["used"] }.map { |one| one["id"] }.sort
       end
     end
 
@@ -76,7 +80,8 @@ module Kippen
     def test_what_is_wrong_in_it_is_told_where_it_stands
       assert_equal 422, made("kind" => "kind", "document" => PAD.merge("hosts" => { "computer" => {} }))
       assert_includes answer["faults"].map { |fault| fault["where"] }, "/change/document/hosts/computer/gestures"
-      [PAD.except("name"), PAD.merge("kippen" => "kind/2"), { "kippen" => "kind/1", "id" => "a", "name" => "A" }, [], 7].each do |wrong|
+      [PAD.except("name"), PAD.merge("kippen" => "kind/2"), { "kippen" => "kind/1", "id" => "a", "name" => "A" }, [],
+       7].each do |wrong|
         assert_includes [400, 422], made("kind" => "kind", "document" => wrong), wrong.inspect[0, 80]
       end
       assert_empty own

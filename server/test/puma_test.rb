@@ -13,7 +13,8 @@ module Kippen
     def setup
       @told = StringIO.new
       writer = Class.new(Puma::LogWriter) { prepend Server::Seldom }.new(StringIO.new, @told)
-      options = { log_writer: writer, http_content_length_limit: 1_000, supported_http_methods: :any, min_threads: 1, max_threads: 1,
+      options = { log_writer: writer, http_content_length_limit: 1_000, supported_http_methods: :any, min_threads: 1,
+                  max_threads: 1,
                   lowlevel_error_handler: ->(error, env, status) { Server::Outermost.broken(error, env, status) } }
       app = Server::Outermost.new(->(_) { [200, {}, ["here"]] }, no_room: nil)
       # As server/puma.rb does it.
@@ -54,7 +55,8 @@ module Kippen
       trials = "POST /api/clients/0/trials HTTP/1.1\r\n#{heads}\r\n\r\n#{"x" * 1_001}"
       assert_equal 200, answer(trials.sub("\r\n", "\r\nConnection: close\r\n")).first
       assert_problem 413, trials.sub("Cookie: a=b", "Connection: close")
-      assert_problem 413, "POST /api/clients/0/trials HTTP/1.1\r\nHost: localhost\r\nCookie: a=b\r\nContent-Length: 8000001\r\n\r\n"
+      assert_problem 413, "POST /api/clients/0/trials HTTP/1.1\r\nHost: localhost\r\nCookie: a=b\r\nContent-Length: " \
+                          "8000001\r\n\r\n"
       TCPSocket.open("127.0.0.1", @port) do |socket|
         socket.write(trials)
         assert_match(/ 200 /, socket.readpartial(1_000))

@@ -41,7 +41,8 @@ module Kippen
 
     def test_what_a_page_saved_itself_and_what_others_changed_elsewhere_is_no_conflict
       save = lambda do |page, change|
-        send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "page" => page, "change" => { "button" => EDGE }.merge(change))
+        send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "page" => page,
+                                                              "change" => { "button" => EDGE }.merge(change))
         status
       end
       assert_equal [201, 201, 201, 409],

@@ -15,12 +15,15 @@ module Kippen
 
     # Names of classes, modules and values that the files of a room define.
     def defined_in(folder)
-      Dir[File.join(folder, "**", "*.rb")].flat_map { |file| File.read(file).scan(/^\s*(?:class|module) ([A-Z]\w+)/).flatten }.uniq - SHARED
+      Dir[File.join(folder, "**",
+                    "*.rb")].flat_map { |file| File.read(file).scan(/^\s*(?:class|module) ([A-Z]\w+)/).flatten }.uniq - SHARED
     end
 
     def spoken_in(folder)
       files = Dir["#{folder}.rb", File.join(folder, "**", "*.rb")].reject { |file| file.include?("/migrations/") }
-      files.to_h { |file| [file.delete_prefix("#{Server::ROOT}/"), File.read(file).gsub(/#.*$/, "").gsub(/"(?:[^"\\]|\\.)*"/, "")] }
+      files.to_h do |file|
+        [file.delete_prefix("#{Server::ROOT}/"), File.read(file).gsub(/#.*$/, "").gsub(/"(?:[^"\\]|\\.)*"/, "")]
+      end
     end
 
     def assert_unknown(folder, others)
@@ -32,7 +35,8 @@ module Kippen
 
     def test_rooms_of_the_service
       SERVER.each do |room, others|
-        names = others.flat_map { |other| defined_in(File.join(Server::ROOT, "server", other)) } - defined_in(File.join(Server::ROOT, "server", room))
+        names = others.flat_map { |other| defined_in(File.join(Server::ROOT, "server", other)) } - defined_in(File
+          .join(Server::ROOT, "server", room))
         assert_unknown(File.join(Server::ROOT, "server", room), names)
       end
     end

@@ -8,7 +8,9 @@ module Kippen
   class SchemaTest < Minitest::Test
     SCHEMA = JSONSchemer.schema(JSON.parse(File.read(File.join(Server::ROOT, "docs", "fitting.schema.json"))))
     DEMO = ServerTest::DEMO
-    CASES = Dir[File.join(Server::ROOT, "core", "test", "press", "cases", "*.json")].flat_map { |file| JSON.parse(File.read(file)) }
+    CASES = Dir[File.join(Server::ROOT, "core", "test", "press", "cases", "*.json")].flat_map do |file|
+      JSON.parse(File.read(file))
+    end
 
     def with(members) = DEMO.merge(members)
 
@@ -38,16 +40,21 @@ module Kippen
       { "arrangements" => [{ "id" => "a", "name" => "A", "parts" => [{ "gesture" => "tap", "action" => {} }] }] },
       { "follow" => "nose" }, { "hosts" => {} }, { "devices" => [{ "id" => "Big" }] },
       { "modes" => [{ "id" => "base" }] }, { "places" => [{ "id" => "p" }] }, { "timing" => { "long_press_ms" => 99 } },
-      { "timing" => { "bounce_guard_from" => "above" } }, { "button_timing" => [] }, { "assignments" => [{ "button" => "pocket-phone/edge" }] },
+      { "timing" => { "bounce_guard_from" => "above" } }, { "button_timing" => [] },
+      { "assignments" => [{ "button" => "pocket-phone/edge" }] },
       { "assignments" => [{ "button" => "pocket-phone/edge", "gesture" => "wave", "action" => { "kind" => "help" } }] },
-      { "assignments" => [{ "button" => "pocket-phone/edge", "gesture" => "tap", "action" => { "kind" => "mode", "how" => "often" } }] },
+      { "assignments" => [{ "button" => "pocket-phone/edge", "gesture" => "tap",
+                            "action" => { "kind" => "mode", "how" => "often" } }] },
       { "assignments" => [{ "button" => "pocket-phone/edge", "gesture" => "hold", "action" => { "kind" => "help" },
                             "repeat" => { "after_ms" => 1, "every_ms" => 50 } }] },
       { "hosts" => [{ "id" => "phone", "system" => "toaster" }] }, { "hosts" => [{ "id" => "phone", "double_click_ms" => 5 }] },
       { "devices" => [{ "id" => "d", "kind" => "A mouse" }] }, { "devices" => [{ "id" => "d", "on" => { "device" => "box" } }] },
-      { "devices" => [{ "id" => "d", "ready" => { "pair" => true } }] }, { "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "codes" => [""] }] }] },
-      *[7, { "is" => "maybe" }, { "is" => "fixed" }, { "held_back" => "no" }, { "builtin" => { "wave" => "x" } }, { "builtin" => { "tap" => " " } },
-        { "gestures" => [] }, { "gestures" => %w[tap tap] }, { "claims" => [{ "gesture" => "tap", "by" => "x" }] }, { "claims" => 5 },
+      { "devices" => [{ "id" => "d", "ready" => { "pair" => true } }] },
+      { "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "codes" => [""] }] }] },
+      *[7, { "is" => "maybe" }, { "is" => "fixed" }, { "held_back" => "no" }, { "builtin" => { "wave" => "x" } },
+        { "builtin" => { "tap" => " " } },
+        { "gestures" => [] }, { "gestures" => %w[tap tap] }, { "claims" => [{ "gesture" => "tap", "by" => "x" }] },
+        { "claims" => 5 },
         { "claims" => [{ "gesture" => "tap", "by" => "x", "free_by" => "y", "freed" => true }] }].map do |said|
         { "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "corrected" => said }] }] }
       end,
@@ -74,7 +81,8 @@ module Kippen
     def test_the_schema_of_kinds_refuses_what_is_none
       mouse = JSON.parse(File.read(File.join(Server::DATA, "kinds", "mouse-five.json")))
       button = mouse["buttons"].first
-      wrong = [mouse.except("ready"), mouse.merge("hosts" => { "toaster" => {} }), mouse.merge("buttons" => [button.except("why")]),
+      wrong = [mouse.except("ready"), mouse.merge("hosts" => { "toaster" => {} }),
+               mouse.merge("buttons" => [button.except("why")]),
                mouse.merge("buttons" => [button.merge("kind" => "lever")]), mouse.merge("outline" => [{ "star" => [1] }])]
       wrong.each { |data| refute KIND.valid?(data), data.inspect.slice(0, 200) }
     end

@@ -19,7 +19,10 @@ module Kippen
     end
 
     def screen = ask("/api/clients/#{@client}/screens")["screens"].first
-    def by_hand(**asked) = send_json(:post, "/api/clients/#{@client}/screens", { "host" => "computer" }.merge(asked.transform_keys(&:to_s)))
+
+    def by_hand(**asked)
+      send_json(:post, "/api/clients/#{@client}/screens", { "host" => "computer" }.merge(asked.transform_keys(&:to_s)))
+    end
 
     def send_rows(*rows)
       messages = rows.map do |at, source, kind, value|
@@ -50,7 +53,8 @@ module Kippen
     def test_a_mode_that_is_on_is_shown_and_told_by_its_cues
       begun = press(KNEE, 710)
       assert_equal({ "name" => "Reading", "how" => "lock" }, screen["mode"])
-      assert_equal([["long_press", %w[hear]], ["mode_begins", %w[hear see]]], begun["cues"].map { |cue| cue.values_at("event", "ways") })
+      assert_equal([["long_press", %w[hear]], ["mode_begins", %w[hear see]]],
+                   begun["cues"].map { |cue| cue.values_at("event", "ways") })
       over = press(KNEE, 710)
       assert_nil screen["mode"]
       assert_equal [["mode_ends", "Reading is over"]], over["cues"].map { |cue| cue.values_at("event", "words") }.last(1)
@@ -60,12 +64,17 @@ module Kippen
     # Whether the key is down can't be seen: it is told each time.
     def test_a_key_that_stays_down_is_told_on_and_off
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1, "change" => {
-                  "kind" => "assign", "button" => KNEE, "gesture" => "tap", "action" => { "kind" => "modifier", "key" => "Shift", "how" => "lock" }
+                  "kind" => "assign", "button" => KNEE, "gesture" => "tap",
+                  "action" => { "kind" => "modifier", "key" => "Shift", "how" => "lock" }
                 })
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 2,
-                                                            "change" => { "kind" => "cues", "cues" => { "key_on" => %w[hear], "key_off" => %w[see] } })
+                                                            "change" => { "kind" => "cues",
+                                                                          "cues" => { "key_on" => %w[hear],
+                                                                                      "key_off" => %w[see] } })
       assert_equal 201, status, answer
-      told = Array.new(3) { press(KNEE)["cues"].map { |cue| cue.values_at("event", "words", "ways") }.select { |event, *| event.start_with?("key") } }
+      told = Array.new(3) do
+        press(KNEE)["cues"].map { |cue| cue.values_at("event", "words", "ways") }.select { |event, *| event.start_with?("key") }
+      end
       on = [["key_on", "Shift stays down", %w[hear]]]
       assert_equal [on, [["key_off", "Shift is up again", %w[see]]], on], told
     end
@@ -84,7 +93,8 @@ module Kippen
     def test_a_shortlist_is_stepped_through_with_one_button
       at("tidebook")
       press(CHEEK, 710)
-      assert_equal [0, ["New log line", "Take it back", "Next page", "Ask for help", "Leave"]], screen["list"].values_at("marked", "lines")
+      assert_equal [0, ["New log line", "Take it back", "Next page", "Ask for help", "Leave"]],
+                   screen["list"].values_at("marked", "lines")
       3.times { press(CHEEK) }
       assert_equal 3, screen["list"]["marked"]
       press(CHEEK, 710)
@@ -107,7 +117,8 @@ module Kippen
     def test_a_stand_in_hand_presses_where_the_client_is_and_a_mode_that_it_took_stays_on
       by_hand(do: "point", element: "app:rookery")
       hand = lambda { |button, wanted, seed|
-        send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "fist", "button" => button, "script" => [wanted], "seed" => seed)
+        send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "fist", "button" => button, "script" => [wanted],
+                                                                  "seed" => seed)
       }
       hand[KNEE, "long_press", 1]
       assert_equal "Reading", screen.dig("mode", "name")
@@ -124,9 +135,11 @@ module Kippen
       change({ "kind" => "add_device", "of" => "computer-itself", "host" => "computer" })
       assert_equal 201, status, answer
       plugged = "what-happens-to-the-computer/plugged-in"
-      change({ "kind" => "assign", "button" => plugged, "gesture" => "tap", "action" => { "kind" => "open", "app" => "wrenbox" } }, parent: 2)
+      change({ "kind" => "assign", "button" => plugged, "gesture" => "tap",
+               "action" => { "kind" => "open", "app" => "wrenbox" } }, parent: 2)
       assert_includes screen["happenings"], { "button" => plugged, "name" => "Plugged in" }
-      assert_equal(["app:wrenbox", "Wrenbox is open."], by_hand(do: "happen", button: plugged).then { |now| [now["elements"].first["key"], now["said"]] })
+      assert_equal(["app:wrenbox", "Wrenbox is open."],
+                   by_hand(do: "happen", button: plugged).then { |now| [now["elements"].first["key"], now["said"]] })
       by_hand(do: "happen", button: KNEE)
       assert_problem 422
       change({ "kind" => "assign", "button" => plugged, "gesture" => "long_press", "action" => { "kind" => "help" } }, parent: 3)
@@ -155,7 +168,8 @@ module Kippen
       refuses = screen["refuses"].map { |one| one["what"] }
       assert_includes refuses, "Log: Phone shows 6 lines; from the 7 on they stay here and are not shown."
       assert_includes refuses, "Knee switch, tap: “New log line” does not exist on a phone"
-      press_of = send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "fist", "button" => KNEE, "script" => ["tap"], "seed" => 1)
+      press_of = send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "fist", "button" => KNEE,
+                                                                           "script" => ["tap"], "seed" => 1)
       assert_equal 201, status, press_of
       assert_equal "“New log line” does not exist on Phone: nothing happened.", screen["said"]
     end

@@ -5,17 +5,22 @@ require_relative "helper"
 module Kippen
   # What a service says of hosts of a sort: kept edition by edition, in the form of the file that ships.
   class ServiceHostsTest < ServerTest
-    SAID = { "kippen" => "hosts/1", "hosts" => [{ "system" => "television", "shortlist" => { "most" => 7 }, "steps" => { "most" => 3 },
-                                                  "keeps" => [{ "keys" => %w[F9], "why" => "its own guide" }] }] }.freeze
+    SAID = { "kippen" => "hosts/1",
+             "hosts" => [{ "system" => "television", "shortlist" => { "most" => 7 }, "steps" => { "most" => 3 },
+                           "keeps" => [{ "keys" => %w[F9], "why" => "its own guide" }] }] }.freeze
 
-    def keep(document = SAID, opened_on = nil) = send_json(:post, "/api/service/hosts", { "document" => document, "opened_on" => opened_on })
+    def keep(document = SAID, opened_on = nil)
+      send_json(:post, "/api/service/hosts", { "document" => document, "opened_on" => opened_on })
+    end
+
     def hosts = ask("/api/service/hosts")
 
     def test_it_is_said_changed_and_told_by_system
       assert_equal [nil, []], hosts.values_at("edition", "by_system")
       keep
       assert_equal [201, 1, "A specialist"], [status, answer["edition"], answer["said"]["by"]]
-      assert_equal [{ "system" => "television", "says" => { "lines" => 7, "steps" => 3, "keeps" => SAID["hosts"][0]["keeps"] } }], hosts["by_system"]
+      assert_equal [{ "system" => "television",
+                      "says" => { "lines" => 7, "steps" => 3, "keeps" => SAID["hosts"][0]["keeps"] } }], hosts["by_system"]
       assert_equal({ "lines" => 5, "steps" => 4 }, hosts["usual"].last.slice("lines", "steps"))
       keep
       assert_equal 409, status, "somebody has said it already"
@@ -39,7 +44,8 @@ module Kippen
     def test_what_is_wrong_is_told_where_it_stands
       { [{ "system" => "kettle" }] => "/document/hosts/0/system",
         [{ "system" => "phone", "shortlist" => { "most" => 0 } }] => "/document/hosts/0/shortlist/most",
-        [{ "system" => "phone", "steps" => { "most" => 99 } }] => "/document/hosts/0/steps/most", [{ "system" => "phone" }] * 2 => "/document/hosts",
+        [{ "system" => "phone", "steps" => { "most" => 99 } }] => "/document/hosts/0/steps/most",
+        [{ "system" => "phone" }] * 2 => "/document/hosts",
         [{ "system" => "phone", "keeps" => [{ "keys" => [], "why" => "x" }] }] => "/document/hosts/0/keeps/0/keys",
         [{ "system" => "phone", "steps" => 3 }] => "/document/hosts/0/steps" }.each do |list, where|
         keep(SAID.merge("hosts" => list))

@@ -5,25 +5,35 @@ require_relative "helper"
 module Kippen
   # Kinds of device that a service keeps: edition by edition, for all its clients, unseen by any other service.
   class ServiceKindsTest < ServerTest
-    PAD = JSON.parse(File.read(File.join(Server::DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad", "name" => "Reed pad").freeze
-    DESK = { "kippen" => "fitting/1", "client" => { "name" => "Somebody" }, "hosts" => [{ "id" => "desk", "name" => "Desk", "system" => "computer" }] }.freeze
+    PAD = JSON.parse(File.read(File.join(Server::DATA, "kinds", "touchpad.json")))
+      .merge("id" => "reed-pad", "name" => "Reed pad").freeze
+    DESK = { "kippen" => "fitting/1", "client" => { "name" => "Somebody" },
+             "hosts" => [{ "id" => "desk", "name" => "Desk", "system" => "computer" }] }.freeze
 
     def setup
       super
       add_client(DESK)
     end
 
-    def keep(document = PAD, opened_on = nil) = send_json(:post, "/api/service/kinds", { "document" => document, "opened_on" => opened_on })
+    def keep(document = PAD, opened_on = nil)
+      send_json(:post, "/api/service/kinds", { "document" => document, "opened_on" => opened_on })
+    end
+
     def kept = ask("/api/service/kinds")["kinds"]
     def editions(id = "reed-pad") = ask("/api/service/kinds/#{id}/editions")["editions"]
-    def put_back(edition, opened_on) = send_json(:post, "/api/service/kinds/reed-pad/editions", "edition" => edition, "opened_on" => opened_on)
+
+    def put_back(edition, opened_on)
+      send_json(:post, "/api/service/kinds/reed-pad/editions", "edition" => edition, "opened_on" => opened_on)
+    end
+
     def take_away(opened_on, id = "reed-pad") = send_json(:delete, "/api/service/kinds/#{id}?opened_on=#{opened_on}", {})
     def file(at = "reed-pad") = ask("/api/service/kinds/#{at}")
 
     def test_a_kind_is_kept_changed_and_put_back
       assert_equal ["reed-pad", 1], keep.values_at("id", "edition")
       assert_equal [201, 2], [keep(PAD.merge("name" => "Reed pad, new"), 1)["edition"], status].reverse
-      assert_equal([["Reed pad, new", 2, 0, "A specialist"]], kept.map { |one| [one["name"], one["edition"], one["used"], one["said"]["by"]] })
+      assert_equal([["Reed pad, new", 2, 0, "A specialist"]],
+                   kept.map { |one| [one["name"], one["edition"], one["used"], one["said"]["by"]] })
       assert_equal [PAD.merge("edition" => 1), "Reed pad, new"], [file("reed-pad?edition=1"), file["name"]]
       assert_equal 3, put_back(1, 2)["edition"]
       assert_equal "Reed pad", file["name"]
@@ -92,7 +102,8 @@ module Kippen
     def test_what_is_wrong_is_refused_where_it_stands
       keep(PAD.merge("hosts" => {}))
       assert_equal [422, ["/document/hosts"]], [status, answer["faults"].map { |fault| fault["where"] }]
-      keep(PAD.merge("ready" => Array.new(40) { |at| PAD["ready"][0].merge("id" => "s#{at}", "how" => "x" * 500, "see" => "x" * 500) }, "words" => "y" * 500))
+      keep(PAD.merge("ready" => Array
+        .new(40) { |at| PAD["ready"][0].merge("id" => "s#{at}", "how" => "x" * 500, "see" => "x" * 500) }, "words" => "y" * 500))
       assert_includes [201, 422], status
       [nil, 7, [], { "kippen" => "kind/1" }, PAD.merge("kippen" => "kind/2")].each do |odd|
         keep(odd)
@@ -128,7 +139,8 @@ module Kippen
 
     # Old editions go before there are too many of them, the newest never.
     def test_editions_are_kept_within_bounds
-      kinds = Server::Store::KeptKinds.new(DATABASE, Server::Store::Accounts.new(DATABASE).open(DATABASE[:accounts].where(service_id: @service).get(:id)))
+      kinds = Server::Store::KeptKinds.new(DATABASE, Server::Store::Accounts.new(DATABASE)
+                                             .open(DATABASE[:accounts].where(service_id: @service).get(:id)))
       60.times { |at| kinds.save(PAD.merge("name" => "Pad #{at}"), at.zero? ? nil : at) }
       numbers = kinds.editions("reed-pad").map { |row| row[:edition] }
       assert_equal [60, 50, 11], [numbers.first, numbers.size, numbers.last]

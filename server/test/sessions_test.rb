@@ -60,7 +60,8 @@ module Kippen
       store.add(@service, email: closed, name: "Closed", role: "viewer", password: PASSWORD)
       DATABASE[:accounts].where(email: closed).update(status: Server::Store::Accounts::CLOSED)
       known = tries_of(EMAIL)
-      assert_equal([["Not signed in. The address or the password is not right", 401]] * 8, known[0].first(8).map { |answer, code| [answer["detail"], code] })
+      assert_equal([["Not signed in. The address or the password is not right", 401]] * 8,
+                   known[0].first(8).map { |answer, code| [answer["detail"], code] })
       assert_equal([403, 403], known[0].last(2).map { |_, code| code })
       assert_equal 8, known[1], "once a try, and not where it is locked"
       [tries_of("nobody@reedbank.example"), tries_of(closed)].each do |unknown|
@@ -170,7 +171,8 @@ module Kippen
 
     def test_a_form_of_another_site_is_refused
       sign_in(EMAIL)
-      post("/api/clients", JSON.generate(DEMO), "CONTENT_TYPE" => "application/json", "HTTP_ORIGIN" => "https://elsewhere.example", "HTTP_X_CSRF_TOKEN" => csrf)
+      post("/api/clients", JSON.generate(DEMO), "CONTENT_TYPE" => "application/json",
+                                                "HTTP_ORIGIN" => "https://elsewhere.example", "HTTP_X_CSRF_TOKEN" => csrf)
       assert_equal 403, status
     end
 
@@ -185,7 +187,9 @@ module Kippen
 
     def test_the_demo_opens_by_one_press_only_where_it_was_started_with_it
       service = store.demo_service || store.add_service("Demo", demo: true)
-      store.add(service, email: "demo@reedbank.example", name: "Demo lead", role: "lead", password: PASSWORD) unless store.demo_account("lead")
+      unless store.demo_account("lead")
+        store.add(service, email: "demo@reedbank.example", name: "Demo lead", role: "lead", password: PASSWORD)
+      end
       send_json(:post, "/api/session/demo", "role" => "lead")
       assert account["demo"]
       Server::App.set :demo, false
@@ -203,7 +207,9 @@ module Kippen
       store.add(demo, email: EMAIL, name: "Double", role: "lead", password: "#{PASSWORD}, demo")
       store.add(demo, email: "only@demo.example", name: "Only there", role: "lead", password: PASSWORD)
       assert_raises(Server::Store::Accounts::Taken) do
-        DATABASE.transaction(savepoint: true) { store.add(demo, email: EMAIL.upcase, name: "Again", role: "viewer", password: PASSWORD) }
+        DATABASE.transaction(savepoint: true) do
+          store.add(demo, email: EMAIL.upcase, name: "Again", role: "viewer", password: PASSWORD)
+        end
       end
       { EMAIL => false, "only@demo.example" => true }.each do |email, there|
         sign_in(email)

@@ -16,14 +16,19 @@ module Kippen
 
     def begin_sitting(**more)
       send_json(:post, "/api/clients/#{@client}/sittings",
-                { "button" => EDGE, "way" => "prompts", "whose" => "client", "offered" => %w[tap long_press] }.merge(more.transform_keys(&:to_s)))
+                { "button" => EDGE, "way" => "prompts", "whose" => "client",
+                  "offered" => %w[tap long_press] }.merge(more.transform_keys(&:to_s)))
       assert_equal 201, status, last_response.body
       @sitting = answer["id"]
       answer
     end
 
     def now = ask("/api/sittings/#{@sitting}")
-    def step(what, **more) = send_json(:post, "/api/sittings/#{@sitting}/steps", { "do" => what }.merge(more.transform_keys(&:to_s)))
+
+    def step(what, **more)
+      send_json(:post, "/api/sittings/#{@sitting}/steps", { "do" => what }.merge(more.transform_keys(&:to_s)))
+    end
+
     def done(**more) = step("done", prompt: now["prompt"]["number"], **more)
 
     # Presses for so long each, one after the other.

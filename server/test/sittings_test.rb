@@ -36,7 +36,8 @@ module Kippen
         kept = now["trials"].size
         number = now["prompt"]["number"]
         after = done
-        assert_equal [kept + (intended == "rest" ? 1 : 0), number + 1], [after["trials"].size, after["prompt"]["number"]], intended
+        assert_equal [kept + (intended == "rest" ? 1 : 0), number + 1], [after["trials"].size, after["prompt"]["number"]],
+                     intended
       end
       assert_equal %w[rest], now["trials"].map { |one| one["intended"] }.uniq
     end
@@ -85,7 +86,8 @@ module Kippen
       assert_equal 0, now["rows"]
       press(80)
       other = send_json(:post, "/api/listeners/#{@listener}/streams", {})["id"]
-      send_json(:post, "/api/streams/#{other}/messages", "messages" => [{ "number" => 1, "t_us" => 5, "source" => EDGE, "kind" => "down" }])
+      send_json(:post, "/api/streams/#{other}/messages",
+                "messages" => [{ "number" => 1, "t_us" => 5, "source" => EDGE, "kind" => "down" }])
       assert_equal 2, now["rows"]
     end
 
@@ -143,7 +145,8 @@ module Kippen
                                            "apart_ms" => { "median" => 150 } }])
       add_client(with_hand)
       begin_sitting
-      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "steady", "button" => EDGE, "script" => %w[tap], "seed" => 1)
+      send_json(:post, "/api/clients/#{@client}/hands/presses", "hand" => "steady", "button" => EDGE, "script" => %w[tap],
+                                                                "seed" => 1)
       assert_equal [100], now["heard"]["held"]
     end
 
@@ -181,7 +184,8 @@ module Kippen
       assert_equal 201, status, last_response.body
       assert_equal [[80], "file", false], [answer["trials"].first["held"], *answer.values_at("way", "open")]
       send_json(:post, "/api/clients/#{@client}/trials", "button" => EDGE,
-                                                         "file" => file.merge("trials" => [{ "intended" => "wave", "trace" => [[1, "bang"]] }]))
+                                                         "file" => file.merge("trials" => [{ "intended" => "wave",
+                                                                                             "trace" => [[1, "bang"]] }]))
       assert_problem 422
     end
 

@@ -18,18 +18,24 @@ module Kippen
       @sent = Hash.new(0)
     end
 
-    def stream = send_json(:post, "/api/listeners/#{send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]}/streams", {})["id"]
+    def stream
+      send_json(:post, "/api/listeners/#{send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]}/streams",
+                {})["id"]
+    end
 
     def put(stop:, pauses: [2000, 30_000])
       steps = [nil, *pauses].map { |ms| { "action" => LOUDER, "pause_ms" => ms }.compact }
-      change({ "kind" => "assign", "button" => KNEE, "gesture" => "tap", "action" => { "kind" => "steps", "steps" => steps, "stop" => stop } })
+      change({ "kind" => "assign", "button" => KNEE, "gesture" => "tap",
+               "action" => { "kind" => "steps", "steps" => steps, "stop" => stop } })
       assert_equal 201, last_response.status, last_response.body
     end
 
     # Messages at so many ms after the beginning, which is also what the service's clock says.
     def heard(at_ms, *rows, stream: @stream)
       at(at_ms) do
-        messages = rows.map { |source, kind| { "number" => @sent[stream] += 1, "t_us" => at_ms * 1000, "source" => source, "kind" => kind } }
+        messages = rows.map do |source, kind|
+          { "number" => @sent[stream] += 1, "t_us" => at_ms * 1000, "source" => source, "kind" => kind }
+        end
         send_json(:post, "/api/streams/#{stream}/messages", "messages" => messages)
       end
     end
@@ -97,7 +103,8 @@ module Kippen
       assert_equal ["itself", KNEE, CHEEK], asks[1]["choices"].map { |one| one["value"] } & ["itself", KNEE, CHEEK]
       put(stop: CHEEK)
       chip = ask("/api/clients/#{@client}/lanes")["lanes"].flat_map { |lane| lane["chips"] }.find { |one| one["steps"] }
-      assert_equal ["3 steps: Louder, Louder, Louder", ["Louder", "after 2 s Louder", "after 30 s Louder"]], [chip["name"], chip["steps"]["told"]]
+      assert_equal ["3 steps: Louder, Louder, Louder", ["Louder", "after 2 s Louder", "after 30 s Louder"]],
+                   [chip["name"], chip["steps"]["told"]]
       assert_match(/Cheek/, chip["steps"]["stop"])
     end
   end

@@ -14,7 +14,9 @@ module Kippen
     end
 
     def with_jobs(**more)
-      jobs = { "tap" => MARK, "long_press" => ANSWER }.map { |gesture, action| { "button" => EDGE, "gesture" => gesture, "action" => action } }
+      jobs = { "tap" => MARK, "long_press" => ANSWER }.map do |gesture, action|
+        { "button" => EDGE, "gesture" => gesture, "action" => action }
+      end
       DEMO.merge("assignments" => jobs, **more.transform_keys(&:to_s))
     end
 
@@ -32,15 +34,25 @@ module Kippen
     end
 
     # The messages of one short press, the index-th.
-    def press(index) = [["down", 0], ["up", 100_000]].each_with_index.map { |(kind, us), edge| heard((index * 2) + edge + 1, (index * STRIKES_US) + us, kind) }
+    def press(index)
+      [["down", 0], ["up", 100_000]].each_with_index.map do |(kind, us), edge|
+        heard((index * 2) + edge + 1, (index * STRIKES_US) + us, kind)
+      end
+    end
 
     def take(*messages) = benches.take(stream, ahead: nil) { messages }
     def actions(stories) = stories.map { |story| [story.began_us, story.rows.map { |row| row.outcome.action }] }
-    def outcomes(stories) = stories.map { |story| [story.button.ref, story.began_us, story.rows.map { |row| row.outcome.to_h }] }.last(40).sort_by(&:to_s)
+
+    def outcomes(stories)
+      stories.map { |story| [story.button.ref, story.began_us, story.rows.map { |row| row.outcome.to_h }] }.last(40)
+        .sort_by(&:to_s)
+    end
 
     # Up to which number nothing is missing: a page keeps the rest and sends what is missing again.
     def test_a_gap_in_the_numbers_is_known_until_it_is_filled
-      through = ->(*numbers) { take(*numbers.map { |number| heard(number, number * 1000, "told") }).standing.values_at(:received, :heard_through) }
+      through = lambda { |*numbers|
+        take(*numbers.map { |number| heard(number, number * 1000, "told") }).standing.values_at(:received, :heard_through)
+      }
       assert_equal [[2, 2], [3, 2], [4, 4], [5, 4], [7, 7]], [through[1, 2], through[4], through[3], through[6], through[5, 7]]
     end
 
@@ -59,14 +71,16 @@ module Kippen
           count = Object.new.tap { |logger| logger.define_singleton_method(:info) { |_| statements += 1 } }
           DATABASE.loggers << count
           calls = 0
-          TracePoint.new(:call) { |point| calls += 1 if point.path.include?("/kippen/") || point.path.include?("/server/") }.enable { take(one) }
+          TracePoint.new(:call) { |point| calls += 1 if point.path.include?("/kippen/") || point.path.include?("/server/") }
+            .enable { take(one) }
           DATABASE.loggers.delete(count)
           costs[index] << [statements, calls]
         end
       end
       assert_equal costs[5].map(&:first), costs[498].map(&:first), "statements"
       costs[5].zip(costs[498]).each { |few, many| assert_in_delta few.last, many.last, few.last * 0.1, "calls" }
-      assert_equal [500, 1000], [DATABASE[:tiles].where(stream_id: stream[:id]).count, benches.look(stream).standing[:heard_through]]
+      assert_equal [500, 1000], [DATABASE[:tiles].where(stream_id: stream[:id]).count,
+                                 benches.look(stream).standing[:heard_through]]
       assert_operator DATABASE[:rests].where(stream_id: stream[:id]).count, :<, 170
     end
 
@@ -76,7 +90,9 @@ module Kippen
       PropCheck.forall(Generated::G.tuple(Generated.fitting, Generated.trace)).with_config(n_runs: 25).check do |document, trace|
         @stream = nil
         add_client(document.merge("client" => { "name" => "Somebody" }))
-        list = trace.each_with_index.map { |(time_us, source, kind, value), index| heard(index + 1, time_us, kind, source, value:) }
+        list = trace.each_with_index.map do |(time_us, source, kind, value), index|
+          heard(index + 1, time_us, kind, source, value:)
+        end
         late = list.each_slice(3).flat_map { |some| random.rand < 0.5 ? some.shuffle(random:) : some }
         late.each_slice(1 + random.rand(4)) { |some| take(*some, some.sample(random:)) }
         next if list.empty?
@@ -90,9 +106,12 @@ module Kippen
     def test_a_new_revision_decides_the_last_hundred_rows_anew_and_older_ones_stay
       150.times { |index| take(*press(index)) }
       send_json(:post, "/api/clients/#{@client}/revisions", "opened_on" => 1,
-                                                            "change" => { "kind" => "timing", "button" => EDGE, "setting" => "long_press_ms", "value" => 100 })
+                                                            "change" => { "kind" => "timing", "button" => EDGE,
+                                                                          "setting" => "long_press_ms", "value" => 100 })
       benches.look(stream)
-      rows = DATABASE[:tiles].where(stream_id: stream[:id]).order(:row).select_map(:story).map { |story| story["rows"].map { |one| one["gesture"] } }
+      rows = DATABASE[:tiles].where(stream_id: stream[:id]).order(:row).select_map(:story).map do |story|
+        story["rows"].map { |one| one["gesture"] }
+      end
       assert_equal([["tap"]] * 50, rows.first(50))
       assert_equal([["long_press"]] * 100, rows.last(100).map { |row| row.first(1) })
     end

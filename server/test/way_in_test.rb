@@ -24,7 +24,8 @@ module Kippen
 
     def test_a_lead_opens_and_closes_it
       sign_in_as("lead")
-      assert_equal({ "reached" => false, "possible" => %w[192.168.1.20 203.0.113.7], "wanted" => nil, "open" => nil, "failed" => nil }, ask("/api/way-in"))
+      assert_equal({ "reached" => false, "possible" => %w[192.168.1.20 203.0.113.7], "wanted" => nil, "open" => nil,
+                     "failed" => nil }, ask("/api/way-in"))
       send_json(:post, "/api/way-in", "address" => "192.168.1.20")
       assert_equal [202, "192.168.1.20", nil], [status, *answer.values_at("wanted", "open")]
       assert_equal "192.168.1.20", File.read(file("wanted"))
@@ -36,7 +37,8 @@ module Kippen
       assert_equal [200, nil], [status, answer["wanted"]]
       refute_path_exists file("wanted")
       noted = DATABASE[:audit].where(Sequel.like(:what, "%the way in%")).order(:id).select_map(%i[what detail])
-      assert_equal [["opened the way in for clients' devices", { "address" => "192.168.1.20" }], ["closed the way in for clients' devices", {}]], noted
+      assert_equal [["opened the way in for clients' devices", { "address" => "192.168.1.20" }],
+                    ["closed the way in for clients' devices", {}]], noted
     end
 
     def test_why_it_failed_is_told_until_it_is_asked_for_again

@@ -24,7 +24,8 @@ module Kippen
       assert_equal ["packetry-the-list", "Packetry: The list", "packetry", "the-list", false, 1],
                    place.values_at("id", "name", "app", "part", "off", "assigned")
       why = ask("/api/clients/#{@client}/answers", "button" => EDGE, "place" => place["id"])["answers"].first
-      assert_equal ["tap", "Mark the packet", ["Looked for, in this order: as usual in Packetry: The list has one."]], why.values_at("gesture", "name", "why")
+      assert_equal ["tap", "Mark the packet", ["Looked for, in this order: as usual in Packetry: The list has one."]],
+                   why.values_at("gesture", "name", "why")
       save("place", place: { "id" => place["id"], "off" => true })
       assert_equal [true], ask("/api/clients/#{@client}")["places"].last.values_at("off")
       assert_equal 1, where["never"].size
@@ -67,7 +68,8 @@ module Kippen
       list = where["shortlists"].last
       assert_equal [6, "Type “Line 0”"], [list["items"].size, list["items"].first["name"]]
       assert_equal 6, where["hosts"].find { |host| host["id"] == "phone" }["most"]
-      save("shortlist", shortlist: { "id" => list["id"], "items" => lines + [{ "action" => { "kind" => "volume", "direction" => "up" } }] })
+      save("shortlist", shortlist: { "id" => list["id"],
+                                     "items" => lines + [{ "action" => { "kind" => "volume", "direction" => "up" } }] })
       assert_problem 422, ["/change/items", "Phone shows 6 lines of a shortlist; these are 7. Take out Louder."]
     end
 
@@ -85,7 +87,9 @@ module Kippen
       assert_problem 404
       ask("/api/clients/#{@client}/answers", "button" => EDGE, "mode" => "gone")
       assert_problem 404
-      %w[remove_place remove_mode remove_shortlist].each { |kind| change({ "kind" => kind, "id" => "gone" }) && assert_problem(422) }
+      %w[remove_place remove_mode remove_shortlist].each do |kind|
+        change({ "kind" => kind, "id" => "gone" }) && assert_problem(422)
+      end
     end
   end
 end

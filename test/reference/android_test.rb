@@ -14,8 +14,10 @@ module Kippen
 
     def test_the_double_tap_window_runs_from_up_to_down
       [60, 200, 400].each do |held|
-        assert_equal %w[double_tap], gestures(read, [[0, "down"], [held, "up"], [held + WINDOW_MS - 1, "down"], [held + WINDOW_MS + 60, "up"]]), "held #{held}"
-        assert_equal %w[tap tap], gestures(read, [[0, "down"], [held, "up"], [held + WINDOW_MS + 1, "down"], [held + WINDOW_MS + 60, "up"]]), "held #{held}"
+        { %w[double_tap] => WINDOW_MS - 1, %w[tap tap] => WINDOW_MS + 1 }.each do |expected, apart|
+          presses = [[0, "down"], [held, "up"], [held + apart, "down"], [held + WINDOW_MS + 60, "up"]]
+          assert_equal expected, gestures(read, presses), "held #{held}"
+        end
       end
     end
 

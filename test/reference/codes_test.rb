@@ -39,7 +39,9 @@ module Kippen
       known = File.read(LINUX).scan(/^#define\s+((?:KEY|BTN|REL|ABS)_\w+)/).flatten
       Dir[File.expand_path("../../core/data/kinds/*.json", __dir__)].each do |file|
         kind = JSON.parse(File.read(file))
-        said = kind["buttons"].flat_map { |button| button["heard"]["recording"] } + kind.fetch("seats", []).flat_map { |seat| seat.fetch("recording", []) }
+        said = kind["buttons"].flat_map { |button| button["heard"]["recording"] } + kind.fetch("seats", []).flat_map do |seat|
+          seat.fetch("recording", [])
+        end
         assert_empty said - known, File.basename(file)
       end
     end
@@ -67,10 +69,13 @@ module Kippen
       rows = KEYS.select { |row| row["hid"] && row["w3c"] }
       letters = rows.select { |row| row["w3c"].match?(/\A(Key[A-Z]|F\d+)\z/) }
       assert_operator letters.size, :>, 40
-      letters.each { |row| assert_equal row["w3c"].delete_prefix("Key"), all.fetch(row["hid"].values_at("page", "usage")), row["w3c"] }
+      letters.each do |row|
+        assert_equal row["w3c"].delete_prefix("Key"), all.fetch(row["hid"].values_at("page", "usage")), row["w3c"]
+      end
       digits = rows.select { |row| row["w3c"].start_with?("Digit") }
       digits.each { |row| assert_match(/\A#{row["w3c"][-1]} and /, all.fetch(row["hid"].values_at("page", "usage"))) }
-      { "Enter" => "Return (Enter)", "ArrowUp" => "Up Arrow", "PageDown" => "Page Down", "NumLock" => "Num Lock and Clear" }.each do |code, name|
+      { "Enter" => "Return (Enter)", "ArrowUp" => "Up Arrow", "PageDown" => "Page Down",
+        "NumLock" => "Num Lock and Clear" }.each do |code, name|
         row = rows.find { |one| one["w3c"] == code }
         assert_equal name, all.fetch(row["hid"].values_at("page", "usage"))
       end
@@ -78,7 +83,8 @@ module Kippen
 
     def test_usb_usages_of_buttons_and_media_keys_are_there
       all = usages
-      { [9, 1] => "Button 1 (Primary)", [13, 0x42] => "Tip Switch", [13, 0x44] => "Barrel Switch", [13, 0x45] => "Eraser" }.each do |code, name|
+      { [9, 1] => "Button 1 (Primary)", [13, 0x42] => "Tip Switch", [13, 0x44] => "Barrel Switch",
+        [13, 0x45] => "Eraser" }.each do |code, name|
         assert_equal name, all.fetch(code)
         assert(BUTTONS.any? { |row| row["hid"]&.values_at("page", "usage") == code }, name)
       end
@@ -93,7 +99,9 @@ module Kippen
     # Real key presses (XTEST) into a real Chromium: what it calls the key whose Linux number the table has.
     def test_chromium_calls_each_key_as_the_table_does
       on_a_real_screen do |browser, environment|
-        rows = KEYS.select { |row| row["w3c"] && row["linux"] && row["linux"]["number"] + 8 <= X_LAST && !row["kept"] && !TAKEN.include?(row["w3c"]) }
+        rows = KEYS.select do |row|
+          row["w3c"] && row["linux"] && row["linux"]["number"] + 8 <= X_LAST && !row["kept"] && !TAKEN.include?(row["w3c"])
+        end
         browser.get("data:text/html,<body style='height:900px'>keys")
         browser.execute_script(<<~JS)
           window.heard = []

@@ -10,8 +10,11 @@ module Kippen
     include RealScreen
 
     DATA = File.expand_path("../../core/data", __dir__)
-    NAMES = JSON.parse(File.read(File.join(DATA, "actions", "keys.json")))["actions"].to_h { |one| [one["action"]["keys"], one["name"]] }
-    DOES = { "Mark everything" => %w[Control KeyA], "Copy" => %w[Control KeyC], "Cut" => %w[Control KeyX], "Paste" => %w[Control KeyV],
+    NAMES = JSON.parse(File.read(File.join(DATA, "actions", "keys.json")))["actions"].to_h do |one|
+      [one["action"]["keys"], one["name"]]
+    end
+    DOES = { "Mark everything" => %w[Control KeyA], "Copy" => %w[Control KeyC], "Cut" => %w[Control KeyX],
+             "Paste" => %w[Control KeyV],
              "Undo" => %w[Control KeyZ], "Redo" => %w[Control Shift KeyZ] }.freeze
     PAGE = <<~HTML
       data:text/html,<textarea style='width:700px;height:400px'>three%20words%20here</textarea><script>
@@ -22,7 +25,8 @@ module Kippen
         target.selectionStart === 0 && target.selectionEnd === target.value.length && heard.push("all"), true);
       addEventListener("keydown", (event) => heard.push(event.code));</script>
     HTML
-    EXPECTED = { "Mark everything" => "all", "Copy" => "copy", "Cut" => "cut", "Paste" => "paste", "Undo" => "historyUndo", "Redo" => "historyRedo" }.freeze
+    EXPECTED = { "Mark everything" => "all", "Copy" => "copy", "Cut" => "cut", "Paste" => "paste", "Undo" => "historyUndo",
+                 "Redo" => "historyRedo" }.freeze
 
     def press(environment, keys)
       system(environment, "xdotool", "key", keys.map { |key| key.delete_prefix("Key").sub("Control", "ctrl").downcase }.join("+"))

@@ -24,7 +24,8 @@ module Kippen
     def open_browser(display)
       options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium")
       %w[--no-sandbox --disable-dev-shm-usage --disable-gpu --no-first-run --window-position=0,0 --window-size=800,600
-         --disable-background-networking --disable-component-update --disable-sync].each { |argument| options.add_argument(argument) }
+         --disable-background-networking --disable-component-update --disable-sync]
+        .each { |argument| options.add_argument(argument) }
       before = ENV.fetch("DISPLAY", nil)
       ENV["DISPLAY"] = display
       Selenium::WebDriver.for(:chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))

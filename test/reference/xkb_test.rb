@@ -33,7 +33,9 @@ module Kippen
     end
 
     def test_times_are_the_x_servers
-      off = RECORDED.map { |item| came_through(item).zip(item["received"]).map { |(ours, _), (theirs, _)| (ours - theirs).abs }.max || 0 }
+      off = RECORDED.map do |item|
+        came_through(item).zip(item["received"]).map { |(ours, _), (theirs, _)| (ours - theirs).abs }.max || 0
+      end
       assert_operator off.count { |ms| ms > CLOSE_MS }, :<=, DELAYED
       assert_operator off.max, :<, MOST_MS
     end
@@ -43,13 +45,15 @@ module Kippen
     # holds while the key is down, and leads over latch, which leads over lock.
     def test_latch_lock_and_set_follow_the_extensions_order
       modes = %w[one two three].map { |id| { "id" => id } }
-      assign = ->(button, gesture, action, mode = "base") { { "button" => "d/#{button}", "gesture" => gesture, "mode" => mode, "action" => action } }
+      assign = ->(button, gesture, action,
+                  mode = "base") { { "button" => "d/#{button}", "gesture" => gesture, "mode" => mode, "action" => action } }
       mode = ->(id, how) { { "kind" => "mode", "mode" => id, "how" => how } }
       latches = %w[base one].map { |in_mode| assign.call("latch", "tap", mode.call("one", "latch"), in_mode) }
       read = Fitting.read("kippen" => "fitting/1", "modes" => modes,
                           "devices" => [{ "id" => "d", "buttons" => %w[latch lock set key].map { |id| { "id" => id } } }],
                           "assignments" => [*latches, assign.call("lock", "tap", mode.call("two", "lock")),
-                                            assign.call("set", "hold", mode.call("three", "held")), assign.call("key", "tap", { "kind" => "key" })])
+                                            assign.call("set", "hold", mode.call("three", "held")),
+                                            assign.call("key", "tap", { "kind" => "key" })])
       press = { "latch" => 0, "lock" => 1, "set" => 2, "key" => 3 }
       story = lambda do |*names|
         time = 0

@@ -24,7 +24,8 @@ module Kippen
     def run(count)
       @kippen.start
       wrong = count.times.filter_map { |round| round(round) }
-      puts "kills: #{count}, #{@acknowledged.size - 1} acknowledged saves, #{wrong.empty? ? "all there, none invented" : wrong.join("; ")}"
+      found = wrong.empty? ? "all there, none invented" : wrong.join("; ")
+      puts "kills: #{count}, #{@acknowledged.size - 1} acknowledged saves, #{found}"
       wrong.empty?
     ensure
       @kippen.end_all

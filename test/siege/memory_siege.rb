@@ -28,7 +28,9 @@ module Kippen
       @kippen.start
       told("at first")
       @inside = @kippen.visitor.sign_in
-      [[2_000, 0, 0], [1_000, 500, 40], [200, 1_000, 100]].cycle(2).each { |buttons, places, modes| large(buttons, places, modes) }
+      [[2_000, 0, 0], [1_000, 500, 40], [200, 1_000, 100]].cycle(2).each do |buttons, places, modes|
+        large(buttons, places, modes)
+      end
       fits
       puts "memory: #{@most.map { |name, mb| "#{name} #{mb} MB" }.join(", ")} at most of #{MOST_MB}"
       @most.values.all? { |mb| mb <= MOST_MB }
@@ -43,30 +45,38 @@ module Kippen
       answer = ask(:post, "/api/clients", JSON.parse(text)) or return
       client = JSON.parse(answer.body)["id"]
       spot = "place=p0&mode=m0" if places.positive?
-      %W[/ /lanes /lanes?#{spot} /where /wants /screens?host=h /actions /arrangements /settings?host=h /combinations?host=h /tuning /fitting
-         /revisions /bench /found?words=help /everything /matches?from=d0&to=d1].each { |path| together(client, path.delete_suffix("/")) }
+      %W[/ /lanes /lanes?#{spot} /where /wants /screens?host=h /actions /arrangements /settings?host=h /combinations?host=h
+         /tuning /fitting
+         /revisions /bench /found?words=help /everything /matches?from=d0&to=d1]
+        .each { |path| together(client, path.delete_suffix("/")) }
       change = { "kind" => "assign", "button" => "d0/b0", "gesture" => "tap", "action" => { "kind" => "help" } }
-      Array.new(AT_ONCE) { |index| Thread.new { other(index).post("/api/clients/#{client}/previews", "opened_on" => 1, "change" => change) } }.each(&:join)
+      at_once { |index| other(index).post("/api/clients/#{client}/previews", "opened_on" => 1, "change" => change) }
       told("#{buttons} buttons, #{places} places, #{modes} modes, #{text.bytesize / 1000} kB")
     end
+
+    def at_once = Array.new(AT_ONCE) { |index| Thread.new { yield index } }.each(&:join)
 
     # As many assignments as the file holds.
     def fitting(buttons, places, modes)
       devices = Array.new(DEVICES) do |device|
         { "id" => "d#{device}", "host" => "h", "buttons" => Array.new(buttons / DEVICES) { |index| { "id" => "b#{index}" } } }
       end
-      document = { "kippen" => "fitting/1", "client" => { "name" => "A very large one" }, "hosts" => [{ "id" => "h", "system" => "computer" }],
+      document = { "kippen" => "fitting/1", "client" => { "name" => "A very large one" },
+                   "hosts" => [{ "id" => "h", "system" => "computer" }],
                    "devices" => devices, "modes" => Array.new(modes) { |index| { "id" => "m#{index}" } },
-                   "places" => Array.new(places) { |index| { "id" => "p#{index}", "app" => "rookery", "part" => "part-#{index}" } },
-                   "wants" => Array.new(500) { |index| { "id" => "w#{index}", "what" => "Want #{index}", "action" => key(index) } } }
+                   "places" => Array.new(places) { |n| { "id" => "p#{n}", "app" => "rookery", "part" => "part-#{n}" } },
+                   "wants" => Array.new(500) { |n| { "id" => "w#{n}", "what" => "Want #{n}", "action" => key(n) } } }
       room = FITTING_BYTES - JSON.generate(document).bytesize
       document.merge("assignments" => assignments(devices, document, room))
     end
 
     def assignments(devices, document, room)
       refs = devices.flat_map { |device| device["buttons"].map { |button| "#{device["id"]}/#{button["id"]}" } }
-      spots = ["base", *document["modes"].map { |one| one["id"] }].product(["everywhere", *document["places"].map { |one| one["id"] }])
-      all = spots.lazy.flat_map { |mode, place| refs.product(GESTURES).map { |ref, gesture| assignment(ref, gesture, mode, place) } }
+      spots = ["base", *document["modes"].map { |one| one["id"] }]
+        .product(["everywhere", *document["places"].map { |one| one["id"] }])
+      all = spots.lazy.flat_map do |mode, place|
+        refs.product(GESTURES).map { |ref, gesture| assignment(ref, gesture, mode, place) }
+      end
       all.take_while { |one| (room -= JSON.generate(one).bytesize + 1).positive? }.first(20_000)
     end
 
@@ -80,7 +90,8 @@ module Kippen
     def fits
       client = @inside.get("/api/clients?search=bram")["clients"].first["id"]
       [[TRIALS, 1], [600, 6]].each do |count, touches|
-        file = { "kippen" => "trials/1", "button" => { "id" => BUTTON, "kind" => "contact" }, "offered" => GESTURES - %w[triple_tap],
+        file = { "kippen" => "trials/1", "button" => { "id" => BUTTON, "kind" => "contact" },
+                 "offered" => GESTURES - %w[triple_tap],
                  "trials" => Array.new(count) { |index| trial(index, touches) } }
         answer = ask(:post, "/api/clients/#{client}/trials", "button" => BUTTON, "file" => file) or next
         fit(client, JSON.parse(answer.body)["id"])
@@ -90,7 +101,10 @@ module Kippen
 
     def trial(index, presses)
       at = 0
-      edges = Array.new(presses) { [[at, "down"], [at += @random.rand(90_000..700_000), "up"]].tap { at += @random.rand(90_000..500_000) } }.flatten(1)
+      edges = Array.new(presses) do
+        [[at, "down"],
+         [at += @random.rand(90_000..700_000), "up"]].tap { at += @random.rand(90_000..500_000) }
+      end.flatten(1)
       { "intended" => %w[tap double_tap long_press][index % 3], "trace" => edges }
     end
 
@@ -100,7 +114,7 @@ module Kippen
       patience = Time.now + PATIENCE_S
       sleep 1 until Time.now > patience || !%w[waiting working].include?((state = @inside.get("/api/fits/#{fit}"))["state"])
       puts "  the fit: #{state["state"]} #{state["error"]}"
-      Array.new(AT_ONCE) { |index| Thread.new { other(index).post("/api/fits/#{fit}/along", "setting" => "long_press_ms", "timing" => {}) } }.each(&:join)
+      at_once { |index| other(index).post("/api/fits/#{fit}/along", "setting" => "long_press_ms", "timing" => {}) }
       together(client, "/trials?button=#{BUTTON}&sittings=#{sitting}")
       together(client, "/tuning")
     end

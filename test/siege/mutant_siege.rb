@@ -11,14 +11,17 @@ module Kippen
     # comment – what begins one
     Target = Struct.new(:files, :token, :areas, :comment, keyword_init: true)
 
-    SWAPS = { "==" => "!=", "!=" => "==", "===" => "!==", "!==" => "===", "<" => "<=", "<=" => "<", ">" => ">=", ">=" => ">", "&&" => "||",
+    SWAPS = { "==" => "!=", "!=" => "==", "===" => "!==", "!==" => "===", "<" => "<=", "<=" => "<", ">" => ">=", ">=" => ">",
+              "&&" => "||",
               "||" => "&&", "??" => "&&", "true" => "false", "false" => "true", "unless" => "if", "+" => "-", "any?" => "none?",
-              "none?" => "any?", "all?" => "any?", "first" => "last", "select" => "reject", "reject" => "select", "nil" => "0", "min" => "max",
+              "none?" => "any?", "all?" => "any?", "first" => "last", "select" => "reject", "reject" => "select", "nil" => "0",
+              "min" => "max",
               "max" => "min", "some" => "every", "every" => "some", "undefined" => "0", "null" => "0" }.freeze
     SIGNS = / (?:===|!==|==|!=|<=|>=|<|>|&&|\|\||\?\?|\+) /
     RUBY = Regexp.union(/(?<![\w.:"])(?:any\?|none\?|all\?|true|false|unless|nil)(?![\w?])/,
                         /(?<=\.)(?:any\?|none\?|all\?|first|select|reject|min|max)(?![\w?])/, SIGNS)
-    TYPESCRIPT = Regexp.union(/(?<![\w.:'"|] )(?<![\w.'"|])(?:true|false|undefined|null)(?=[\s;,)])/, /(?<=\.)(?:some|every|min|max)(?=\()/, SIGNS)
+    TYPESCRIPT = Regexp.union(/(?<![\w.:'"|] )(?<![\w.'"|])(?:true|false|undefined|null)(?=[\s;,)])/,
+                              /(?<=\.)(?:some|every|min|max)(?=\()/, SIGNS)
     TARGETS = {
       "core" => Target.new(files: "core/lib/**/*.rb", token: RUBY, areas: %w[core server system], comment: "#"),
       "server" => Target.new(files: "server/{api,auth,jobs,store}/**/*.rb", token: RUBY, areas: %w[server system], comment: "#"),
@@ -41,7 +44,9 @@ module Kippen
           FileUtils.mkdir_p(File.dirname(File.join(copy, name)))
           FileUtils.cp(File.join(@root, name), File.join(copy, name))
         end
-        missed = places(copy).sample(count, random: Random.new(seed)).reject { |target, file, offset| noticed?(copy, target, file, offset) }
+        missed = places(copy).sample(count, random: Random.new(seed)).reject do |target, file, offset|
+          noticed?(copy, target, file, offset)
+        end
         puts "mutants: #{count} from seed #{seed}, #{missed.size} not noticed"
         missed.size * 10 <= count
       end
@@ -54,15 +59,16 @@ module Kippen
       @targets.flat_map do |target|
         Dir[target.files, base: copy].sort.grep_v(/migrations|schema|test/).flat_map do |file|
           text = File.read(File.join(copy, file))
-          text.to_enum(:scan, target.token).map { Regexp.last_match.begin(0) }.reject { |offset| passive?(text, offset, target.comment) }
-            .map { |offset| [target, file, offset] }
+          found = text.to_enum(:scan, target.token).map { Regexp.last_match.begin(0) }
+          found.reject { |offset| passive?(text, offset, target.comment) }.map { |offset| [target, file, offset] }
         end
       end
     end
 
     def passive?(text, offset, comment)
       line = text[(text.rindex("\n", offset) || 0)..offset]
-      line.include?(comment) || line.count('"').odd? || line.count("'").odd? || line.match?(%r{\A\s*(def|class|module|import|/?\*) ?[^=(]*\z})
+      line.include?(comment) || line.count('"').odd? || line.count("'").odd? ||
+        line.match?(%r{\A\s*(def|class|module|import|/?\*) ?[^=(]*\z})
     end
 
     def noticed?(copy, target, file, offset)
@@ -70,7 +76,9 @@ module Kippen
       text = File.read(path)
       token = text.match(target.token, offset)[0]
       File.write(path, text[0, offset] + token.sub(token.strip) { |one| SWAPS.fetch(one) } + text[(offset + token.length)..])
-      by = target.areas.find { |area| !Open3.capture2e({ "FIRST" => "yes" }, "timeout", PATIENCE_S.to_s, File.join(copy, "bin", "test"), area)[1].success? }
+      by = target.areas.find do |area|
+        !Open3.capture2e({ "FIRST" => "yes" }, "timeout", PATIENCE_S.to_s, File.join(copy, "bin", "test"), area)[1].success?
+      end
       puts "#{by ? "noticed by #{by}" : "MISSED"}: #{file}:#{text[0, offset].count("\n") + 1} #{token.strip}"
       by
     ensure

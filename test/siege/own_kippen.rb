@@ -21,7 +21,8 @@ module Kippen
     def start
       environment = { "KIPPEN_DATA" => @data, "DATABASE_URL" => nil, "BUNDLE_WITHOUT" => nil, "RUBYOPT" => nil, "RUBYLIB" => nil }
       @said = Tempfile.new("siege")
-      @start = Process.spawn(environment, File.join(@root, "bin", "start"), "--port", @port.to_s, out: @said.path, err: @said.path, pgroup: true)
+      @start = Process.spawn(environment, File.join(@root, "bin", "start"), "--port", @port.to_s, out: @said.path,
+                                                                                                  err: @said.path, pgroup: true)
       wait_until { well? }
     end
 
@@ -42,7 +43,8 @@ module Kippen
     def wait_until
       patience = Time.now + PATIENCE_S
       sleep 0.1 until (so = yield) || Time.now > patience
-      so || abort("it did not come back: #{@said.read}\n#{File.read(File.join(@data, "log", "postgres.log")).lines.last(12).join}")
+      log = -> { File.read(File.join(@data, "log", "postgres.log")).lines.last(12).join }
+      so || abort("it did not come back: #{@said.read}\n#{log.call}")
     end
 
     # name – server, worker, database or start. Raises Errno::ENOENT where it isn't there just now.

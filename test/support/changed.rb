@@ -14,7 +14,8 @@ module Kippen
     NOTHING = %r{\A(?:docs/.*\.(?:md|png)|[A-Z]+\.md|LICENSE|\.gitignore|bin/(?:bench|siege)|test/siege/.*)\z}
     RUBY = %r{\A(?:(?:core/lib|server|test/(?:system|reference)|core/test|server/test)/.*\.rb|core/bin/.*)\z}
     PAGES = %r{\Aweb/(?:src|index\.html)}
-    TESTS = { %r{\Acore/test/.*_test\.rb\z} => "core", %r{\Aserver/test/.*_test\.rb\z} => "server", %r{\Atest/.*_test\.rb\z} => "system" }.freeze
+    TESTS = { %r{\Acore/test/.*_test\.rb\z} => "core", %r{\Aserver/test/.*_test\.rb\z} => "server",
+              %r{\Atest/.*_test\.rb\z} => "system" }.freeze
 
     def initialize(root, record, since, now)
       @root = root
@@ -52,7 +53,9 @@ module Kippen
       case file
       when PAGES then pages(file)
       when ".rubocop.yml" then @runs["lint"] = :all
-      when %r{\Abin/(?:start|backup|restore|support/(?!build|packages|postgres|say))} then STARTING.each { |suite| run("system", suite) }
+      when %r{\Abin/(?:start|backup|restore|support/(?!build|packages|postgres|say))} then STARTING.each do |suite|
+        run("system", suite)
+      end
       when RUBY then area && status != "D" ? run(area, file) : lines(file)
       else AREAS.each { |one| @runs[one] = :all }
       end
@@ -109,9 +112,13 @@ module Kippen
     def mentioned(file)
       tests_of(file, -1)
       name = File.basename(file, ".rb").split("_").map(&:capitalize).join
-      found = git("grep", "-nw", name, @now, "--", "core/lib", "server").lines.map { |line| line.delete_prefix("#{@now}:").split(":", 3) }
+      found = git("grep", "-nw", name, @now, "--", "core/lib", "server").lines.map do |line|
+        line.delete_prefix("#{@now}:").split(":", 3)
+      end
       found.group_by(&:first).each do |one, rows|
-        tests_of(one, Lines.once(touched(one, rows.map { |_, line| Range.new(*[Integer(line, 10)] * 2) }))) if known?(one) && exists_then?(one)
+        if known?(one) && exists_then?(one)
+          tests_of(one, Lines.once(touched(one, rows.map { |_, line| Range.new(*[Integer(line, 10)] * 2) })))
+        end
       end
     end
 
@@ -137,7 +144,8 @@ module Kippen
 
     # [[old range, new range]…]; where nothing stands any more, or did not yet, the lines on both sides of it
     def hunks(from, to, file)
-      git("diff", "-U0", "--no-renames", from, to, "--", file).scan(/^@@ -(\d+)(?:,(\d+))? \+(\d+)(?:,(\d+))? @@/).map do |old, olds, new, news|
+      git("diff", "-U0", "--no-renames", from, to, "--",
+          file).scan(/^@@ -(\d+)(?:,(\d+))? \+(\d+)(?:,(\d+))? @@/).map do |old, olds, new, news|
         [range(old, olds), range(new, news)]
       end
     end
@@ -173,7 +181,9 @@ if $PROGRAM_NAME == __FILE__
   root, record, since, now, folder = ARGV
   runs, related, linted = Kippen::Changed.new(root, JSON.parse(File.read(record)), since, now).call
   File.write(File.join(folder, "areas"), Kippen::Changed::AREAS.select { |area| runs.key?(area) }.map { |area| "#{area}\n" }.join)
-  runs.except("lint", "web").each { |area, what| File.write(File.join(folder, "#{area}.only"), "#{what.join("\n")}\n") unless what == :all }
+  runs.except("lint", "web").each do |area, what|
+    File.write(File.join(folder, "#{area}.only"), "#{what.join("\n")}\n") unless what == :all
+  end
   unless runs["lint"] == :all
     File.write(File.join(folder, "lint.only"), linted.empty? ? "none\n" : "#{linted.join("\n")}\n")
     File.write(File.join(folder, "lint.no-pages"), "") if related.empty?

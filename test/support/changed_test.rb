@@ -24,7 +24,8 @@ module Kippen
     RUBY
     # Loading runs 1, 2, 4 and 8.
     RECORD = { "loaded" => { FILE => [1, 2, 4, 8], "core/lib/kippen/lane.rb" => [1] },
-               "tests" => { "core Kippen::OneTest#test_it" => { FILE => [5] }, "system Kippen::StoryTest#test_two" => { FILE => [9] },
+               "tests" => { "core Kippen::OneTest#test_it" => { FILE => [5] },
+                            "system Kippen::StoryTest#test_two" => { FILE => [9] },
                             "core Kippen::OtherTest#test_it" => { "core/lib/kippen/lane.rb" => [2] },
                             "core Kippen::ApartTest#test_it" => { "core/lib/kippen/apart.rb" => [3] } } }.freeze
 
@@ -80,7 +81,8 @@ module Kippen
 
     def test_a_constant_runs_who_touches_the_file_or_one_that_names_it
       change("LONGEST = 3", "LONGEST = 4")
-      assert_equal({ "core" => %w[Kippen::OneTest#test_it Kippen::OtherTest#test_it], "system" => ["Kippen::StoryTest#test_two"] }, runs)
+      assert_equal({ "core" => %w[Kippen::OneTest#test_it Kippen::OtherTest#test_it],
+                     "system" => ["Kippen::StoryTest#test_two"] }, runs)
     end
 
     def test_a_new_file_runs_its_area_and_data_run_everything

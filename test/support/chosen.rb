@@ -20,7 +20,9 @@ module Kippen
     # [[name, file of the root]…]
     def tests
       suites.flat_map do |suite|
-        suite.methods_matching(TESTS).map { |test| ["#{suite}##{test}", suite.instance_method(test).source_location[0].delete_prefix("#{ROOT}/")] }
+        suite.methods_matching(TESTS).map do |test|
+          ["#{suite}##{test}", suite.instance_method(test).source_location[0].delete_prefix("#{ROOT}/")]
+        end
       end
     end
 

@@ -22,7 +22,10 @@ module Kippen
     end
 
     def record(result)
-      File.write(@times, "#{[@area, "#{result.klass}##{result.name}", result.time.round(2), result.result_code].join("\t")}\n", mode: "a") if @times
+      if @times
+        File.write(@times, "#{[@area, "#{result.klass}##{result.name}", result.time.round(2), result.result_code].join("\t")}\n",
+                   mode: "a")
+      end
       FileUtils.touch(@first) if @first && !result.passed? && !result.skipped?
     end
   end

@@ -35,9 +35,12 @@ module Kippen
       # What was written down in a folder, as one file: { tree, loaded, tests: { "area test" => lines } }
       def gather(folder, tree, file)
         rows = Dir[File.join(folder, "*.jsonl")].flat_map { |one| File.readlines(one).map { |line| JSON.parse(line) } }
-        tests = rows.group_by(&:first).transform_values { |same| same.map { |_, text| Lines.read(text) }.reduce { |a, b| Lines.merge(a, b) } }
+        tests = rows.group_by(&:first).transform_values do |same|
+          same.map { |_, text| Lines.read(text) }.reduce { |a, b| Lines.merge(a, b) }
+        end
         loaded = tests.delete("") || {}
-        File.write(file, JSON.generate("tree" => tree, "loaded" => Lines.write(loaded), "tests" => tests.transform_values { |bits| Lines.write(bits) }))
+        File.write(file, JSON.generate("tree" => tree, "loaded" => Lines.write(loaded),
+                                       "tests" => tests.transform_values { |bits| Lines.write(bits) }))
       end
 
       private
@@ -50,7 +53,9 @@ module Kippen
       # By the processes that have ended: what loading runs counts where it was run again.
       def started
         Dir[File.join(@started, "*.lines")].reduce({}) do |bits, file|
-          once, again = File.readlines(file, chomp: true).reject(&:empty?).map { |line| line.split("\t") }.partition { |how, *| how == "once" }
+          once, again = File.readlines(file, chomp: true).reject(&:empty?).map { |line| line.split("\t") }.partition do |how, *|
+            how == "once"
+          end
           once = Lines.read(once.to_h { |_, *pair| pair }).to_h { |name, mask| [name, mask & ~@loaded.fetch(name, 0)] }
           File.delete(file)
           [once, Lines.read(again.to_h { |_, *pair| pair })].reduce(bits) { |all, more| Lines.merge(all, more) }

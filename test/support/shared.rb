@@ -51,4 +51,6 @@ module Kippen
   end
 end
 
-File.write(Kippen::Shared::TIMES, "#{JSON.pretty_generate(Kippen::Shared.measured(File.readlines(ARGV[0])))}\n") if $PROGRAM_NAME == __FILE__
+if $PROGRAM_NAME == __FILE__
+  File.write(Kippen::Shared::TIMES, "#{JSON.pretty_generate(Kippen::Shared.measured(File.readlines(ARGV[0])))}\n")
+end

@@ -34,7 +34,8 @@ module Kippen
     # Written down for one, taken for another, without whose it was.
     def test_what_was_typed_in_for_one_client_is_offered_to_another
       demo("ottoline")
-      save("app", app: { "name" => "Letterbox", "offered" => true, "commands" => [{ "name" => "Post it", "keys" => %w[Control KeyP] }] })
+      save("app", app: { "name" => "Letterbox", "offered" => true,
+                         "commands" => [{ "name" => "Post it", "keys" => %w[Control KeyP] }] })
       demo("sunniva")
       open_step("devices")
       click_button "Add an app"

@@ -11,7 +11,9 @@ module Kippen
     def file = File.join(@data, "thursday.dump")
 
     def run_script(name, *options, env: {})
-      Open3.capture2e(environment.merge(env), File.join(ROOT, "bin", name), *options).then { |said, status| [status.exitstatus, said] }
+      Open3.capture2e(environment.merge(env), File.join(ROOT, "bin", name), *options).then do |said, status|
+        [status.exitstatus, said]
+      end
     end
 
     # A session each time: a restore ends all.
@@ -37,9 +39,11 @@ module Kippen
       assert_equal "201", lead.post("/api/clients", fitting).code
       stop(process)
       assert_what_is_no_backup_changes_nothing
-      assert_equal [1, "restore: there are 4 clients in #{@data}; --overwrite puts the back-up in their place\n"], run_script("restore", file)
+      assert_equal [1, "restore: there are 4 clients in #{@data}; --overwrite puts the back-up in their place\n"],
+                   run_script("restore", file)
       status, said = run_script("restore", file, "--overwrite")
-      assert_equal [0, "Restored: 3 clients, 3 revisions, 3 accounts. 1 that had been erased since were erased again.\n"], [status, said]
+      assert_equal [0, "Restored: 3 clients, 3 revisions, 3 accounts. 1 that had been erased since were erased again.\n"],
+                   [status, said]
       start
       assert_equal %w[kippen postgres], databases
       assert_empty Dir[File.join(@data, "{unfinished,*.part}")]
@@ -67,12 +71,17 @@ module Kippen
       assert_equal %w[kippen postgres], databases
     end
 
-    def databases = database.then { |one| one.exec("SELECT datname FROM pg_database WHERE NOT datistemplate ORDER BY 1").column_values(0).tap { one.close } }
+    def databases
+      database.then do |one|
+        one.exec("SELECT datname FROM pg_database WHERE NOT datistemplate ORDER BY 1").column_values(0).tap { one.close }
+      end
+    end
 
     def assert_one_at_a_time
       File.open(File.join(@data, "backup.lock"), "w") do |lock|
         lock.flock(File::LOCK_EX)
-        assert_equal [1, "backup: another back-up or restore is at work in #{@data}; wait for it\n"], run_script("backup", file, "--overwrite")
+        assert_equal [1, "backup: another back-up or restore is at work in #{@data}; wait for it\n"],
+                     run_script("backup", file, "--overwrite")
       end
     end
 
@@ -91,14 +100,16 @@ module Kippen
     # As it was before the last step of the database, with a client of before there were accounts.
     def make_older
       connection = database
-      connection.exec("ALTER TABLE accounts DROP CONSTRAINT accounts_email_in_service, ADD CONSTRAINT accounts_email_key UNIQUE (email)")
+      connection.exec("ALTER TABLE accounts DROP CONSTRAINT accounts_email_in_service, ADD CONSTRAINT accounts_email_key " \
+                      "UNIQUE (email)")
       connection.exec("ALTER TABLE services DROP COLUMN waiting")
       connection.exec("DROP TABLE screens, evidence, fits, trials, sittings, kinds")
       connection.exec("ALTER TABLE clients DROP COLUMN kinds, DROP COLUMN offered")
       connection.exec("DROP INDEX streams_started_at_index, audit_at_index")
       connection.exec("ALTER TABLE tiles RENAME COLUMN story TO tile")
       connection.exec("UPDATE schema_info SET version = 11")
-      id = connection.exec("UPDATE clients SET created_at = created_at - interval '1 year' WHERE name LIKE 'Bram%' RETURNING id").getvalue(0, 0)
+      id = connection.exec("UPDATE clients SET created_at = created_at - interval '1 year' WHERE name LIKE 'Bram%' RETURNING " \
+                           "id").getvalue(0, 0)
       connection.close
       id
     end
@@ -108,7 +119,8 @@ module Kippen
       old = make_older
       stop(process)
       Array.new(3) do |index|
-        FileUtils.mkdir_p(File.join(@data, "backups")) && FileUtils.touch(File.join(@data, "backups", "before-update-2020010#{index}T000000.dump"))
+        FileUtils.mkdir_p(File.join(@data, "backups")) &&
+          FileUtils.touch(File.join(@data, "backups", "before-update-2020010#{index}T000000.dump"))
       end
       _, said = start
       assert_match(/Before the update all was backed up to .*: 4 clients, 4 revisions, 3 accounts\./, said)
@@ -117,7 +129,8 @@ module Kippen
       refute_includes kept, "before-update-20200100T000000.dump"
       assert_equal 3, clients.size, "the demo does not have it"
       own = visitor
-      given = { "service" => "Reedbank", "name" => "Lead", "email" => "lead@reedbank.example", "password" => "quiet-estuary-morning" }
+      given = { "service" => "Reedbank", "name" => "Lead", "email" => "lead@reedbank.example",
+                "password" => "quiet-estuary-morning" }
       assert_equal "201", own.post("/api/services", given).code
       assert_equal([old], own.get("/api/clients")["clients"].map { |one| one["id"] })
     end

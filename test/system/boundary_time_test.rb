@@ -11,7 +11,8 @@ module Kippen
       "on time" => "",
       "delayed by 300 ms" => "await new Promise((done) => setTimeout(done, 300));",
       "sent twice" => "await send(request.clone());",
-      "delayed by turns, so that they overtake each other" => "await new Promise((done) => setTimeout(done, (window.turn = !window.turn) ? 400 : 0));"
+      "delayed by turns, so that they overtake each other" => "await new Promise((done) => setTimeout(done, (window.turn = " \
+                                                              "!window.turn) ? 400 : 0));"
     }.freeze
 
     def play_tricks(trick)
@@ -28,7 +29,8 @@ module Kippen
     def replayed
       fitting, = Server::Store::Revisions.new(DATABASE).fitting(@client)
       stream = Server::Store::Streams.new(DATABASE).latest(@client, 1).first
-      messages = DATABASE[:messages].where(stream_id: stream[:id]).order(:time_us, :number).select(:time_us, :source, :kind, :value).all
+      messages = DATABASE[:messages].where(stream_id: stream[:id]).order(:time_us, :number)
+        .select(:time_us, :source, :kind, :value).all
       last = messages.last[:time_us]
       events = Press::Events.new(fitting)
       heard = messages.reject { |message| message[:kind] == "told" }

@@ -6,7 +6,8 @@ require "selenium-webdriver"
 # Debian's Chromium without a window: the same engine as /usr/bin/chromium, which KIPPEN_BROWSER can name instead, for two
 # thirds of the work. Not by the script in /usr/bin, which would leave the browser behind.
 Capybara.register_driver(:chromium) do |app|
-  options = Selenium::WebDriver::Chrome::Options.new(binary: ENV.fetch("KIPPEN_BROWSER", "/usr/lib/chromium/chromium-headless-shell"))
+  options = Selenium::WebDriver::Chrome::Options
+    .new(binary: ENV.fetch("KIPPEN_BROWSER", "/usr/lib/chromium/chromium-headless-shell"))
   %w[--headless=new --no-sandbox --disable-dev-shm-usage --disable-gpu --hide-scrollbars --force-device-scale-factor=1
      --window-size=1280,800 --no-first-run --disable-background-networking --disable-component-update --disable-sync
      --disable-renderer-backgrounding --disable-backgrounding-occluded-windows --disable-background-timer-throttling

@@ -63,7 +63,10 @@ module Kippen
       flunk "no #{name.inspect} in #{row}; the focus is on #{focused_name.inspect}"
     end
 
-    def row_of_focus = page.evaluate_script("(r => r && (r.dataset.button || r.dataset.head))(document.activeElement.closest('[data-button], [data-head]'))")
+    def row_of_focus
+      page.evaluate_script("(r => r && (r.dataset.button || r.dataset.head))(document.activeElement.closest('[data-button], " \
+                           "[data-head]'))")
+    end
 
     def focused_name
       page.evaluate_script(<<~JS)
@@ -78,7 +81,8 @@ module Kippen
     end
 
     def assert_focus_shows
-      style = page.evaluate_script("(() => { const s = getComputedStyle(document.activeElement); return s.outlineStyle + ' ' + s.outlineWidth })()")
+      style = page.evaluate_script("(() => { const s = getComputedStyle(document.activeElement); return s.outlineStyle + ' ' + " \
+                                   "s.outlineWidth })()")
       assert_equal "solid 3px", style, "the focus on #{focused_name.inspect} can't be seen"
     end
 

@@ -81,7 +81,8 @@ module Kippen
       end
       saved(3)
       host = -> { Server::Store::Revisions.new(DATABASE).head(@client).fitting.host("television").corrected }
-      assert_equal [3, [%w[F9], "opens its own guide"], "Demo specialist"], [host[]["lines"], host[]["keeps"][0].values_at("keys", "why"), host[]["by"]]
+      assert_equal [3, [%w[F9], "opens its own guide"], "Demo specialist"],
+                   [host[]["lines"], host[]["keeps"][0].values_at("keys", "why"), host[]["by"]]
       click_button "Change Television"
       sheet do
         fill_in "Lines of a shortlist it shows", with: "", fill_options: { clear: :backspace }

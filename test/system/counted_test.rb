@@ -59,7 +59,8 @@ module Kippen
 
     def test_the_whole_job
       sign_in_as("specialist")
-      parts = %i[take_in write_down_three_wants add_the_devices make_ready teach_the_mouse_and_the_switches give_each_want_a_button
+      parts = %i[take_in write_down_three_wants add_the_devices make_ready teach_the_mouse_and_the_switches
+                 give_each_want_a_button
                  turn_the_mouse_round try_each].map { |part| part_of_it(part) }
       puts "whole job #{by}: #{@presses} presses (#{parts.join(", ")})"
       assert_operator @presses, :<=, most
@@ -114,7 +115,8 @@ module Kippen
     def teach_the_mouse_and_the_switches
       work "Teach the buttons"
       assert_selector "[data-hears-primary]"
-      browser.action.move_to(find("[data-hears-primary]").native).pointer_down(:right).pause(duration: 0.05).pointer_up(:right).perform
+      browser.action.move_to(find("[data-hears-primary]").native).pointer_down(:right).pause(duration: 0.05).pointer_up(:right)
+        .perform
       count
       %w[F1 F2].each do |code|
         press_key(code, 0.05)
@@ -151,7 +153,8 @@ module Kippen
       press_key("F1", 0.8)
       count
       assert_text "long-press → Ask for help"
-      browser.action.move_to(find("h2", text: "What each button does").native).pointer_down(:back).pause(duration: 0.8).pointer_up(:back).perform
+      browser.action.move_to(find("h2", text: "What each button does").native).pointer_down(:back).pause(duration: 0.8)
+        .pointer_up(:back).perform
       count
       assert_text "long-press → Double-click as one press"
       press_key("F2", 0.1)

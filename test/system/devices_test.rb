@@ -83,7 +83,8 @@ module Kippen
     def test_wheel_steps_are_heard_on_the_patch
       demo("ottoline")
       find_buttons
-      browser.action(duration: 0).scroll_from(Selenium::WebDriver::WheelActions::ScrollOrigin.element(find("[data-hears-primary]").native), 0, 120).perform
+      browser.action(duration: 0)
+        .scroll_from(Selenium::WebDriver::WheelActions::ScrollOrigin.element(find("[data-hears-primary]").native), 0, 120).perform
       assert_selector "article[aria-label='wheel down']", text: "Mouse, Wheel down"
     end
 
@@ -212,7 +213,8 @@ module Kippen
     def test_what_kippen_hears_it_ticks_off_itself
       demo("ottoline")
       find_buttons
-      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:back).pause(duration: 0.1).pointer_up(:back).perform
+      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:back).pause(duration: 0.1).pointer_up(:back)
+        .perform
       assert_text "Mouse, Back side button"
       bench { assert_text "Back side button" }
       press(:escape, :escape)

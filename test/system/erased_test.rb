@@ -21,11 +21,14 @@ module Kippen
       PG.connect(host: "127.0.0.1", port: Integer(port, 10), user: "kippen", password:, dbname: "kippen")
     end
 
-    def holding(word, *folders) = `grep -rla --binary-files=text #{word} #{folders.map { |folder| File.join(@data, folder) }.join(" ")}`.lines(chomp: true)
+    def holding(word, *folders)
+      `grep -rla --binary-files=text #{word} #{folders.map { |folder| File.join(@data, folder) }.join(" ")}`.lines(chomp: true)
+    end
 
     # A client with all that can be said of it, and statements that fail with its words in them.
     def leave_traces
-      fitting = JSON.parse(File.read(File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json"))).merge("client" => { "name" => NAME })
+      fitting = JSON.parse(File.read(File.join(Server::ROOT, "test", "fixtures",
+                                               "phone.fitting.json"))).merge("client" => { "name" => NAME })
       id = JSON.parse(lead.post("/api/clients", fitting).body)["id"]
       change = { "kind" => "timing", "button" => "pocket-phone/edge", "setting" => "long_press_ms", "value" => 700 }
       assert_equal "201", lead.post("/api/clients/#{id}/revisions", "opened_on" => 1, "change" => change, "note" => NOTE).code
@@ -52,7 +55,8 @@ module Kippen
       connect.tap { |connection| connection.exec("ANALYZE") }.close
       assert_equal "200", lead.post("/api/clients/#{id}/erasure", "name" => NAME).code
       dump, = Open3.capture2({ "PGPASSWORD" => File.read(File.join(@data, "postgres", "password")) },
-                             "#{Dir["/usr/lib/postgresql/*/bin"].max}/pg_dump", "-h", "127.0.0.1", "-U", "kippen", "-p", connect.port.to_s, "kippen")
+                             "#{Dir["/usr/lib/postgresql/*/bin"].max}/pg_dump", "-h", "127.0.0.1", "-U", "kippen", "-p",
+                             connect.port.to_s, "kippen")
       assert_includes dump, EMAIL
       %w[Quillonde Sedgewhisper].each { |word| refute_includes dump, word }
       connect.tap { |connection| ["VACUUM FULL", "CHECKPOINT"].each { |statement| connection.exec(statement) } }.close

@@ -39,9 +39,11 @@ module Kippen
       assert_sentences
 
       press_key("F8", 0.7, at: moment(after: 0.5))
-      assert_tiles "▬ long-press → Answer the call", "▬ long-press → Answer the call", "•• double-tap → Mark the packet", "• tap → Wake the screen"
+      assert_tiles "▬ long-press → Answer the call", "▬ long-press → Answer the call", "•• double-tap → Mark the packet",
+                   "• tap → Wake the screen"
       move_boundary_to_900
-      moved = ["▬ long-press → Answer the call", "• tap → Wake the screen", "•• double-tap → Mark the packet", "• tap → Wake the screen"]
+      moved = ["▬ long-press → Answer the call", "• tap → Wake the screen", "•• double-tap → Mark the packet",
+               "• tap → Wake the screen"]
       assert_the_same_press_is_a_tap
 
       press_key("F8", 0.7, at: moment(after: 0.5))
@@ -70,7 +72,8 @@ module Kippen
 
     def assert_sentences
       bench do
-        assert_text "Closed for 1200 ms. Still down at 500 ms: a long-press. Everywhere has for a long-press on this button: Answer the call. It did not wait."
+        assert_text "Closed for 1200 ms. Still down at 500 ms: a long-press. Everywhere has for a long-press on this button: " \
+                    "Answer the call. It did not wait."
         assert_text "Hearthcall has answered the call."
         find("li", text: "double-tap").click_button
         assert_text "Closed for 80 ms. Pressed again 120 ms after letting go, for 80 ms. The second press makes it a double-tap"
@@ -94,7 +97,8 @@ module Kippen
       bench do
         # It is looked at before all of it is decided anew.
         newest = find("ol li:first-child", text: "decided anew")
-        assert_equal "Pocket phone, Edge key\n• tap → Wake the screen\ndecided anew; was long-press → Answer the call in revision 3",
+        assert_equal "Pocket phone, Edge key\n• tap → Wake the screen\ndecided anew; was long-press → Answer the call in " \
+                     "revision 3",
                      newest.find("button span", match: :first).text
         assert_text "Closed for 700 ms. Let go before 900 ms: not a long-press."
       end

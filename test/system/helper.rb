@@ -29,7 +29,8 @@ module Kippen
       Capybara.app_host = address
       Capybara.run_server = false
     else
-      Capybara.app = Server.rack(DATABASE, secret: "s" * 64, demo: true, way_in: ENV.fetch("KIPPEN_WAY_IN"), check_responses: true)
+      Capybara.app = Server.rack(DATABASE, secret: "s" * 64, demo: true, way_in: ENV.fetch("KIPPEN_WAY_IN"),
+                                           check_responses: true)
     end
     DEMO = Formats::FittingJson.read(File.read(File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json")))
     EDGE = "pocket-phone/edge"
@@ -62,7 +63,9 @@ module Kippen
     def saved(revision) = assert_text("Revision #{revision}, saved")
 
     # A fitting of the demo, in place of the one with a phone alone.
-    def demo(name) = @client = add_client(Formats::FittingJson.read(File.read(File.join(Server::ROOT, "demo", "#{name}.fitting.json"))))
+    def demo(name)
+      @client = add_client(Formats::FittingJson.read(File.read(File.join(Server::ROOT, "demo", "#{name}.fitting.json"))))
+    end
 
     # At a step of the client's desk, signed in. at – what else stands in the address: place, view, sheet …
     def open_step(step, **at)
@@ -122,7 +125,8 @@ module Kippen
     def save(kind, **given)
       change = Changes.read({ "kind" => kind }.merge(given.transform_keys(&:to_s)))
       Server::Store::Save.new(DATABASE).on(@client, author: "Another specialist") do |head|
-        result = Changes.make(head.fitting, change, knowledge: Server::KNOWLEDGE, by: "Another specialist", at: "2026-11-25T12:00:00Z")
+        result = Changes.make(head.fitting, change, knowledge: Server::KNOWLEDGE, by: "Another specialist",
+                                                    at: "2026-11-25T12:00:00Z")
         Server::Store::Save::Made.new(fitting: result.fitting)
       end
     end
@@ -158,7 +162,10 @@ module Kippen
     end
 
     # How many questions of this page to such an address were answered.
-    def answered(ending) = page.evaluate_script("performance.getEntriesByType('resource').filter(({ name }) => name.endsWith(arguments[0])).length", ending)
+    def answered(ending)
+      page.evaluate_script("performance.getEntriesByType('resource').filter(({ name }) => name.endsWith(arguments[0])).length",
+                           ending)
+    end
 
     # Waits until something is so that isn't looked for on the page.
     def eventually

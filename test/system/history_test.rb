@@ -18,7 +18,8 @@ module Kippen
 
     # Saved by a Kippen that knew more, say: what can't be opened is told, what is in force is shown, and one goes on.
     def test_a_revision_that_can_not_be_opened_is_told
-      row = { client_id: @client, number: 2, parent: 1, author: "Somebody", document: Sequel.pg_jsonb({ "kippen" => "fitting/1", "devices" => 7 }) }
+      row = { client_id: @client, number: 2, parent: 1, author: "Somebody",
+              document: Sequel.pg_jsonb({ "kippen" => "fitting/1", "devices" => 7 }) }
       DATABASE[:revisions].insert(row)
       open_desk
       assert_text "Revision 2 can’t be opened by this Kippen."

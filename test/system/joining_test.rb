@@ -39,7 +39,8 @@ module Kippen
 
     def connected(is)
       browser.execute_cdp("Network.enable")
-      browser.execute_cdp("Network.emulateNetworkConditions", offline: !is, latency: 0, downloadThroughput: -1, uploadThroughput: -1)
+      browser.execute_cdp("Network.emulateNetworkConditions", offline: !is, latency: 0, downloadThroughput: -1,
+                                                              uploadThroughput: -1)
     end
 
     def there(&) = Capybara.using_session(:joined, &)

@@ -46,7 +46,8 @@ module Kippen
 
     def given(link)
       go_to("/kinds")
-      JSON.parse(page.evaluate_async_script("fetch(arguments[0]).then((r) => r.text()).then(arguments[1])", find_link(link)[:href]))
+      JSON.parse(page.evaluate_async_script("fetch(arguments[0]).then((r) => r.text()).then(arguments[1])",
+                                            find_link(link)[:href]))
     end
 
     def use_it

@@ -2,11 +2,13 @@
 
 require_relative "helper"
 require_relative "by_keyboard"
+require_relative "in_sight"
 
 module Kippen
   # How much stands on a screen, by day and by night, wide and narrow; and that nothing is covered or lost.
   class LooksTest < SystemTest
     include ByKeyboard
+    include InSight
 
     WIDTHS = [[1280, 800], [640, 400], [360, 740]].freeze
 
@@ -22,57 +24,24 @@ module Kippen
       super
     end
 
-    def in_sight(selector)
-      page.evaluate_script(<<~JS)
-        (() => {
-          const bench = document.querySelector("section[aria-label='Bench']").getBoundingClientRect()
-          const below = getComputedStyle(document.querySelector("main")).overflowY === "auto" ? bench.top : innerHeight
-          return [...document.querySelectorAll("#{selector}")].filter((one) => one.getBoundingClientRect().bottom <= below).length
-        })()
-      JS
-    end
-
-    # What stands in the lanes, two of which overlap; and words that are wider than what they stand on.
-    def covered
-      page.evaluate_script(<<~JS)
-        [...document.querySelectorAll("[data-button]")].flatMap((lane) => {
-          const all = [...lane.querySelectorAll("button[data-spot], [role=slider] span")]
-          const boxes = all.map((one) => [one, one.getBoundingClientRect()])
-          const over = boxes.flatMap(([one, a], index) => boxes.slice(index + 1)
-            .filter(([, b]) => a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 1 && b.top < a.bottom - 1)
-            .map(([other]) => `${one.innerText} over ${other.innerText}`))
-          const lost = all.filter((one) => one.scrollWidth > one.clientWidth + 1 && one.matches("button")).map((one) => `lost: ${one.innerText}`)
-          return [...over, ...lost]
-        })
-      JS
-    end
-
-    # Figures of the scales that run into each other or break.
-    def run_together
-      page.evaluate_script(<<~JS)
-        (() => {
-          const boxes = [...document.querySelectorAll("[data-stretch] span")].filter((one) => /^\\d+$/.test(one.innerText))
-            .map((one) => [one.innerText, one.getBoundingClientRect()])
-          const broken = boxes.filter(([, box]) => box.height > 34).map(([words]) => `broken: ${words}`)
-          return [...broken, ...boxes.slice(1).flatMap(([words, box], index) => box.left < boxes[index][1].right && box.left >= boxes[index][1].left ? [words] : [])]
-        })()
-      JS
-    end
-
     def test_nine_lanes_stand_above_an_idle_bench
       demo("ottoline")
       open_step("assign")
       assert_selector "[data-button='mouse/forward']"
       assert_operator in_sight("[data-button]"), :>=, 9
       # Assigned or not.
-      %w[left right middle back].each { |id| save("assign", button: "mouse/#{id}", gesture: "long_press", action: { "kind" => "help", "how" => "ask" }) }
+      %w[left right middle back].each do |id|
+        save("assign", button: "mouse/#{id}", gesture: "long_press", action: { "kind" => "help", "how" => "ask" })
+      end
       assert_text "Revision 5, saved"
       assert_operator in_sight("[data-button]"), :>=, 9
     end
 
     def test_no_chip_covers_another_and_no_word_is_lost
       demo("ottoline")
-      %w[long_press double_tap].each { |gesture| save("assign", button: "mouse/back", gesture:, action: { "kind" => "help", "how" => "ask" }) }
+      %w[long_press double_tap].each do |gesture|
+        save("assign", button: "mouse/back", gesture:, action: { "kind" => "help", "how" => "ask" })
+      end
       save("timing", button: "mouse/back", setting: "long_press_ms", value: 5000)
       save("timing", button: "mouse/forward", setting: "long_press_ms", value: 120)
       open_step("assign")
@@ -114,7 +83,10 @@ module Kippen
       fill_in "Long-press time", with: "900"
       click_button "Set long-press time for this button"
       saved(2)
-      within("[data-button='mouse/back']") { assert_selector "[role=slider][aria-label='Long-press time of Mouse, Back side button'][aria-valuetext='900 ms']" }
+      within("[data-button='mouse/back']") do
+        assert_selector "[role=slider][aria-label='Long-press time of Mouse, Back side " \
+                        "button'][aria-valuetext='900 ms']"
+      end
       assert_selector "[role=slider][aria-label^='Long-press time of Mouse']", count: 2
       assert_accessible
       click_button "Long-press time as its device"
@@ -126,9 +98,11 @@ module Kippen
       demo("ottoline")
       open_step("assign")
       assert_selector "[data-button='remote/up']"
-      stops = page.evaluate_script("[...document.querySelectorAll('section[data-device] *')].filter((one) => one.tabIndex >= 0).length")
+      stops = page.evaluate_script("[...document.querySelectorAll('section[data-device] *')].filter((one) => one.tabIndex >= " \
+                                   "0).length")
       assert_equal 1, stops
-      landmarks = page.evaluate_script("document.querySelectorAll('main section[aria-label], main section[aria-labelledby]').length")
+      landmarks = page.evaluate_script("document.querySelectorAll('main section[aria-label], main " \
+                                       "section[aria-labelledby]').length")
       assert_operator landmarks, :<=, 4
     end
 
@@ -140,7 +114,8 @@ module Kippen
                   "hosts" => [{ "id" => "h", "name" => long, "system" => "computer" }],
                   "wants" => [{ "id" => "w", "what" => long }],
                   "devices" => [{ "id" => "d", "name" => long, "host" => "h",
-                                  "buttons" => [{ "id" => "a", "name" => long, "builtin" => long }, { "id" => "b", "name" => long }] }] }
+                                  "buttons" => [{ "id" => "a", "name" => long, "builtin" => long },
+                                                { "id" => "b", "name" => long }] }] }
       @client = add_client(Fitting.read(fitting))
       %w[wants devices assign].product(WIDTHS).each do |step, (width, height)|
         resize(1280, 800)

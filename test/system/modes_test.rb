@@ -121,7 +121,8 @@ module Kippen
       assert_selector "li", text: "Elbow switch held"
       show_screen
       bind("elbow-switch/press" => "F8", "foot-switch/press" => "F9")
-      { 1 => "The sound is one step louder.", 2 => "The sound is one step quieter.", 3 => "Rookery has turned to the next page.", 4 => "Next page: 2." }
+      { 1 => "The sound is one step louder.", 2 => "The sound is one step quieter.", 3 => "Rookery has turned to the next page.",
+        4 => "Next page: 2." }
         .each do |count, words|
         hold_and_press("F8", "F9", count)
         said(words)
@@ -141,8 +142,10 @@ module Kippen
     def test_a_mode_made_before_is_asked_about
       demo("sunniva")
       save("mode", mode: { "name" => "Bells" })
-      save("assign", button: "elbow-switch/press", gesture: "hold", action: { "kind" => "mode", "mode" => "bells", "how" => "held" })
-      save("assign", button: "foot-switch/press", gesture: "double_tap", action: { "kind" => "volume", "direction" => "up" }, mode: "bells")
+      save("assign", button: "elbow-switch/press", gesture: "hold",
+                     action: { "kind" => "mode", "mode" => "bells", "how" => "held" })
+      save("assign", button: "foot-switch/press", gesture: "double_tap", action: { "kind" => "volume", "direction" => "up" },
+                     mode: "bells")
       open_step("assign", view: "modes")
       assert_text "Presses count together only within the tap gap of each other."
       click_button "Count at any pace: Bells"

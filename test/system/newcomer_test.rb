@@ -49,7 +49,9 @@ module Kippen
 
     def add_the_devices
       follow "Next: the devices they can work"
-      ["Phone", "Mouse with five buttons", "Single switch"].each { |kind| work(find("aside li button", text: kind, match: :first)) }
+      ["Phone", "Mouse with five buttons", "Single switch"].each do |kind|
+        work(find("aside li button", text: kind, match: :first))
+      end
       work(find("aside button", text: /\AAdd /))
       saved(5)
     end
@@ -78,7 +80,8 @@ module Kippen
 
     def teach_the_buttons
       press_on "Teach the buttons"
-      browser.action.move_to(find("[data-hears-primary]").native).pointer_down(:right).pause(duration: 0.05).pointer_up(:right).perform
+      browser.action.move_to(find("[data-hears-primary]").native).pointer_down(:right).pause(duration: 0.05).pointer_up(:right)
+        .perform
       assert_text "Press Phone"
       press_on "Skip the device"
       assert_text "Press Single switch"

@@ -16,10 +16,15 @@ module Kippen
 
     def sheet(&) = within("aside", &)
 
-    def file(data, name = "reed-pad.kind.json") = File.join(Dir.tmpdir, name).tap { |path| File.write(path, data.is_a?(String) ? data : JSON.generate(data)) }
+    def file(data, name = "reed-pad.kind.json")
+      File.join(Dir.tmpdir, name).tap { |path| File.write(path, data.is_a?(String) ? data : JSON.generate(data)) }
+    end
 
     # What a link gives, as the browser would keep it.
-    def given(link) = JSON.parse(page.evaluate_async_script("fetch(arguments[0]).then((r) => r.text()).then(arguments[1])", find_link(link)[:href]))
+    def given(link)
+      JSON.parse(page.evaluate_async_script("fetch(arguments[0]).then((r) => r.text()).then(arguments[1])",
+                                            find_link(link)[:href]))
+    end
 
     def test_a_touchpad_that_no_list_has
       seek "Touchpad", from: "To make one, begin with"
@@ -54,7 +59,8 @@ module Kippen
     end
 
     def test_one_that_nothing_needs_is_taken_out_and_back
-      pad = JSON.parse(File.read(File.join(Server::DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad", "name" => "Reed pad")
+      pad = JSON.parse(File.read(File.join(Server::DATA, "kinds", "touchpad.json")))
+        .merge("id" => "reed-pad", "name" => "Reed pad")
       save("kind", document: pad)
       page.refresh
       sheet { click_button "Take out Reed pad" }

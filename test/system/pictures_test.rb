@@ -144,7 +144,8 @@ module Kippen
       save("timing", button: EDGE, setting: "bounce_guard_ms", value: 1000)
       assert_text "can’t happen"
       find("label", text: "Table").click
-      assert_selector "td:has(button[aria-label='Pocket phone, Edge key, double-tap: Mark the packet']) small", text: "can't happen"
+      assert_selector "td:has(button[aria-label='Pocket phone, Edge key, double-tap: Mark the packet']) small",
+                      text: "can't happen"
       assert_no_selector "td:has(button[aria-label^='Pocket phone, Edge key, long-press']) small", text: "can't happen"
       find("label", text: "Lanes", exact_text: true).click
       picture "lanes-impossible"

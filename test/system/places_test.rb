@@ -60,7 +60,9 @@ module Kippen
       click_button "Add it"
       assert_text "Rookery: The margin"
       click_button "Show its lanes: Rookery: The margin"
-      lane_of("Elbow switch") { find("[aria-label^='Add a tap'], [aria-label^='tap:'], [aria-label*='Nothing known']", match: :first).click }
+      lane_of("Elbow switch") do
+        find("[aria-label^='Add a tap'], [aria-label^='tap:'], [aria-label*='Nothing known']", match: :first).click
+      end
       choose_action("next page", "Next page")
       click_button "Put it on the tap"
       saved(3)
@@ -85,7 +87,8 @@ module Kippen
       click_button "Put it on Pen"
       saved(2)
       save("place", place: { "app" => "packetry" })
-      save("assign", button: "#{pen}/side-lower", gesture: "tap", action: { "kind" => "app", "app" => "packetry", "command" => "mark" }, place: "packetry")
+      save("assign", button: "#{pen}/side-lower", gesture: "tap",
+                     action: { "kind" => "app", "app" => "packetry", "command" => "mark" }, place: "packetry")
       open_step("assign", sheet: "answers", place: "packetry")
       seek("Lower side button", from: "Button")
       assert_text "tap → Mark the packet"
@@ -147,7 +150,9 @@ module Kippen
 
     def counted_and_pointed_by_keys
       open_step("assign", sheet: "count")
-      { "Held" => "Elbow switch", "Counted" => "Grip right", "Once" => "Louder" }.each { |field, words| found_by_keys(field, words) }
+      { "Held" => "Elbow switch", "Counted" => "Grip right", "Once" => "Louder" }.each do |field, words|
+        found_by_keys(field, words)
+      end
       go "Put it there"
       saved(8)
       open_step("assign", sheet: "pointer")
@@ -196,6 +201,9 @@ module Kippen
       said(words)
     end
 
-    def pointer = Float(page.evaluate_script("document.querySelector('[data-system] > span[aria-hidden=true]').style.left").delete_suffix("%"))
+    def pointer
+      Float(page.evaluate_script("document.querySelector('[data-system] > span[aria-hidden=true]').style.left")
+        .delete_suffix("%"))
+    end
   end
 end

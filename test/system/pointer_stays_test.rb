@@ -12,10 +12,14 @@ module Kippen
 
     STILL = /\A(Rest|Carry)/
 
-    MOUSE = { "id" => "mouse", "name" => "Mouse", "kind" => "mouse-five", "host" => "computer", "buttons" => [{ "id" => "left", "name" => "Left" }] }.freeze
+    MOUSE = { "id" => "mouse", "name" => "Mouse", "kind" => "mouse-five", "host" => "computer",
+              "buttons" => [{ "id" => "left", "name" => "Left" }] }.freeze
     COMPUTER = { "id" => "computer", "name" => "Computer", "system" => "computer" }.freeze
 
-    def mouse = @client = add_client(Fitting.read("kippen" => "fitting/1", "client" => { "name" => "Bram" }, "hosts" => [COMPUTER], "devices" => [MOUSE]))
+    def mouse
+      @client = add_client(Fitting.read("kippen" => "fitting/1", "client" => { "name" => "Bram" }, "hosts" => [COMPUTER],
+                                        "devices" => [MOUSE]))
+    end
 
     def click_on(element) = browser.action.move_to(element.native).click.perform
     def card = find("[data-hears-primary]")

@@ -8,7 +8,8 @@ module Kippen
     KEYS = { "F1" => 112, "F2" => 113, "F8" => 119, "F9" => 120, "KeyA" => 65, "KeyE" => 69, "KeyM" => 77, "F13" => 124 }.freeze
 
     def key(type, code, at)
-      browser.execute_cdp("Input.dispatchKeyEvent", type:, code:, key: code, windowsVirtualKeyCode: KEYS.fetch(code), timestamp: at)
+      browser.execute_cdp("Input.dispatchKeyEvent", type:, code:, key: code, windowsVirtualKeyCode: KEYS.fetch(code),
+                                                    timestamp: at)
     end
 
     # Both ends come at once; then the clock reaches what they say, so that nothing else is stamped before.
@@ -23,8 +24,8 @@ module Kippen
     # When what comes next can be stamped: now, but after what was stamped already, and so long after that.
     def moment(after: 0.02) = [Time.now.to_f, @pressed_to.to_f + after].max
 
-    # Hold one key and press another so often meanwhile, every so many seconds. All of it is stamped a second ahead: it has come before the page
-    # tells how late it is.
+    # Hold one key and press another so often meanwhile, every so many seconds. All of it is stamped a second ahead: it has come
+    # before the page tells how late it is.
     def hold_and_press(held, other, times, every: 0.2)
       at = moment(after: 1) + 1
       key("keyDown", held, at)

@@ -5,7 +5,8 @@ require_relative "helper"
 module Kippen
   # Every screen, by day, by night, in the colours that a system forces, and narrow: accessible, and nothing beyond the edge.
   class ScreensTest < SystemTest
-    STEPS = %w[wants devices devices?devices=find assign assign?view=table devices?sheet=new-device assign?sheet=history assign?sheet=help
+    STEPS = %w[wants devices devices?devices=find assign assign?view=table devices?sheet=new-device assign?sheet=history
+               assign?sheet=help
                devices?sheet=join devices?sheet=hand devices?sheet=device:mouse devices?sheet=settings:device:mouse
                devices?sheet=correct:mouse/left assign?sheet=arrange].freeze
     # What the system asks for, and what the page makes of it.

@@ -38,7 +38,8 @@ module Kippen
       write_a_want
       assert_accessible
       assert_no_text "Answer the video call"
-      assert_equal ["Sign in again · Kippen", "Signed out"], [page.title, page.evaluate_script("document.activeElement.textContent")]
+      assert_equal ["Sign in again · Kippen", "Signed out"],
+                   [page.title, page.evaluate_script("document.activeElement.textContent")]
       click_button "Open the demo as a specialist"
       within("aside") { assert_field "Asked for by", with: "Bram and his sister" }
       assert_match(/Bram/, page.title)

@@ -49,7 +49,8 @@ module Kippen
       bind_by("mouse right") { press_mouse(:right) }
       listen
       over_lanes
-      browser.action.pointer_down(:middle).pointer_down(:right).pause(duration: 0.05).pointer_up(:right).pointer_up(:middle).perform
+      browser.action.pointer_down(:middle).pointer_down(:right).pause(duration: 0.05).pointer_up(:right).pointer_up(:middle)
+        .perform
 
       assert_tiles "• tap → Wake the screen"
     end

@@ -41,7 +41,8 @@ module Kippen
     # One process serves where nothing else is said: it is there sooner.
     def environment
       recorded = Record::RECORDED if ENV["RECORD"]
-      { "RUBYOPT" => recorded, "KIPPEN_DATA" => @data, "KIPPEN_WORKERS" => "0", "DATABASE_URL" => nil, "BUNDLE_WITHOUT" => nil, "RUBYLIB" => nil }
+      { "RUBYOPT" => recorded, "KIPPEN_DATA" => @data, "KIPPEN_WORKERS" => "0", "DATABASE_URL" => nil, "BUNDLE_WITHOUT" => nil,
+        "RUBYLIB" => nil }
     end
 
     # Puts programs of the test's own in front of the system's; returns the environment.
@@ -59,7 +60,8 @@ module Kippen
       stdin, answer = IO.pipe
       answer.puts(input) if input
       answer.close
-      process = Process.spawn(environment.merge(env), START, "--port", @port.to_s, *options, in: stdin, out: writer, err: writer, pgroup: true)
+      process = Process.spawn(environment.merge(env), START, "--port", @port.to_s, *options, in: stdin, out: writer, err: writer,
+                                                                                             pgroup: true)
       writer.close
       @running << process
       said = +""

@@ -76,7 +76,8 @@ module Kippen
       take_in(12, SORTS, hand: Tuning::Stories::SLOW)
       open_step("tune")
       assert_selector "a[download]"
-      file = page.evaluate_async_script("const done = arguments[0]; fetch(document.querySelector('a[download]').href).then((one) => one.text()).then(done)")
+      file = page.evaluate_async_script("const done = arguments[0]; " \
+                                        "fetch(document.querySelector('a[download]').href).then((one) => one.text()).then(done)")
       assert_equal(["trials/1", 12], JSON.parse(file).then { |one| [one["kippen"], one["trials"].size] })
       other_ways
       Dir.mktmpdir do |folder|
@@ -182,7 +183,8 @@ module Kippen
       with_fit
       resize(360, 740)
       browser.execute_cdp("Emulation.setEmulatedMedia",
-                          features: [{ name: "prefers-color-scheme", value: "dark" }, { name: "prefers-reduced-motion", value: "reduce" }])
+                          features: [{ name: "prefers-color-scheme", value: "dark" },
+                                     { name: "prefers-reduced-motion", value: "reduce" }])
       page.refresh
       fitted
       assert_operator page.evaluate_script("document.documentElement.scrollWidth"), :<=, 360

@@ -8,13 +8,18 @@ module Kippen
   class TuneTest < SystemTest
     include Tuning::Stories
 
-    BUTTONS = [{ "id" => "left", "name" => "Left button", "builtin" => "Click" }, { "id" => "right", "name" => "Right button" }, { "id" => "forward" }].freeze
-    MOUSE = { "id" => "mouse", "name" => "Mouse", "kind" => "mouse-five", "worked_with" => "right hand", "buttons" => BUTTONS }.freeze
+    BUTTONS = [{ "id" => "left", "name" => "Left button", "builtin" => "Click" }, { "id" => "right", "name" => "Right button" },
+               { "id" => "forward" }].freeze
+    MOUSE = { "id" => "mouse", "name" => "Mouse", "kind" => "mouse-five", "worked_with" => "right hand",
+              "buttons" => BUTTONS }.freeze
 
-    def add_fitting(members) = @client = add_client(Formats::FittingJson.read(JSON.generate({ "kippen" => "fitting/1" }.merge(members))))
+    def add_fitting(members)
+      @client = add_client(Formats::FittingJson.read(JSON.generate({ "kippen" => "fitting/1" }.merge(members))))
+    end
 
     def add_mouse(*hands)
-      add_fitting("client" => { "name" => "Ottoline Fenwether" }, "hosts" => [{ "id" => "computer", "double_click_ms" => 500 }], "devices" => [MOUSE],
+      add_fitting("client" => { "name" => "Ottoline Fenwether" }, "hosts" => [{ "id" => "computer", "double_click_ms" => 500 }],
+                  "devices" => [MOUSE],
                   "hands" => hands)
     end
 
@@ -76,7 +81,8 @@ module Kippen
       add_mouse(Tuning::Stories::WORN)
       worker
       open_step("assign")
-      page.execute_script("window.clicks = 0; window.addEventListener('click', (event) => { if (event.isTrusted) window.clicks += 1 }, true)")
+      page.execute_script("window.clicks = 0; window.addEventListener('click', (event) => { if (event.isTrusted) window.clicks " \
+                          "+= 1 }, true)")
       find("nav a", text: "Tune").click
       assert_text "Mouse, Left button"
       %w[click double-click].each { |one| assert_selector "label", text: one }
@@ -88,7 +94,8 @@ module Kippen
       assert_accessible
       apply
       assert_operator page.evaluate_script("window.clicks"), :<=, 12
-      assert_operator Float(find("p", text: "come out as meant").find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=, 40
+      assert_operator Float(find("p", text: "come out as meant").find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=,
+                      40
       assert_equal %w[click double_click drag rest], DATABASE[:trials].distinct.select_map(:intended).sort
     end
 
@@ -149,7 +156,8 @@ module Kippen
     end
 
     def test_only_what_can_be_set_is_found
-      switch = { "id" => "bedside", "name" => "Bedside switch", "kind" => "switch", "host" => "tv", "buttons" => [{ "id" => "press" }] }
+      switch = { "id" => "bedside", "name" => "Bedside switch", "kind" => "switch", "host" => "tv",
+                 "buttons" => [{ "id" => "press" }] }
       help = { "button" => "bedside/press", "gesture" => "tap", "action" => { "kind" => "help" } }
       add_fitting("hosts" => [{ "id" => "tv", "system" => "television" }], "devices" => [switch], "assignments" => [help])
       worker

@@ -9,14 +9,19 @@ module Kippen
       include Where
 
       SPREAD = ->(median, spread) { { "median" => median, "spread" => spread } }
-      WORN = { "id" => "worn", "name" => "A steady hand on a worn switch", "press_ms" => SPREAD[110, 0.2], "long_ms" => SPREAD[1400, 0.2],
-               "apart_ms" => SPREAD[150, 0.15], "restrike" => { "chance" => 0.5, "after_ms" => SPREAD[14, 0.25], "length_ms" => SPREAD[10, 0.3] } }.freeze
-      WEAK = { "id" => "weak", "name" => "A weak hand", "press_ms" => SPREAD[180, 0.2], "long_ms" => SPREAD[1600, 0.2], "apart_ms" => SPREAD[220, 0.15],
+      WORN = { "id" => "worn", "name" => "A steady hand on a worn switch", "press_ms" => SPREAD[110, 0.2],
+               "long_ms" => SPREAD[1400, 0.2],
+               "apart_ms" => SPREAD[150, 0.15],
+               "restrike" => { "chance" => 0.5, "after_ms" => SPREAD[14, 0.25], "length_ms" => SPREAD[10, 0.3] } }.freeze
+      WEAK = { "id" => "weak", "name" => "A weak hand", "press_ms" => SPREAD[180, 0.2], "long_ms" => SPREAD[1600, 0.2],
+               "apart_ms" => SPREAD[220, 0.15],
                "drop_out" => { "per_second" => 2.5, "gap_ms" => SPREAD[25, 0.3] } }.freeze
-      TREMOR = { "id" => "tremor", "name" => "A hand that trembles", "press_ms" => SPREAD[150, 0.4], "long_ms" => SPREAD[950, 0.2],
+      TREMOR = { "id" => "tremor", "name" => "A hand that trembles", "press_ms" => SPREAD[150, 0.4],
+                 "long_ms" => SPREAD[950, 0.2],
                  "apart_ms" => SPREAD[170, 0.5],
                  "restrike" => { "chance" => 0.85, "after_ms" => SPREAD[170, 0.5], "length_ms" => SPREAD[150, 0.4] } }.freeze
-      SLOW = { "id" => "slow", "name" => "A slow hand", "press_ms" => SPREAD[620, 0.1], "long_ms" => SPREAD[1500, 0.1], "apart_ms" => SPREAD[260, 0.2] }.freeze
+      SLOW = { "id" => "slow", "name" => "A slow hand", "press_ms" => SPREAD[620, 0.1], "long_ms" => SPREAD[1500, 0.1],
+               "apart_ms" => SPREAD[260, 0.2] }.freeze
 
       # A stand-in hand presses after its sitting's number: here always the same.
       def setup
@@ -49,8 +54,11 @@ module Kippen
       class << self
         def worker
           Minitest.after_run { Process.kill("TERM", @worker) if @worker } unless defined?(@worker)
-          env = { "DATABASE_URL" => ENV.fetch("DATABASE_URL"), "RUBYOPT" => ["--yjit", *(Record::RECORDED if ENV["RECORD"])].join(" ") }
-          @worker ||= Process.spawn(env, RbConfig.ruby, File.join(Server::ROOT, "server", "jobs", "worker.rb"), %i[out err] => File::NULL)
+          env = { "DATABASE_URL" => ENV.fetch("DATABASE_URL"), "RUBYOPT" => ["--yjit", *(if ENV["RECORD"]
+                                                                                           Record::RECORDED
+                                                                                         end)].join(" ") }
+          @worker ||= Process.spawn(env, RbConfig.ruby, File.join(Server::ROOT, "server", "jobs", "worker.rb"),
+                                    %i[out err] => File::NULL)
         end
 
         def worker? = !@worker.nil?

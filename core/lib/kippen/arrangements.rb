@@ -23,7 +23,8 @@ module Kippen
 
     # Raises Invalid for one that is not there.
     def find(fitting, id)
-      all(fitting).find { |one| one.id == id } || raise(Invalid.at("/change/arrangement", Words.say(:no_arrangement, id: Faults.show(id))))
+      all(fitting).find { |one| one.id == id } ||
+        raise(Invalid.at("/change/arrangement", Words.say(:no_arrangement, id: Faults.show(id))))
     end
   end
 end

@@ -38,7 +38,8 @@ module Kippen
       @apps = @known.transform_values(&:name).freeze
       @made = {}.compare_by_identity
       @entries = groups.flat_map { |group| entries_of(group) }.freeze
-      @of_no_app = @made.select { |_, entry| entry.app.nil? && entry.asks.none? { |ask| ask.type == "app" } }.compare_by_identity.freeze
+      @of_no_app = @made.select { |_, entry| entry.app.nil? && entry.asks.none? { |ask| ask.type == "app" } }
+        .compare_by_identity.freeze
       index
       freeze
     end
@@ -63,7 +64,8 @@ module Kippen
 
     # The Entry of an action as it stands in an assignment, or nil for one not in the catalogue.
     def entry(action)
-      fixed(action) || several(action) || @asking.fetch(action["kind"], []).find { |entry| entry.of?(action) } || unheard_of(action)
+      fixed(action) || several(action) || @asking.fetch(action["kind"], []).find { |entry| entry.of?(action) } ||
+        unheard_of(action)
     end
 
     # Only among those that ask nothing.
@@ -147,11 +149,16 @@ module Kippen
 
     # A command that the client's apps do not have yet: once it is assigned, they do.
     def unheard_of(action)
-      return unless action.keys.sort == %w[app command kind] && action["kind"] == "app" && action.values.all? { |value| Fitting::Ids.ok?(value) }
+      unless action.keys.sort == %w[app command kind] && action["kind"] == "app" && action.values.all? do |value|
+        Fitting::Ids.ok?(value)
+      end
+        return
+      end
 
       apps = Fitting::Apps.all(@known.values_at(action["app"]).compact, [], [action])
       item = Entry.of_commands(commands(apps)).find { |one| one["action"] == action }
-      Entry.new(item, [APPS_GROUP, @groups.find { |group| group["group"] == APPS_GROUP }&.fetch("name")], apps.to_h { |app| [app.id, app.name] })
+      Entry.new(item, [APPS_GROUP, @groups.find { |group| group["group"] == APPS_GROUP }&.fetch("name")],
+                apps.to_h { |app| [app.id, app.name] })
     end
   end
 end

@@ -17,7 +17,8 @@ module Kippen
     def of(button, system: @fitting.host(button.host).system)
       device = @fitting.device(button.device)
       data = @kinds.button(device, button) || {}
-      [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(button, device, data, system), *not_ready(device, system)]
+      [*fixed(data), *needed(data), *claims(data), *not_held_back(button, data), *not_carried(button, device, data, system),
+       *not_ready(device, system)]
     end
 
     # Where a tap does something else than the button says: the Finding "other_print", or nil.
@@ -40,8 +41,10 @@ module Kippen
     def reasons(button, item, system: @fitting.host(button.host).system)
       gesture, action = item.values_at("gesture", "action")
       carried = of(button, system:).select { |one| one.bars? && [nil, gesture].include?(one.gesture) }.map(&:what)
-      (carried + [*not_that_gesture(gesture, action), *not_on_host(system, action), *not_held(gesture, action), *not_repeated(item),
-                  *not_more_modes(button, item, system), *not_that_shortlist(button, action), *not_those_steps(button, action, system)]).uniq
+      (carried + [*not_that_gesture(gesture, action), *not_on_host(system, action), *not_held(gesture, action),
+                  *not_repeated(item),
+                  *not_more_modes(button, item, system), *not_that_shortlist(button, action),
+                  *not_those_steps(button, action, system)]).uniq
     end
 
     # Why a host can't do the steps of an action, in words; empty where it can, or it is one alone. kind – a HostKinds::Kind
@@ -52,7 +55,8 @@ module Kippen
       pauses = steps.drop(1).map(&:pause_ms).reject { |ms| can.pause?(ms) }.uniq
       [*(Words.say(:more_steps, system:, most: can.most, count: steps.size) if steps.size > can.most),
        *pauses.map do |ms|
-         Words.say(:no_such_pause, system:, pause: Words.pause(ms), from: Words.pause(can.from_ms), to: Words.pause(can.to_ms), step: Words.pause(can.step_ms))
+         Words.say(:no_such_pause, system:, pause: Words.pause(ms), from: Words.pause(can.from_ms), to: Words.pause(can.to_ms),
+                                   step: Words.pause(can.step_ms))
        end]
     end
 
@@ -65,13 +69,21 @@ module Kippen
       Finding.new(id:, bad: bars ? "bars" : "look", what:, where: { "gesture" => gesture })
     end
 
-    def fixed(data) = data["is"] == "fixed" ? [caution(nil, "fixed", Words.say(:this_button_cant_given_anything, why: data["why"]), bars: true)] : []
+    def fixed(data)
+      if data["is"] == "fixed"
+        [caution(nil, "fixed", Words.say(:this_button_cant_given_anything, why: data["why"]), bars: true)]
+      else
+        []
+      end
+    end
+
     def needed(data) = data["is"] == "needed" ? [caution("tap", "needed", Words.say(:needed_get_around, why: data["why"]))] : []
 
     # Those that nobody has freed.
     def claims(data)
       data.fetch("claims", []).reject { |claim| claim["freed"] }.map do |claim|
-        caution(claim["gesture"], "claimed", Words.say(:taken_free, by: claim["by"], free_by: claim["free_by"].delete_suffix(".")))
+        caution(claim["gesture"], "claimed",
+                Words.say(:taken_free, by: claim["by"], free_by: claim["free_by"].delete_suffix(".")))
       end
     end
 
@@ -86,7 +98,9 @@ module Kippen
       return [] if data["is"] == "fixed"
 
       (Fitting::GESTURES - @kinds.gestures(@fitting, button, system:)).map do |gesture|
-        caution(gesture, "cannot_carry", Words.say(:cant_carry_here, device: device.name || device.id, gesture: Words::GESTURES.fetch(gesture)), bars: true)
+        caution(gesture, "cannot_carry",
+                Words.say(:cant_carry_here, device: device.name || device.id, gesture: Words::GESTURES.fetch(gesture)),
+                bars: true)
       end
     end
 
@@ -107,7 +121,8 @@ module Kippen
       only = @catalogue.entry(action)&.only(action)
       return [] if only.nil? || only.include?(gesture)
 
-      [Words.say(:lasts_as_long_as_button, action: @catalogue.name(action), only: only.map { |one| Words::GESTURES.fetch(one) }.join(" or a "))]
+      [Words.say(:lasts_as_long_as_button, action: @catalogue.name(action),
+                                           only: only.map { |one| Words::GESTURES.fetch(one) }.join(" or a "))]
     end
 
     def not_on_host(system, action)
@@ -127,7 +142,10 @@ module Kippen
       most = @kinds.carries(device, system)&.fetch("modes", nil) or return []
       there = @fitting.carried(button.device)
       more = modes - (there | modes).first(most)
-      more.map { |id| Words.say(:carries_modes, device: device.name || device.id, count: many_modes(most), modes: names(there.first(most)), mode: names([id])) }
+      more.map do |id|
+        Words.say(:carries_modes, device: device.name || device.id, count: many_modes(most), modes: names(there.first(most)),
+                                  mode: names([id]))
+      end
     end
 
     def many_modes(most) = most == 1 ? Words.say(:one_mode) : Words.say(:more_modes, count: most)

@@ -52,7 +52,8 @@ module Kippen
   # sent; all of them are made on one Draft and finished once.
   module Changes
     # { "assign" => Assign … } of those that can be sent.
-    ALL = constants.map { |name| const_get(name) }.select { |made| made.is_a?(Class) && made < Change && made.kind }.to_h { |made| [made.kind, made] }.freeze
+    ALL = constants.map { |name| const_get(name) }.select { |made| made.is_a?(Class) && made < Change && made.kind }
+      .to_h { |made| [made.kind, made] }.freeze
 
     # Takes a change as the contract has it; returns the value. Raises Invalid.
     def self.read(sent)

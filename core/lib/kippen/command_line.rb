@@ -86,7 +86,9 @@ module Kippen
 
       fitting = Formats::FittingJson.read(text(given[:fitting], Limits::FITTING_BYTES))
       stories = Press::Stories.new
-      open_file(given[:trace]) { |io| Press::Replay.stream(fitting, io, recorder: stories, most_rows: Limits::EXPLAINED_ROWS) { nil } }
+      open_file(given[:trace]) do |io|
+        Press::Replay.stream(fitting, io, recorder: stories, most_rows: Limits::EXPLAINED_ROWS) { nil }
+      end
       stories.stories.each { |story| @output.puts JSON.generate(Press::Account.of(fitting, story)) }
     end
 
@@ -95,7 +97,8 @@ module Kippen
       series = Formats::TrialsJson.read(text(given[:trials], Limits::CASES_BYTES))
       beside = given[:beside].flat_map { |file| beside(series, Formats::TrialsJson.read(text(file, Limits::CASES_BYTES))) }
       can_be_set(series, given[:fixed])
-      @output.puts JSON.generate(Tuning::Answer.new(series, beside:, price: given.fetch(:price, Tuning::Fit::PRICE), fixed: given[:fixed]).to_h)
+      price = given.fetch(:price, Tuning::Fit::PRICE)
+      @output.puts JSON.generate(Tuning::Answer.new(series, beside:, price:, fixed: given[:fixed]).to_h)
     end
 
     def tune_options(arguments)
@@ -121,7 +124,9 @@ module Kippen
 
     # Presses beside are of the same kind of button, and of what is offered here.
     def beside(series, other)
-      raise Misuse, "--beside: of a #{other.kind} button; these trials are of a #{series.kind} one" unless other.kind == series.kind
+      unless other.kind == series.kind
+        raise Misuse, "--beside: of a #{other.kind} button; these trials are of a #{series.kind} one"
+      end
 
       other.trials.select { |trial| [*series.offered, *Tuning::STILL].include?(trial.intended) }
     end

@@ -14,7 +14,9 @@ module Kippen
     # What is displaced on one button in a place and mode: [Finding], "builtin_lost", "own_lost", "replaced", "covered",
     # "other_print" or "taken_off". ref – "device/button"
     def displaced(ref, place:, mode:)
-      lanes = [@before, @after].map { |fitting| (button = fitting.button(ref)) && Press::Lane.new(fitting, button, place:, mode:) }
+      lanes = [@before, @after].map do |fitting|
+        (button = fitting.button(ref)) && Press::Lane.new(fitting, button, place:, mode:)
+      end
       return [] unless lanes.all?
 
       old, new = lanes.map { |lane| lane.chips.reject(&:off).to_h { |chip| [stretch(chip.gesture), chip] } }
@@ -26,9 +28,12 @@ module Kippen
     # spots – those that are told of already. Returns sentences.
     def own_lost_elsewhere(spots)
       told = spots.select { |spot| spot.place == Fitting::EVERYWHERE && spot.mode == Fitting::BASE }.map(&:button)
-      @after.buttons.select { |button| !told.include?(button.ref) && @before.button(button.ref) && does_more?(button) }.flat_map do |button|
+      @after.buttons.select { |button| !told.include?(button.ref) && @before.button(button.ref) && does_more?(button) }
+        .flat_map do |button|
         lanes = [@before, @after].map { |fitting| Press::Lane.new(fitting, fitting.button(button.ref)) }
-        own_lost(lanes).map { |lost| Words.say(:own_of_button, button: Words.button(@after.device(button.device), button), told: lost.what) }
+        own_lost(lanes).map do |lost|
+          Words.say(:own_of_button, button: Words.button(@after.device(button.device), button), told: lost.what)
+        end
       end
     end
 
@@ -57,7 +62,9 @@ module Kippen
       name = @catalogue.name(old.action, button.builtin)
       gesture = Words::GESTURES.fetch(old.gesture)
       return displaced_by("taken_off", old.gesture, Words.say(:no_longer_on, name:, gesture:)) unless new
-      return displaced_by("covered", old.gesture, Words.say(:here_covers_from, name:, old: place(old))) if old.origin == "inherited"
+      if old.origin == "inherited"
+        return displaced_by("covered", old.gesture, Words.say(:here_covers_from, name:, old: place(old)))
+      end
 
       displaced_by("replaced", old.gesture, Words.say(:takes_place_on, name:, gesture:))
     end
@@ -72,8 +79,8 @@ module Kippen
       return unless button.builtin && @cautions.held_back?(button) && !same_again?(button, new)
 
       where = where(lane)
-      words = where ? Words.say(:does_not_happen_there, builtin: button.builtin, where:) : Words.say(:no_longer_happens_on_tap, builtin: button.builtin)
-      displaced_by("builtin_lost", old.gesture, words)
+      key = where ? :does_not_happen_there : :no_longer_happens_on_tap
+      displaced_by("builtin_lost", old.gesture, Words.say(key, builtin: button.builtin, where:))
     end
 
     # Was what the button does by itself put on again?
@@ -81,7 +88,8 @@ module Kippen
       return false unless chip
 
       own = (@knowledge.kinds.button(@after.device(button.device), button) || {})["builtin_action"]
-      !own.nil? && chip.action.slice(*own.keys) == own && (chip.action.keys - own.keys - %w[times]).empty? && chip.action.fetch("times", 1) == 1
+      !own.nil? && chip.action.slice(*own.keys) == own && (chip.action.keys - own.keys - %w[times]).empty? &&
+        chip.action.fetch("times", 1) == 1
     end
 
     # In which app, and while which mode is on, in words; nil for everywhere and always.
@@ -97,12 +105,16 @@ module Kippen
       before.zip(after).filter_map do |old, new|
         next unless old && new&.worse_than?(old)
 
-        displaced_by("own_lost", new.gesture, where ? Words.say(:told_there, where: where[0].upcase + where[1..], told: new.told) : new.told)
+        displaced_by("own_lost", new.gesture,
+                     where ? Words.say(:told_there, where: where[0].upcase + where[1..], told: new.told) : new.told)
       end
     end
 
     # Does the host make more of its presses than its tap?
-    def does_more?(button) = (@knowledge.kinds.button(@after.device(button.device), button) || {}).fetch("builtin", {}).keys.intersect?(OwnDoing::GESTURES)
+    def does_more?(button)
+      (@knowledge.kinds.button(@after.device(button.device), button) || {}).fetch("builtin", {}).keys
+        .intersect?(OwnDoing::GESTURES)
+    end
 
     def place(chip) = Words.place(@before, chip.place)
 

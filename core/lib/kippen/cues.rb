@@ -34,7 +34,9 @@ module Kippen
     def givers(fitting, knowledge)
       found = WAYS.to_h { |way| [way, []] }
       fitting.hosts.each { |host| knowledge.host_kinds.of(host.system).gives.each { |way| found[way] << (host.name || host.id) } }
-      vibrating = fitting.devices.select { |device| knowledge.settings.for(fitting, "device", device.id).any? { |one| one.id == "vibration" } }
+      vibrating = fitting.devices.select do |device|
+        knowledge.settings.for(fitting, "device", device.id).any? { |one| one.id == "vibration" }
+      end
       vibrating.each { |device| found["feel"] |= [device.name || device.id] }
       found
     end

@@ -33,7 +33,8 @@ module Kippen
 
     # document – the JSON object it was read from, frozen, unknown members included
     # cues – { event => ways }, see Cues
-    attr_reader :document, :follow, :hosts, :devices, :modes, :places, :buttons, :assignments, :wants, :links, :hands, :shortlists, :cues
+    attr_reader :document, :follow, :hosts, :devices, :modes, :places, :buttons, :assignments, :wants, :links, :hands,
+                :shortlists, :cues
 
     # Of what need not be there.
     NOTHING = { wants: [], links: [], hands: [], shortlists: [], cues: {} }.freeze

@@ -26,7 +26,8 @@ module Kippen
 
     def self.kind(data)
       list = data.fetch("shortlist")
-      Kind.new(system: data["system"], most: list["most"], locked: list["locked"], choose: list["choose"], gives: data["gives"], screen: data["screen"],
+      Kind.new(system: data["system"], most: list["most"], locked: list["locked"], choose: list["choose"], gives: data["gives"],
+               screen: data["screen"],
                knows: data["knows"], steps: several(data.fetch("steps"))).freeze
     end
 

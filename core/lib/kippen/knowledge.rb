@@ -2,8 +2,10 @@
 
 module Kippen
   # What is known besides the client: device kinds, the browser's codes, actions, combinations of keys,
-  # arrangements, settings, stand-in hands, topics to be found. One value, so that whatever decides about a fitting is given the same.
-  Knowledge = Struct.new(:kinds, :codes, :catalogue, :combinations, :arrangements, :settings, :search, :host_kinds, :hands, :topics, keyword_init: true) do
+  # arrangements, settings, stand-in hands, topics to be found. One value, so that whatever decides about a fitting is given the
+  # same.
+  Knowledge = Struct.new(:kinds, :codes, :catalogue, :combinations, :arrangements, :settings, :search, :host_kinds, :hands,
+                         :topics, keyword_init: true) do
     # texts – takes a name or a pattern of names of core/data, gives the texts of those files, see DataFolder. Raises Invalid.
     def self.read(texts)
       text = ->(name) { texts[name].first }

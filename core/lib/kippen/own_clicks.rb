@@ -52,7 +52,9 @@ module Kippen
 
     def fitting
       @fitting ||= Fitting.read("kippen" => Fitting::FORMAT, "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b" }] }],
-                                "assignments" => @gestures.map { |gesture| { "button" => "d/b", "gesture" => gesture, "action" => { "kind" => "nothing" } } })
+                                "assignments" => @gestures.map { |gesture| doing_nothing(gesture) })
     end
+
+    def doing_nothing(gesture) = { "button" => "d/b", "gesture" => gesture, "action" => { "kind" => "nothing" } }
   end
 end

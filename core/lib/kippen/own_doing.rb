@@ -42,7 +42,9 @@ module Kippen
 
     def doing(gesture, words)
       remedy = Words.say(:"own_#{gesture}_remedy")
-      return Doing.new(gesture:, words:, kept: false, lost: Words.say(:own_lost, words:, remedy:), brief: words.downcase).freeze unless comes_about?(gesture)
+      unless comes_about?(gesture)
+        return Doing.new(gesture:, words:, kept: false, lost: Words.say(:own_lost, words:, remedy:), brief: words.downcase).freeze
+      end
 
       lost, hardly = gesture == "hold" ? held(words, remedy) : clicked(words, remedy)
       brief = hardly ? Words.say(:"own_#{gesture}_hardly", words: words.downcase) : words.downcase
@@ -58,7 +60,9 @@ module Kippen
       @choice.top == 1 && clicks?(@choice.tap)
     end
 
-    def clicks?(assignment) = !assignment.nil? && CLICKS.include?(assignment.action["kind"]) && assignment.action.fetch("times", 1) == 1
+    def clicks?(assignment)
+      !assignment.nil? && CLICKS.include?(assignment.action["kind"]) && assignment.action.fetch("times", 1) == 1
+    end
 
     # [lost, hardly] of two clicks under this timing.
     def clicked(words, remedy)
@@ -75,7 +79,8 @@ module Kippen
     def held(words, remedy)
       return [nil, nil] if @timing.bounce_guard_us.zero? || once([:held_on], &:held_on?)
 
-      [nil, Words.say(:own_hold_drops, words:, guard: Words.ms(@timing.bounce_guard_us), drop: Words.ms(OwnClicks::DROP_US), remedy:)]
+      [nil, Words.say(:own_hold_drops, words:, guard: Words.ms(@timing.bounce_guard_us), drop: Words.ms(OwnClicks::DROP_US),
+                                       remedy:)]
     end
 
     # Worked out once for all buttons of a fitting that are alike in it.

@@ -21,7 +21,8 @@ module Kippen
     # start of the press until the first step
     def steps(action, repeat: nil, begins_us: 0)
       more = repeat ? { after_ms: repeat.after_us / 1000.0, every_ms: repeat.every_us / 1000.0 } : {}
-      Steps.new(delta_px: action.fetch("step_px"), begins_ms: begins_us / 1000.0, **FASTER.fetch(action.fetch("faster", "no")), **more)
+      Steps.new(delta_px: action.fetch("step_px"), begins_ms: begins_us / 1000.0, **FASTER.fetch(action.fetch("faster", "no")),
+                **more)
     end
   end
 end

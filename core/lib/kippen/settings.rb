@@ -30,13 +30,18 @@ module Kippen
         when "number" then Words.say(:must_be_like, value: Faults.show(value), allowed: allowed) unless number?(value)
         when "flag" then Words.say(:must_be_true_or_false, value: Faults.show(value)) unless [true, false].include?(value)
         when "buttons" then Words.say(:must_be_some_of, value: Faults.show(value), values: values.join(", ")) unless some?(value)
-        when "choice" then Words.say(:must_be_one_of, value: Faults.show(value), values: values.join(", ")) unless values.include?(value)
+        when "choice" then unless values.include?(value)
+                             Words.say(:must_be_one_of, value: Faults.show(value), values: values.join(", "))
+                           end
         end
       end
 
       private
 
-      def number?(value) = value.is_a?(Integer) && value.between?(data["from"], data["to"]) && ((value - data["from"]) % data["step"]).zero?
+      def number?(value)
+        value.is_a?(Integer) && value.between?(data["from"], data["to"]) && ((value - data["from"]) % data["step"]).zero?
+      end
+
       def allowed = Words.say(:whole_number_from_steps, from: data["from"], to: data["to"], step: data["step"])
       def some?(value) = value.is_a?(Array) && value.any? && value.uniq == value && (value - values).empty?
       def values = data["choices"].map { |choice| choice["value"] }
@@ -65,7 +70,9 @@ module Kippen
       all.select { |one| one.data["of"] == "host" && one.data["systems"].include?(host.system) }.map { |one| one.on(host.system) }
     end
 
-    def of_device(device) = all.select { |one| one.data["of"] == "device" && one.data["kinds"].include?(device.kind) }.map { |one| one.of(device) }
+    def of_device(device)
+      all.select { |one| one.data["of"] == "device" && one.data["kinds"].include?(device.kind) }.map { |one| one.of(device) }
+    end
 
     # The value that is set, or nil for the host's or device's own. item – its JSON object
     def self.value(setting, item) = setting.member ? item[setting.member] : item.fetch("settings", {})[setting.id]

@@ -7,7 +7,8 @@ module Kippen
     # Returns { "wants" => open wants, "steps" => steps of getting ready not done, "devices" => devices with such }.
     def self.open(fitting, knowledge, contacts = {})
       steps = fitting.devices.reject(&:off).map do |device|
-        Kinds::Ready.new(knowledge.kinds.of(device), device, fitting.host(device.host), contacts: contacts.fetch(device.id, [])).open.size
+        Kinds::Ready.new(knowledge.kinds.of(device), device, fitting.host(device.host),
+                         contacts: contacts.fetch(device.id, [])).open.size
       end
       { "wants" => Reach::Wants.of(fitting, knowledge).open.size, "steps" => steps.sum, "devices" => steps.count(&:positive?) }
     end

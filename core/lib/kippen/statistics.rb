@@ -107,7 +107,9 @@ module Kippen
     def fisher(hits, of, other_hits, other_of)
       total = hits + other_hits
       possible = ([0, total - other_of].max..[total, of].min)
-      log = possible.to_h { |count| [count, choose_log(of, count) + choose_log(other_of, total - count) - choose_log(of + other_of, total)] }
+      log = possible.to_h do |count|
+        [count, choose_log(of, count) + choose_log(other_of, total - count) - choose_log(of + other_of, total)]
+      end
       seen = log.fetch(hits)
       log.values.select { |one| one <= seen + 1e-7 }.sum { |one| Math.exp(one) }.clamp(0, 1)
     end

@@ -48,19 +48,24 @@ module Kippen
 
     # [[where, what is wrong]…] of the value of "steps".
     def faults(value)
-      return [["", Words.say(:steps_count, from: COUNT.first, to: COUNT.last)]] unless value.is_a?(Array) && COUNT.cover?(value.size)
+      unless value.is_a?(Array) && COUNT.cover?(value.size)
+        return [["", Words.say(:steps_count, from: COUNT.first, to: COUNT.last)]]
+      end
 
       value.each_with_index.flat_map { |step, index| of_step(step, index).map { |where, fault| ["/#{index}#{where}", fault] } }
     end
 
     def of_step(step, index)
       return [["", Words.say(:must_be_an_object)]] unless step.is_a?(Hash)
-      return [["/action", Words.say(:must_object_with_kind)]] unless step["action"].is_a?(Hash) && step["action"]["kind"].is_a?(String)
+      unless step["action"].is_a?(Hash) && step["action"]["kind"].is_a?(String)
+        return [["/action", Words.say(:must_object_with_kind)]]
+      end
       return [["/action", Words.say(:no_step)]] unless can_be?(step["action"])
       return [] if pause(step).is_a?(Integer) && PAUSE_MS.cover?(pause(step)) && (index.positive? || pause(step).zero?)
 
       # The first is done at once.
-      [["/pause_ms", Words.say(:is_must_be_whole_from_to, value: Faults.show(pause(step)), from: 0, to: index.zero? ? 0 : PAUSE_MS.last)]]
+      [["/pause_ms", Words.say(:is_must_be_whole_from_to, value: Faults.show(pause(step)), from: 0,
+                                                          to: index.zero? ? 0 : PAUSE_MS.last)]]
     end
 
     def pause(step) = step.fetch("pause_ms", 0)

@@ -80,11 +80,14 @@ module Kippen
       tap_waits: "The tap comes %{wait}: a second press may still follow.",
       tap_at_once: "The tap comes %{wait}; it also happens before every %{counts}.",
       own_lost: "“%{words}” no longer comes about on this button: %{remedy}.",
-      own_lost_to_filter: "“%{words}” no longer comes about on this button: %{filter} and the %{ms} ms of %{host} leave no time for a second " \
+      own_lost_to_filter: "“%{words}” no longer comes about on this button: %{filter} and the %{ms} ms of %{host} leave no " \
+                          "time for a second " \
                           "click. Set the host's double-click time first, then the guard; or %{remedy}.",
-      own_hardly: "“%{words}” can hardly come about on this button: %{filter} and the %{ms} ms of %{host} leave %{room} ms for a second click. " \
+      own_hardly: "“%{words}” can hardly come about on this button: %{filter} and the %{ms} ms of %{host} leave %{room} ms for " \
+                  "a second click. " \
                   "Set the host's double-click time first, then the guard; or %{remedy}.",
-      own_hold_drops: "“%{words}” ends for good at a drop-out of %{drop} ms on this button: a bounce guard of %{guard} ms takes what is still held " \
+      own_hold_drops: "“%{words}” ends for good at a drop-out of %{drop} ms on this button: a bounce guard of %{guard} ms " \
+                      "takes what is still held " \
                       "for a bounce. Make the gap bridge longer than the drop-outs; or %{remedy}.",
       own_double_tap_hardly: "hardly %{words}",
       own_hold_hardly: "frail %{words}",
@@ -94,14 +97,16 @@ module Kippen
       own_of_button: "%{button}: %{told}",
       own_double_tap_remedy: "give “Double-click as one press” to another one",
       own_hold_remedy: "give “Keep pressed until the next press” or “Pressed as long as held” to another one",
-      stays_aside: "%{count} of what was assigned to %{name} stays aside: its place or mode is gone, something else is there, or it follows another.",
+      stays_aside: "%{count} of what was assigned to %{name} stays aside: its place or mode is gone, something else is there, " \
+                   "or it follows another.",
       own_aside: "%{button} follows again: what it had of its own (%{count}) stays aside.",
       not_settable: "%{setting} can't be %{value} on %{device}; the nearest that can be set is %{nearest}",
       app_gone_from: "%{where}: switched off. %{app} is not on %{host} any more.",
       moved_to_nearest: "%{setting} %{value} can't be set on %{device}: it is %{nearest}, the nearest that can."
     }.freeze
 
-    ALL = [EN, CHANGES, FAULTS, WHERE, TUNING].inject { |all, more| all.merge(more) { |key| raise "two sentences are called #{key}" } }.freeze
+    ALL = [EN, CHANGES, FAULTS, WHERE,
+           TUNING].inject { |all, more| all.merge(more) { |key| raise "two sentences are called #{key}" } }.freeze
 
     # key – of ALL; returns the sentence.
     def self.say(key, **parts) = format(ALL.fetch(key), **parts)
@@ -119,7 +124,8 @@ module Kippen
     def self.tap_waits(choice, timing) = say(:tap_waits, wait: wait(choice.waits, timing))
 
     def self.tap_at_once(choice, timing)
-      say(:tap_at_once, wait: wait(choice.at_once, timing), counts: choice.counts.map { |gesture| GESTURES.fetch(gesture) }.join(" and "))
+      say(:tap_at_once, wait: wait(choice.at_once, timing),
+                        counts: choice.counts.map { |gesture| GESTURES.fetch(gesture) }.join(" and "))
     end
 
     # A gesture, or what is done to a button that passes its clicks on, as it is said: "double-click".
@@ -186,7 +192,9 @@ module Kippen
     # What a change costs a gesture: from one Wait to another, in words, or nil where nothing changes.
     def self.cost(gesture, before, after)
       name = GESTURES.fetch(gesture)
-      return say(after.after == "hold_end" ? :cost_hold_end : :cost_no_hold, gesture: name) if [before.after, after.after].one?("hold_end")
+      if [before.after, after.after].one?("hold_end")
+        return say(after.after == "hold_end" ? :cost_hold_end : :cost_no_hold, gesture: name)
+      end
 
       grown = after.us - before.us
       return say(:cost_more, gesture: name, ms: ms(grown)) if grown.positive?
@@ -197,10 +205,12 @@ module Kippen
 
     # A Press::LimitsOfTiming::Limit with the figures that make it so; timing – the button's.
     def self.limit(limit, timing)
-      figures = { "bounce_guard" => timing.bounce_guard_us, "gap_bridge" => timing.gap_bridge_us, "brush_guard" => timing.brush_guard_us,
+      figures = { "bounce_guard" => timing.bounce_guard_us, "gap_bridge" => timing.gap_bridge_us,
+                  "brush_guard" => timing.brush_guard_us,
                   "long_press" => timing.long_press_us }
       against = limit.gap_us ? ["tap gap #{ms(limit.gap_us)} ms"] : []
-      reasons = limit.reasons.map { |name| "#{name.tr("_", " ").sub("long press", "long-press at")} #{ms(figures.fetch(name))} ms" } + against
+      reasons = limit.reasons
+        .map { |name| "#{name.tr("_", " ").sub("long press", "long-press at")} #{ms(figures.fetch(name))} ms" } + against
       say(limit.how.to_sym, gesture: GESTURES.fetch(limit.gesture), reasons: reasons.join(", "))
     end
 

@@ -15,13 +15,15 @@ module Kippen
     def test_each_lands_at_the_host_its_kind_belongs_to_which_is_made_where_there_is_none
       client = added(NEW, "mouse-five", "remote", "phone", "remote")
       assert_equal(%w[computer television phone], client.hosts.map(&:system))
-      assert_equal({ "Television remote" => "television", "Mouse with five buttons" => "computer", "Phone" => "phone", "Television remote 2" => "television" },
+      assert_equal({ "Television remote" => "television", "Mouse with five buttons" => "computer", "Phone" => "phone",
+                     "Television remote 2" => "television" },
                    client.devices.to_h { |device| [device.name, client.host(device.host).system] })
       assert_equal 2, added(bare, "remote", "mouse-five").hosts.size, "those that are there are taken"
     end
 
     def test_devices_that_named_no_host_stay_at_a_computer
-      old = Fitting.read("kippen" => "fitting/1", "devices" => [{ "id" => "board", "name" => "Board", "buttons" => [{ "id" => "a" }] }])
+      old = Fitting.read("kippen" => "fitting/1",
+                         "devices" => [{ "id" => "board", "name" => "Board", "buttons" => [{ "id" => "a" }] }])
       client = added(old, "remote")
       assert_equal({ "Board" => "computer", "Television remote" => "television" },
                    client.devices.to_h { |device| [device.name, client.host(device.host).system] })

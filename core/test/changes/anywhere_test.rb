@@ -8,14 +8,18 @@ module Kippen
   class AnywhereTest < CoreTest
     include KindsData
 
-    EVERY = %w[computer tablet phone television].map { |system| { "id" => system, "name" => system.capitalize, "system" => system } }.freeze
+    EVERY = %w[computer tablet phone
+               television].map { |system| { "id" => system, "name" => system.capitalize, "system" => system } }.freeze
     # What is its own host, or happens to one.
-    BOUND = { "phone" => %w[phone], "phone-keys" => %w[phone], "tablet" => %w[tablet], "phone-itself" => %w[phone], "tablet-itself" => %w[tablet],
+    BOUND = { "phone" => %w[phone], "phone-keys" => %w[phone], "tablet" => %w[tablet], "phone-itself" => %w[phone],
+              "tablet-itself" => %w[tablet],
               "computer-itself" => %w[computer] }.freeze
     # Neither has a screen that a pen draws on.
     ELSEWHERE = { "pen" => %w[tablet computer phone], "drawing-tablet" => %w[tablet computer phone] }.freeze
-    SURE = { "mouse-five" => %w[computer tablet], "gamepad" => %w[computer tablet], "keyboard" => %w[computer tablet phone], "grip" => %w[computer tablet],
-             "stick" => %w[computer tablet], "sip-puff" => %w[computer tablet], "head-switch" => %w[computer tablet phone] }.freeze
+    SURE = { "mouse-five" => %w[computer tablet], "gamepad" => %w[computer tablet], "keyboard" => %w[computer tablet phone],
+             "grip" => %w[computer tablet],
+             "stick" => %w[computer tablet], "sip-puff" => %w[computer tablet],
+             "head-switch" => %w[computer tablet phone] }.freeze
 
     def desk = bare("hosts" => EVERY)
 
@@ -39,7 +43,8 @@ module Kippen
         told = EVERY.map { |host| host["id"] }.reject { |host| result(desk, "add_device", of: kind, host:).notes.empty? }
         assert_equal (EVERY.map { |host| host["id"] } - sure).sort, told.sort, kind
       end
-      assert_equal ["Keyboard at a television: it isn't sure that it works. Only where the television has a socket or a radio for it: " \
+      assert_equal ["Keyboard at a television: it isn't sure that it works. Only where the television has a socket or a radio " \
+                    "for it: " \
                     "try one press before relying on it."], result(desk, "add_device", of: "keyboard", host: "television").notes
     end
 
@@ -55,14 +60,18 @@ module Kippen
 
     # A client with a tablet alone needs no computer for a gamepad; one with a phone alone does, for there it isn't sure.
     def test_several_at_once_go_where_they_surely_work_before_a_host_is_made_for_them
-      hosts = ->(system, kind) { made(bare("hosts" => [{ "id" => "h", "system" => system }]), "add_devices", devices: [{ "of" => kind }]).hosts.map(&:system) }
+      hosts = lambda { |system, kind|
+        made(bare("hosts" => [{ "id" => "h", "system" => system }]), "add_devices",
+             devices: [{ "of" => kind }]).hosts.map(&:system)
+      }
       assert_equal %w[tablet], hosts["tablet", "gamepad"]
       assert_equal %w[phone computer], hosts["phone", "gamepad"]
       assert_equal %w[television computer], hosts["television", "mouse-five"]
     end
 
     def test_two_that_come_together_are_not_put_at_each_other
-      fitting = made(Fitting.read("kippen" => "fitting/1"), "add_devices", devices: [{ "of" => "tablet" }, { "of" => "mouse-five" }])
+      fitting = made(Fitting.read("kippen" => "fitting/1"), "add_devices",
+                     devices: [{ "of" => "tablet" }, { "of" => "mouse-five" }])
       assert_equal %w[tablet computer], fitting.hosts.map(&:system)
     end
   end

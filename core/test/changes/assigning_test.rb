@@ -27,7 +27,8 @@ module Kippen
     end
 
     def test_the_kept_tap_comes_once_and_only_where_the_button_was_untouched
-      assert_equal [%w[tap builtin], %w[long_press app], %w[double_tap app]], spots(assign(assign(fitting, "long_press"), "double_tap"))
+      assert_equal [%w[tap builtin], %w[long_press app], %w[double_tap app]],
+                   spots(assign(assign(fitting, "long_press"), "double_tap"))
       assert_equal [%w[tap app]], spots(assign(fitting, "tap"))
       assert_equal [%w[tap app], %w[long_press app]], spots(assign(assign(fitting, "tap"), "long_press"))
     end
@@ -35,7 +36,8 @@ module Kippen
     def test_in_an_app_the_tap_is_kept_only_where_everywhere_says_nothing
       untouched = fitting("places" => PLACES)
       assert_equal [%w[tap letters builtin], %w[long_press letters app]], spots(assign(untouched, "long_press", place: "letters"))
-      assert_equal [%w[tap app], %w[long_press letters app]], spots(assign(assign(untouched, "tap"), "long_press", place: "letters"))
+      assert_equal [%w[tap app], %w[long_press letters app]],
+                   spots(assign(assign(untouched, "tap"), "long_press", place: "letters"))
     end
 
     def test_an_assignment_takes_the_place_of_the_one_there
@@ -57,7 +59,8 @@ module Kippen
     def test_timing_is_set_for_one_button
       changed = made(fitting, "timing", button: OK, setting: "long_press_ms", value: 900)
       assert_equal([900_000, 500_000], %w[remote/ok remote/list].map { |ref| changed.timing(changed.button(ref)).long_press_us })
-      assert_equal([["/setting", 'unknown setting "colour"']], faults { made(fitting, "timing", button: OK, setting: "colour", value: 1) })
+      assert_equal([["/setting", 'unknown setting "colour"']],
+                   faults { made(fitting, "timing", button: OK, setting: "colour", value: 1) })
     end
 
     def test_the_fitting_given_stays_as_it_was
@@ -67,7 +70,8 @@ module Kippen
     end
 
     def test_an_assignment_is_switched_off_kept_and_on_again
-      with = fitting("assignments" => [assignment("tap"), assignment("long_press", place: "letters")], "places" => [{ "id" => "letters", "app" => "rookery" }])
+      with = fitting("assignments" => [assignment("tap"), assignment("long_press", place: "letters")],
+                     "places" => [{ "id" => "letters", "app" => "rookery" }])
       off = made(with, "switch", button: OK, gesture: "long_press", place: "letters", off: true)
       assert_equal [false, true], off.assignments.map(&:off)
       assert_equal with.document, made(off, "switch", button: OK, gesture: "long_press", place: "letters", off: false).document
@@ -90,16 +94,22 @@ module Kippen
       assert_equal [["app", true]], taps(soon)
       assert_equal [["app", true]], taps(assign(soon, "tap")), "another action on it keeps how it acts"
       assert_equal two.document, made(soon, "tap_at_once", button: OK, at_once: false).document
-      assert_equal([["/assignments", "no tap is assigned to remote/ok there"]], faults { made(fitting, "tap_at_once", button: OK, at_once: true) })
+      assert_equal([["/assignments", "no tap is assigned to remote/ok there"]],
+                   faults { made(fitting, "tap_at_once", button: OK, at_once: true) })
     end
 
     def test_what_is_on_a_gesture_is_carried_elsewhere_or_copied
-      one = assign(fitting, "long_press", action: { "kind" => "open", "what" => "app" }, repeat: { "after_ms" => 500, "every_ms" => 100 })
+      one = assign(fitting, "long_press", action: { "kind" => "open", "what" => "app" },
+                                          repeat: { "after_ms" => 500, "every_ms" => 100 })
       to = { "button" => "remote/list", "gesture" => "double_tap" }
-      carry = ->(from, copy, **more) { made(from, "carry", button: OK, gesture: "long_press", copy:, to: to.merge(more.transform_keys(&:to_s))) }
+      carry = lambda { |from, copy, **more|
+        made(from, "carry", button: OK, gesture: "long_press", copy:, to: to.merge(more.transform_keys(&:to_s)))
+      }
       where = ->(made) { made.assignments.map { |item| [item.button, item.gesture, item.action["kind"], !item.repeat.nil?] } }
-      assert_equal [["remote/list", "tap", "builtin", false], ["remote/list", "double_tap", "open", false]], where.call(carry.call(one, false))
-      assert_equal [["remote/ok", "tap", "builtin", false], ["remote/ok", "long_press", "open", true], ["remote/list", "tap", "builtin", false],
+      assert_equal [["remote/list", "tap", "builtin", false], ["remote/list", "double_tap", "open", false]],
+                   where.call(carry.call(one, false))
+      assert_equal [["remote/ok", "tap", "builtin", false], ["remote/ok", "long_press", "open", true],
+                    ["remote/list", "tap", "builtin", false],
                     ["remote/list", "hold", "open", true]], where.call(carry.call(one, true, gesture: "hold"))
       assert_equal([["/change/to", "it is there already"]], faults { carry.call(one, true, button: OK, gesture: "long_press") })
       assert_match(/a notch can only make a tap/, faults { carry.call(one, false, button: "remote/wheel-up") }.join)

@@ -27,7 +27,8 @@ module Kippen
 
     def test_elsewhere_it_is_kept
       [[assign(BACK, "tap"), assign(FORWARD, "tap")], [assign(BACK, "tap"), assign(BACK, "tap", place: "letters")],
-       [change("timing", button: BACK, setting: "long_press_ms", value: 700), change("timing", button: BACK, setting: "tap_gap_ms", value: 400)],
+       [change("timing", button: BACK, setting: "long_press_ms", value: 700),
+        change("timing", button: BACK, setting: "tap_gap_ms", value: 400)],
        [device("name" => "M"), device("posture" => "p")],
        [change("want", want: { "what" => "Read" }), change("client", name: "Una")]].each do |theirs, mine|
         result = both(theirs, mine)
@@ -47,9 +48,11 @@ module Kippen
 
     def test_of_the_same_it_is_a_conflict_with_both_sides
       met = conflict(assign(BACK, "tap"), assign(BACK, "long_press"))
-      assert_equal [["Mouse with five buttons, Back side button, long-press: Ask for help.", "Mouse with five buttons, Back side button, tap: Page before."],
+      assert_equal [["Mouse with five buttons, Back side button, long-press: Ask for help.",
+                     "Mouse with five buttons, Back side button, tap: Page before."],
                     ["Mouse with five buttons, Back side button, tap: Ask for help."]], [met.mine, met.theirs]
-      conflict(change("timing", button: BACK, setting: "long_press_ms", value: 700), change("timing", button: BACK, setting: "long_press_ms", value: 900))
+      conflict(change("timing", button: BACK, setting: "long_press_ms", value: 700),
+               change("timing", button: BACK, setting: "long_press_ms", value: 900))
       conflict(change("client", name: "A"), change("client", name: "B"))
     end
 

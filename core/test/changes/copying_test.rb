@@ -20,11 +20,14 @@ module Kippen
     end
 
     def jobs(fitting, device)
-      fitting.assignments.select { |one| one.button.start_with?("#{device}/") }.map { |one| [one.button.split("/").last, one.gesture, one.action] }
+      fitting.assignments.select { |one| one.button.start_with?("#{device}/") }.map do |one|
+        [one.button.split("/").last, one.gesture, one.action]
+      end
     end
 
     def test_assignments_and_timing_are_copied_once
-      full = made(assign(grips, "#{LEFT}/squeeze", "long_press"), "timing", button: "#{LEFT}/squeeze", setting: "long_press_ms", value: 700)
+      full = made(assign(grips, "#{LEFT}/squeeze", "long_press"), "timing", button: "#{LEFT}/squeeze", setting: "long_press_ms",
+                                                                            value: 700)
       copied = made(full, "copy", from: LEFT, to: RIGHT, mirror: true)
       assert_equal jobs(full, LEFT), jobs(copied, RIGHT)
       assert_equal 700_000, copied.timing(copied.button("#{RIGHT}/squeeze")).long_press_us
@@ -44,7 +47,8 @@ module Kippen
 
     def test_mirrored_left_becomes_right
       pads = add(with_devices("direction-pad"), "direction-pad")
-      full = assign(assign(pads, "direction-pad-four-ways/left", "tap"), "direction-pad-four-ways/up", "tap", { "kind" => "nothing" })
+      full = assign(assign(pads, "direction-pad-four-ways/left", "tap"), "direction-pad-four-ways/up", "tap",
+                    { "kind" => "nothing" })
       copied = made(full, "copy", from: "direction-pad-four-ways", to: "direction-pad-four-ways-2", mirror: true)
       assert_equal [["up", "tap", { "kind" => "nothing" }], ["right", "tap", HELP]], jobs(copied, "direction-pad-four-ways-2")
     end

@@ -21,7 +21,8 @@ module Kippen
       more = put_right({ "settable" => { "long_press_ms" => { "from" => 300, "to" => 900, "step" => 50 } } }).fitting
       assert_equal 650_000, device_timing(650, more).timing(more.button(OK)).long_press_us
       assert_equal "Hollis", more.device(REMOTE).corrected["by"]
-      assert_equal KINDS.find("remote").carries("television")["settable"]["tap_gap_ms"], carries(more)["settable"]["tap_gap_ms"], "the rest as its kind has it"
+      assert_equal KINDS.find("remote").carries("television")["settable"]["tap_gap_ms"], carries(more)["settable"]["tap_gap_ms"],
+                   "the rest as its kind has it"
       any = put_right({ "settable" => { "long_press_ms" => nil } }, more).fitting
       assert_equal 650_000, device_timing(650, any).timing(any.button(OK)).long_press_us
       refute carries(any)["settable"].key?("long_press_ms")

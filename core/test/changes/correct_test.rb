@@ -35,10 +35,12 @@ module Kippen
 
     # What a file said of a button of no known kind is there again.
     def test_forgetting_brings_back_what_a_file_said
-      fitting = bare("devices" => [{ "id" => "thing", "host" => "desk", "buttons" => [{ "id" => "key", "builtin" => "Rings the bell" }] }])
+      fitting = bare("devices" => [{ "id" => "thing", "host" => "desk",
+                                     "buttons" => [{ "id" => "key", "builtin" => "Rings the bell" }] }])
       said = correct(fitting, { "builtin" => { "tap" => "Opens the gate" } }, "thing/key").fitting
       assert_equal "Opens the gate", said.button("thing/key").builtin
-      assert_equal "Rings the bell", correct(said, { "held_back" => false }, "thing/key").fitting.document["devices"][0]["buttons"][0]["builtin"]
+      assert_equal "Rings the bell",
+                   correct(said, { "held_back" => false }, "thing/key").fitting.document["devices"][0]["buttons"][0]["builtin"]
       assert_equal fitting.document, correct(said, nil, "thing/key").fitting.document
     end
 
@@ -57,13 +59,13 @@ module Kippen
       assert_equal([["double_tap", true]], now.fitting.list("assignments").filter_map do |row|
         row.values_at("gesture", "off") if row["gesture"] == "double_tap"
       end)
-      assert_equal(["Phone, Edge key, double-tap: switched off, and kept. Phone can’t carry a double-tap here."], now.left_out.map do |words|
-        words.tr("'", "’")
-      end)
+      assert_equal(["Phone, Edge key, double-tap: switched off, and kept. Phone can’t carry a double-tap here."],
+                   now.left_out.map { |words| words.tr("'", "’") })
       fixed = correct(phone, "is" => "fixed", "why" => "This model keeps it for the torch.")
       assert_includes fixed.left_out.join, "This model keeps it for the torch."
+      found = faults { made(fixed.fitting, "assign", button: EDGE, gesture: "tap", action: HELP) }
       assert_equal([["/change/gesture", "This button can’t be given anything: This model keeps it for the torch."]],
-                   faults { made(fixed.fitting, "assign", button: EDGE, gesture: "tap", action: HELP) }.map { |where, words| [where, words.tr("'", "’")] })
+                   found.map { |where, words| [where, words.tr("'", "’")] })
     end
 
     def test_a_fixed_button_is_freed
@@ -92,7 +94,8 @@ module Kippen
     end
 
     def test_a_found_button_says_what_it_does
-      found = made(phone, "add_button", device: "phone", button: { "name" => "Side wheel", "kind" => "contact", "codes" => ["key:F20"] })
+      found = made(phone, "add_button", device: "phone",
+                                        button: { "name" => "Side wheel", "kind" => "contact", "codes" => ["key:F20"] })
       ref = found.devices.last.buttons.last.ref
       assert_nil known(found, ref)
       said = correct(found, { "builtin" => { "tap" => "Home" }, "held_back" => false }, ref).fitting
@@ -138,8 +141,10 @@ module Kippen
 
     def test_history_says_that_it_was_put_right_and_that_it_is_as_it_was
       fitting = correct(phone, "builtin" => { "tap" => "Opens the camera" }).fitting
-      assert_equal ["Phone, Edge key: what is known of it was put right."], Changes::Differences.new(phone, fitting, KNOWLEDGE).words
-      assert_equal ["Phone, Edge key: what is known of it is what its kind says."], Changes::Differences.new(fitting, phone, KNOWLEDGE).words
+      assert_equal ["Phone, Edge key: what is known of it was put right."],
+                   Changes::Differences.new(phone, fitting, KNOWLEDGE).words
+      assert_equal ["Phone, Edge key: what is known of it is what its kind says."],
+                   Changes::Differences.new(fitting, phone, KNOWLEDGE).words
     end
   end
 end

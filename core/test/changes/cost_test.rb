@@ -10,16 +10,20 @@ module Kippen
 
     HELP = { "kind" => "help" }.freeze
     CHANGES = {
-      "assign" => { button: "d3/b1", gesture: "tap", action: HELP }, "timing" => { button: "d3/b1", setting: "tap_gap_ms", value: 350 },
+      "assign" => { button: "d3/b1", gesture: "tap", action: HELP },
+      "timing" => { button: "d3/b1", setting: "tap_gap_ms", value: 350 },
       "take_out" => { id: "d3" }, "client" => { name: "Una" }, "clear" => { button: "d0/b1", gesture: "tap" }
     }.freeze
 
     # Ten buttons a device, thirty places, four gestures, a link, twenty wants.
     def self.document(buttons, assignments)
-      devices = Array.new(buttons / 10) { |index| { "id" => "d#{index}", "name" => "Device #{index}", "host" => "desk", "buttons" => ten_buttons } }
+      devices = Array.new(buttons / 10) do |index|
+        { "id" => "d#{index}", "name" => "Device #{index}", "host" => "desk", "buttons" => ten_buttons }
+      end
       refs = devices.flat_map { |device| device["buttons"].map { |button| "#{device["id"]}/#{button["id"]}" } }
       places = Array.new(30) { |index| { "id" => "p#{index}", "app" => "app#{index}" } }
-      spots = ["everywhere", *places.map { |place| place["id"] }].product(refs, %w[tap double_tap long_press triple_tap]).first(assignments)
+      spots = ["everywhere", *places.map { |place| place["id"] }].product(refs, %w[tap double_tap long_press triple_tap])
+        .first(assignments)
       list = spots.map { |place, ref, gesture| { "button" => ref, "gesture" => gesture, "place" => place, "action" => HELP } }
       wants = Array.new(20) { |index| { "id" => "w#{index}", "what" => "w", "action" => HELP } }
       { "kippen" => "fitting/1", "hosts" => HOSTS, "devices" => devices, "places" => places, "assignments" => list,

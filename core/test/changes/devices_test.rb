@@ -12,7 +12,8 @@ module Kippen
     def devices(fitting) = fitting.devices.map { |device| [device.id, device.name] }
 
     def test_several_of_a_kind_get_names_to_tell_them_apart
-      assert_equal [["single-switch", "Single switch"], ["single-switch-2", "Single switch 2"], ["single-switch-3", "Single switch 3"]],
+      assert_equal [["single-switch", "Single switch"], ["single-switch-2", "Single switch 2"],
+                    ["single-switch-3", "Single switch 3"]],
                    devices(with_devices("switch", "switch", "switch"))
     end
 
@@ -24,7 +25,8 @@ module Kippen
 
     def test_what_is_refused_says_why
       assert_equal([["/change/host", "Phone can't be used at a computer"]], faults { add(bare, "phone", host: "desk") })
-      assert_equal([["/change/host", "add a host first: what the device is connected to"]], faults { add(Fitting.read("kippen" => "fitting/1"), "switch") })
+      assert_equal([["/change/host", "add a host first: what the device is connected to"]],
+                   faults { add(Fitting.read("kippen" => "fitting/1"), "switch") })
       assert_equal([["/change/host", 'unknown host "attic"']], faults { add(bare, "switch", host: "attic") })
     end
 
@@ -33,7 +35,9 @@ module Kippen
       assert_equal([["/devices", "single-switch and single-switch-2 sit in the same place"]],
                    faults { add(seated, "switch", on: { "device" => BOX, "place" => "1" }) })
       assert_equal [["/devices", "#{BOX} sits on itself"], ["/devices", "single-switch sits on itself"]],
-                   faults { made(seated, "device", device: BOX, set: { "on" => { "device" => "single-switch", "place" => "x" } }) }.sort
+                   faults {
+                     made(seated, "device", device: BOX, set: { "on" => { "device" => "single-switch", "place" => "x" } })
+                   }.sort
     end
 
     def test_what_is_plugged_in_goes_along_to_another_host
@@ -67,7 +71,8 @@ module Kippen
       gone = made(out, "take_out", id: "single-switch")
       assert_equal([["/change/id", "its device single-switch is not there: bring that back first"]],
                    faults { made(gone, "bring_back", id: "single-switch/press") })
-      assert_equal([["/change/id", 'nothing by the name "mouse" was taken out']], faults { made(gone, "bring_back", id: "mouse") })
+      assert_equal([["/change/id", 'nothing by the name "mouse" was taken out']],
+                   faults { made(gone, "bring_back", id: "mouse") })
     end
 
     def test_the_name_of_something_taken_out_is_not_given_again
@@ -77,11 +82,13 @@ module Kippen
 
     def test_a_found_button_is_added_and_changed
       fitting = made(with_devices("mouse-five"), "add_button", device: "mouse-with-five-buttons",
-                                                               button: { "name" => "Thumb ring", "kind" => "contact", "codes" => ["pointer:7"] })
+                                                               button: { "name" => "Thumb ring", "kind" => "contact",
+                                                                         "codes" => ["pointer:7"] })
       button = fitting.buttons.last
       assert_equal ["mouse-with-five-buttons/thumb-ring", ["pointer:7"]], [button.ref, button.codes]
       changed = made(fitting, "button", button: button.ref, set: { "name" => "Ring", "off" => true, "id" => "not-this" })
-      assert_equal ["mouse-with-five-buttons/thumb-ring", "Ring", true], [changed.buttons.last.ref, changed.buttons.last.name, changed.buttons.last.off]
+      assert_equal ["mouse-with-five-buttons/thumb-ring", "Ring", true],
+                   [changed.buttons.last.ref, changed.buttons.last.name, changed.buttons.last.off]
     end
 
     def test_a_second_host_leaves_no_device_without_one

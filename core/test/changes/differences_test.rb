@@ -31,7 +31,8 @@ module Kippen
         ["Mouse with five buttons, Back side button, tap: Ask for help."] =>
           [mouse, made(mouse, "assign", button: "#{MOUSE}/back", gesture: "tap", action: HELP)],
         ["For all buttons, bounce guard, counted: from the press → from letting go."] =>
-          [amended(mouse, "timing" => { "bounce_guard_from" => "press" }), amended(mouse, "timing" => { "bounce_guard_from" => "release" })],
+          [amended(mouse, "timing" => { "bounce_guard_from" => "press" }),
+           amended(mouse, "timing" => { "bounce_guard_from" => "release" })],
         ["For all buttons, tap gap: as it is usual → 450 ms."] => [mouse, amended(mouse, "timing" => { "tap_gap_ms" => 450 })]
       }
     end
@@ -55,12 +56,16 @@ module Kippen
 
     # Also what nobody here knows is told, as far as it can be.
     def test_what_counts_how_long_is_asked_and_what_is_not_known
-      told = { "follow" => "focus", "confirm_s" => 45, "shelf" => { "a" => 1 }, "hosts" => HOSTS.map { |host| host.merge("settings" => { "wind" => 3 }) } }
+      told = { "follow" => "focus", "confirm_s" => 45, "shelf" => { "a" => 1 },
+               "hosts" => HOSTS.map { |host| host.merge("settings" => { "wind" => 3 }) } }
       {
-        "follow" => ["What counts is what has the focus."], "confirm_s" => ["Time to confirm: 45 seconds."], "shelf" => ["“shelf” has changed."]
+        "follow" => ["What counts is what has the focus."], "confirm_s" => ["Time to confirm: 45 seconds."],
+        "shelf" => ["“shelf” has changed."]
       }.each { |member, sentences| assert_equal sentences, words(mouse, amended(mouse, member => told[member])) }
-      assert_equal ["What counts is what the pointer is over.", "Time to confirm: as usual."], words(amended(mouse, told.slice("follow", "confirm_s")), mouse)
-      assert_equal HOSTS.map { |host| "#{host["name"] || host["id"]}, wind: its own → 3." }, words(mouse, amended(mouse, told.slice("hosts")))
+      assert_equal ["What counts is what the pointer is over.", "Time to confirm: as usual."],
+                   words(amended(mouse, told.slice("follow", "confirm_s")), mouse)
+      assert_equal HOSTS.map { |host| "#{host["name"] || host["id"]}, wind: its own → 3." },
+                   words(mouse, amended(mouse, told.slice("hosts")))
     end
 
     def test_the_same_differs_in_nothing

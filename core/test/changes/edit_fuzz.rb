@@ -2,6 +2,7 @@
 
 require_relative "../kinds_data"
 require_relative "what_must_hold"
+require_relative "random_where"
 
 module Kippen
   # Random changes to a client with everything in it, and what must hold after each. Given a seed it
@@ -9,22 +10,31 @@ module Kippen
   class EditFuzz
     include KindsData
     include WhatMustHold
+    include RandomWhere
 
-    HOSTS = [{ "id" => "desk", "system" => "computer" }, { "id" => "tv", "system" => "television" }, { "id" => "slate", "system" => "tablet" },
+    HOSTS = [{ "id" => "desk", "system" => "computer" }, { "id" => "tv", "system" => "television" },
+             { "id" => "slate", "system" => "tablet" },
              { "id" => "pocket", "system" => "phone" }].freeze
     PLACES = [{ "id" => "letters", "app" => "rookery" }, { "id" => "margin", "app" => "rookery", "part" => "margin" },
               { "id" => "log", "app" => "tidebook", "off" => true }].freeze
-    MODES = [{ "id" => "reading" }, { "id" => "quiet", "otherwise" => "nothing" }, { "id" => "plain", "otherwise" => "builtin" }].freeze
-    DEVICES = [%w[mouse-five desk], %w[mouse-five desk], %w[remote tv], %w[switch-box desk], %w[switch desk], %w[grip desk left], %w[grip desk right],
+    MODES = [{ "id" => "reading" }, { "id" => "quiet", "otherwise" => "nothing" },
+             { "id" => "plain", "otherwise" => "builtin" }].freeze
+    DEVICES = [%w[mouse-five desk], %w[mouse-five desk], %w[remote tv], %w[switch-box desk], %w[switch desk], %w[grip desk left],
+               %w[grip desk right],
                %w[phone pocket], %w[tablet slate], %w[pen slate], %w[direction-pad desk]].freeze
-    ACTIONS = [{ "kind" => "builtin" }, { "kind" => "help" }, { "kind" => "click", "button" => "left" }, { "kind" => "volume", "direction" => "up" },
-               { "kind" => "app", "app" => "rookery", "command" => "next-page" }, { "kind" => "modifier", "key" => "Shift", "how" => "held" },
+    ACTIONS = [{ "kind" => "builtin" }, { "kind" => "help" }, { "kind" => "click", "button" => "left" },
+               { "kind" => "volume", "direction" => "up" },
+               { "kind" => "app", "app" => "rookery", "command" => "next-page" },
+               { "kind" => "modifier", "key" => "Shift", "how" => "held" },
                { "kind" => "system", "do" => "light-toggle" }, { "kind" => "mode", "mode" => "reading", "how" => "lock" },
-               { "kind" => "mode", "mode" => "quiet", "how" => "held" }, { "kind" => "mode", "how" => "clear" }, { "kind" => "hum", "tune" => "low" },
+               { "kind" => "mode", "mode" => "quiet", "how" => "held" }, { "kind" => "mode", "how" => "clear" },
+               { "kind" => "hum", "tune" => "low" },
                { "kind" => "steps", "stop" => "remote/ok",
                  "steps" => [{ "action" => { "kind" => "volume", "direction" => "up" } },
-                             { "action" => { "kind" => "app", "app" => "rookery", "command" => "next-page" }, "pause_ms" => 500 }] }].freeze
-    TIMING = { "long_press_ms" => [100, 333, 400, 900], "tap_gap_ms" => [200, 333, 450], "bounce_guard_ms" => [0, 100, 155], "press_at" => [0.5, 0.7],
+                             { "action" => { "kind" => "app", "app" => "rookery", "command" => "next-page" },
+                               "pause_ms" => 500 }] }].freeze
+    TIMING = { "long_press_ms" => [100, 333, 400, 900], "tap_gap_ms" => [200, 333, 450], "bounce_guard_ms" => [0, 100, 155],
+               "press_at" => [0.5, 0.7],
                "gap_bridge_ms" => [0, 20] }.freeze
     OWN_KIND = JSON.parse(File.read(File.join(DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad").freeze
 
@@ -79,8 +89,11 @@ module Kippen
     def marked(fitting)
       @marks = 0
       document = fitting.document.merge("shelf" => mark, "nothing" => nil, "client" => { "name" => "Somebody" }.merge(mark))
-      %w[hosts places modes devices].each { |list| document = document.merge(list => document[list].map { |item| item.merge(mark) }) }
-      document = document.merge("devices" => document["devices"].map { |item| item.merge("buttons" => item["buttons"].map { |button| button.merge(mark) }) })
+      %w[hosts places modes devices].each do |list|
+        document = document.merge(list => document[list].map { |item| item.merge(mark) })
+      end
+      document = document.merge("devices" => document["devices"]
+        .map { |item| item.merge("buttons" => item["buttons"].map { |button| button.merge(mark) }) })
       Fitting.read(document.merge("wants" => [{ "id" => "w", "what" => "Read", "hosts" => %w[desk tv] }.merge(mark)]))
     end
 
@@ -93,7 +106,8 @@ module Kippen
       followed = @fitting.links.flat_map { |link| [link.from, link.to] }
       return if index == list.size || list[index].key?("x-mark") || followed.include?(list[index]["button"].split("/").first)
 
-      @fitting = Fitting.read(@fitting.document.merge("assignments" => list.dup.tap { |all| all[index] = list[index].merge(mark) }))
+      @fitting = Fitting.read(@fitting.document
+        .merge("assignments" => list.dup.tap { |all| all[index] = list[index].merge(mark) }))
     end
 
     # --- changes --------------------------------------------------------------
@@ -112,41 +126,17 @@ module Kippen
     def device = pick(@fitting.devices).id
 
     def spot
-      { "place" => pick(["everywhere", "everywhere", *@fitting.places.map(&:id)]), "mode" => pick(["base", "base", *@fitting.modes.map(&:id)]) }
+      { "place" => pick(["everywhere", "everywhere", *@fitting.places.map(&:id)]),
+        "mode" => pick(["base", "base", *@fitting.modes.map(&:id)]) }
     end
-
-    # Places, modes, shortlists, cues.
-    def where_change
-      place = pick(@fitting.places.map(&:id) + ["none"])
-      mode = pick(@fitting.modes.map(&:id) + ["none"])
-      list = pick(@fitting.shortlists.map(&:id) + ["none"])
-      case @random.rand(15)
-      when 14 then { "kind" => "point", "directions" => %w[up right down left].to_h { |one| [one, button] }, "step_px" => 12, "faster" => "no" }
-      when 0 then { "kind" => "place", "place" => { "app" => pick(%w[rookery screen wrenbox]), "part" => pick(["margin", "Left edge", nil]) }.compact }
-      when 1 then { "kind" => "place", "place" => { "id" => place, "off" => chance(2), "off_from_afar" => chance(2) } }
-      when 2 then { "kind" => "remove_place", "id" => place }
-      when 3 then { "kind" => "mode", "mode" => { "name" => pick(%w[Reading Radio Bells]), "otherwise" => pick(%w[base builtin nothing]) } }
-      when 4 then { "kind" => "mode", "mode" => { "id" => mode, "name" => "Called anew" } }
-      when 5 then { "kind" => "remove_mode", "id" => mode }
-      when 6, 7 then { "kind" => "shortlist",
-                       "shortlist" => { "name" => "Often", "host" => pick(HOSTS)["id"], "works" => pick(%w[open step]), "items" => lines } }
-      when 8 then { "kind" => "shortlist", "shortlist" => { "id" => list, "works" => pick(%w[open step]), "items" => lines } }
-      when 9 then { "kind" => "remove_shortlist", "id" => list }
-      when 10, 11 then { "kind" => "open_shortlist", "shortlist" => list, "button" => button, "gesture" => pick(%w[tap double_tap long_press]) }
-      when 12 then { "kind" => "hold_and_count", "held" => button, "counted" => button, "counts" => { "tap" => pick(ACTIONS), "double_tap" => pick(ACTIONS) } }
-      else { "kind" => "cues",
-             "cues" => { "long_press" => pick([%w[hear], %w[see feel], []]), "quiet" => pick([nil, { "from" => "21:00", "to" => "07:00" }]) } }
-      end
-    end
-
-    def lines = Array.new(1 + @random.rand(7)) { |index| { "action" => index.zero? ? pick(ACTIONS) : { "kind" => "text", "text" => "Line #{index}" } } }
 
     def gesture_change
       there = @fitting.list("assignments")
       return assign if there.empty? || chance(2)
 
       item = pick(there)
-      at = { "button" => item["button"], "gesture" => item["gesture"], "place" => item.fetch("place", "everywhere"), "mode" => item.fetch("mode", "base") }
+      at = { "button" => item["button"], "gesture" => item["gesture"], "place" => item.fetch("place", "everywhere"),
+             "mode" => item.fetch("mode", "base") }
       case @random.rand(5)
       when 0 then { "kind" => "clear", **at }
       when 1 then { "kind" => "switch", "off" => !item["off"], **at }
@@ -167,9 +157,10 @@ module Kippen
     def fitted
       scope = pick(%w[button device worked_with])
       of = { "button" => button, "device" => device, "worked_with" => pick(["left thumb", "right hand", "head"]) }.fetch(scope)
-      { "kind" => "fitted", "scope" => scope, "of" => of, "timing" => TIMING.to_a.sample(1 + @random.rand(3), random: @random).to_h do |name, values|
-        [name, pick(values)]
-      end }
+      { "kind" => "fitted", "scope" => scope, "of" => of,
+        "timing" => TIMING.to_a.sample(1 + @random.rand(3), random: @random).to_h do |name, values|
+          [name, pick(values)]
+        end }
     end
 
     def timing_change
@@ -177,7 +168,9 @@ module Kippen
 
       setting, values = TIMING.to_a[@random.rand(TIMING.size)]
       value = chance(6) ? nil : pick(values)
-      return { "kind" => "device_timing", "device" => device, "setting" => setting, "value" => value, "nearest" => chance(2) } if chance(3)
+      if chance(3)
+        return { "kind" => "device_timing", "device" => device, "setting" => setting, "value" => value, "nearest" => chance(2) }
+      end
 
       { "kind" => "timing", "button" => button, "setting" => setting, "value" => value, "nearest" => chance(2) }
     end
@@ -186,7 +179,8 @@ module Kippen
       case @random.rand(25)
       when 23, 24 then { "kind" => "take_up_kind", "document" => edition }
       when 20 then { "kind" => "kind", "document" => OWN_KIND.merge("name" => pick(["Reed pad", "Reed pad", "Other pad"])) }
-      when 21 then { "kind" => "add_device", "of" => pick(@fitting.list("kinds") + [{ "id" => "none" }])["id"], "host" => pick(HOSTS)["id"] }
+      when 21 then { "kind" => "add_device", "of" => pick(@fitting.list("kinds") + [{ "id" => "none" }])["id"],
+                     "host" => pick(HOSTS)["id"] }
       when 22 then { "kind" => "remove_kind", "id" => pick(@fitting.list("kinds") + [{ "id" => "none" }])["id"] }
       when 18, 19 then { "kind" => "correct", "button" => button, "set" => put_right }
       when 0 then { "kind" => "device", "device" => device, "set" => { "off" => chance(2) } }
@@ -197,7 +191,8 @@ module Kippen
       when 7 then { "kind" => "reset", "device" => device }
       when 8 then { "kind" => "copy", "from" => device, "to" => device, "mirror" => chance(2), "lasting" => chance(3) }
       when 9 then { "kind" => "cut", "device" => pick(@fitting.list("links").map { |link| link["to"] } + [device]) }
-      when 10 then { "kind" => "arrange", "arrangement" => pick(%w[left-handed-mouse pen-three-buttons own-mine]), "device" => device }
+      when 10 then { "kind" => "arrange", "arrangement" => pick(%w[left-handed-mouse pen-three-buttons own-mine]),
+                     "device" => device }
       when 11 then if @fitting.list("arrangements").size < 5
                      { "kind" => "save_arrangement", "device" => device,
                        "name" => "mine" }
@@ -205,10 +200,13 @@ module Kippen
                      { "kind" => "remove_arrangement",
                        "id" => pick(@fitting.list("arrangements"))["id"] }
                    end
-      when 12 then { "kind" => "want", "want" => { "id" => "w", "what" => pick(%w[Read Write]), "hosts" => pick([%w[desk], %w[desk tv]]),
-                                                   "place" => pick(["everywhere", { "app" => "rookery" }, { "app" => { "name" => "Heron" } }]) } }
-      when 13 then { "kind" => "host", "host" => { "id" => "slate", "name" => "Slate", "system" => pick(%w[tablet phone computer]) } }
-      when 14 then { "kind" => "add_button", "device" => device, "button" => { "name" => "Extra", "kind" => "contact", "codes" => [] } }
+      when 12 then { "kind" => "want",
+                     "want" => { "id" => "w", "what" => pick(%w[Read Write]), "hosts" => pick([%w[desk], %w[desk tv]]),
+                                 "place" => pick(["everywhere", { "app" => "rookery" }, { "app" => { "name" => "Heron" } }]) } }
+      when 13 then { "kind" => "host",
+                     "host" => { "id" => "slate", "name" => "Slate", "system" => pick(%w[tablet phone computer]) } }
+      when 14 then { "kind" => "add_button", "device" => device,
+                     "button" => { "name" => "Extra", "kind" => "contact", "codes" => [] } }
       when 15 then { "kind" => "ready", "device" => device, "step" => "pair", "done" => chance(2) }
       when 16 then { "kind" => "add_device", "of" => pick(%w[switch remote pen]), "host" => pick(HOSTS)["id"] }
       else { "kind" => "setting", "of" => "device", "id" => device, "setting" => "wheel_lines", "value" => pick([1, nil]) }
@@ -221,7 +219,8 @@ module Kippen
       buttons = JSON.parse(JSON.generate(OWN_KIND["buttons"])).reject { chance(4) }.map { |one| one.except("mirror") }
       buttons.each { |one| one["gestures"] = pick([%w[tap], %w[tap double_tap], Fitting::GESTURES]) if chance(3) }
       hosts = chance(3) ? OWN_KIND["hosts"].slice("computer") : OWN_KIND["hosts"]
-      OWN_KIND.merge("id" => of["id"], "name" => of["name"], "edition" => 1 + @random.rand(9), "buttons" => buttons, "hosts" => hosts)
+      OWN_KIND.merge("id" => of["id"], "name" => of["name"], "edition" => 1 + @random.rand(9), "buttons" => buttons,
+                     "hosts" => hosts)
     end
 
     # What somebody says of a button of this model; nil: as its kind has it.
@@ -231,7 +230,8 @@ module Kippen
       all = { "is" => pick(%w[free free needed]), "why" => "Invented.", "held_back" => chance(2),
               "builtin" => pick([{}, { "tap" => "Louder" }, { "hold" => "Torch" }]),
               "gestures" => pick([%w[tap], %w[tap double_tap], Fitting::GESTURES]),
-              "claims" => pick([[], [{ "gesture" => "tap", "by" => "the system", "free_by" => "Settings", "freed" => chance(2) }]]) }
+              "claims" => pick([[], [{ "gesture" => "tap", "by" => "the system", "free_by" => "Settings",
+                                       "freed" => chance(2) }]]) }
       all["is"] = "fixed" if chance(8)
       all.slice("is", "why", *all.keys.drop(2).sample(1 + @random.rand(3), random: @random))
     end

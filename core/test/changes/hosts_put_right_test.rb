@@ -10,7 +10,10 @@ module Kippen
     LOUDER = { "kind" => "volume", "direction" => "up" }.freeze
     OK = "television-remote/ok"
 
-    def several(count) = { "kind" => "steps", "steps" => [{ "action" => LOUDER }, *[{ "action" => LOUDER, "pause_ms" => 500 }] * (count - 1)] }
+    def several(count)
+      { "kind" => "steps", "steps" => [{ "action" => LOUDER }, *[{ "action" => LOUDER, "pause_ms" => 500 }] * (count - 1)] }
+    end
+
     def fitting = @fitting ||= add(bare, "remote", host: "tv")
 
     def put_right(said, fitting = self.fitting)
@@ -47,8 +50,10 @@ module Kippen
     end
 
     def test_what_is_wrong_is_told_where_it_stands
-      { { "lines" => 0 } => "lines", { "steps" => 9 } => "steps", { "keeps" => [{ "keys" => [], "why" => "x" }] } => "keeps/0/keys",
-        { "keeps" => [{ "keys" => %w[KeyA], "why" => " " }] } => "keeps/0/why", { "keeps" => 7 } => "keeps" }.each do |said, where|
+      { { "lines" => 0 } => "lines", { "steps" => 9 } => "steps",
+        { "keeps" => [{ "keys" => [], "why" => "x" }] } => "keeps/0/keys",
+        { "keeps" => [{ "keys" => %w[KeyA], "why" => " " }] } => "keeps/0/why",
+        { "keeps" => 7 } => "keeps" }.each do |said, where|
         refused = faults { put_right(said) }
         assert_equal ["/hosts/1/corrected/#{where}"], refused.map(&:first), said.inspect
       end
@@ -58,7 +63,8 @@ module Kippen
     def test_who_said_so_stays_with_it
       once = put_right("lines" => 9).fitting
       change = Changes.read({ "kind" => "host",
-                              "host" => { "id" => "tv", "name" => "Set", "system" => "television", "corrected" => once.host("tv").corrected } })
+                              "host" => { "id" => "tv", "name" => "Set", "system" => "television",
+                                          "corrected" => once.host("tv").corrected } })
       again = Changes.make(once, change, knowledge: KNOWLEDGE, by: "Wenna", at: "2026-11-26T12:00:00Z").fitting
       assert_equal once.host("tv").corrected, again.host("tv").corrected
     end

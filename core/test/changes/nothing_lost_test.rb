@@ -14,16 +14,22 @@ module Kippen
     FORWARD = "mouse-with-five-buttons/forward"
 
     def mouse(*assignments, **members)
-      amended(add(bare("places" => PLACES), "mouse-five", host: "desk"), { "assignments" => assignments, **members.transform_keys(&:to_s) })
+      amended(add(bare("places" => PLACES), "mouse-five", host: "desk"),
+              { "assignments" => assignments, **members.transform_keys(&:to_s) })
     end
 
-    def on(button, gesture, action, **more) = { "button" => button, "gesture" => gesture, "action" => action, **more.transform_keys(&:to_s) }
+    def on(button, gesture, action, **more)
+      { "button" => button, "gesture" => gesture, "action" => action, **more.transform_keys(&:to_s) }
+    end
 
     def carry(fitting, to, gesture, copy: false, from: "tap")
       made(fitting, "carry", button: BACK, gesture: from, to: { "button" => to, "gesture" => gesture }, copy:)
     end
 
-    def assign(fitting, gesture, action = HELP, button: BACK, **more) = made(fitting, "assign", button:, gesture:, action:, **more)
+    def assign(fitting, gesture, action = HELP, button: BACK, **more)
+      made(fitting, "assign", button:, gesture:, action:, **more)
+    end
+
     def list(fitting) = fitting.list("assignments")
 
     def test_carried_it_stays_off_at_once_and_as_it_was_written
@@ -42,19 +48,22 @@ module Kippen
       remote = add(bare, "remote", host: "tv")
       ok, branded = %w[ok branded-one].map { |id| "television-remote/#{id}" }
       from = made(remote, "assign", button: ok, gesture: "long_press", action: HELP)
-      carried = made(from, "carry", button: ok, gesture: "long_press", to: { "button" => branded, "gesture" => "long_press" }, copy: false)
+      carried = made(from, "carry", button: ok, gesture: "long_press", to: { "button" => branded, "gesture" => "long_press" },
+                                    copy: false)
       assigned = made(remote, "assign", button: branded, gesture: "long_press", action: HELP)
       assert_equal list(assigned), list(carried)
     end
 
     def test_a_deliberate_built_in_in_an_app_outlives_what_stood_beside_it
-      before = mouse(on(BACK, "tap", NEXT), on(BACK, "tap", { "kind" => "builtin" }, place: "letters"), on(BACK, "long_press", HELP, place: "letters"))
+      before = mouse(on(BACK, "tap", NEXT), on(BACK, "tap", { "kind" => "builtin" }, place: "letters"),
+                     on(BACK, "long_press", HELP, place: "letters"))
       after = made(before, "clear", button: BACK, gesture: "long_press", place: "letters")
       assert_equal list(before).first(2), list(after)
     end
 
     def test_what_falls_back_to_a_kept_tap_keeps_it
-      before = mouse(on(BACK, "tap", { "kind" => "builtin" }), on(BACK, "double_tap", NEXT), on(BACK, "long_press", HELP, place: "letters"))
+      before = mouse(on(BACK, "tap", { "kind" => "builtin" }), on(BACK, "double_tap", NEXT),
+                     on(BACK, "long_press", HELP, place: "letters"))
       after = made(before, "clear", button: BACK, gesture: "double_tap")
       assert_equal list(before).values_at(0, 2), list(after)
     end
@@ -65,7 +74,8 @@ module Kippen
         start = mouse(assignment)
         before = amended(start, "devices" => [start.list("devices").first.merge(of_device)])
         after = assign(before, "long_press", HELP, place: "letters")
-        assert_equal [assignment, on(BACK, "long_press", HELP, place: "letters").sort.to_h], [list(after).first, list(after).last.sort.to_h]
+        assert_equal [assignment, on(BACK, "long_press", HELP, place: "letters").sort.to_h],
+                     [list(after).first, list(after).last.sort.to_h]
         assert_equal 2, list(after).size
       end
     end
@@ -97,7 +107,8 @@ module Kippen
           one.merge("x" => nil)
         end)
       end,
-                              "wants" => [{ "id" => "w", "what" => "Read", "place" => "letters", "shelf" => 3 }], "client" => { "name" => "A", "age" => nil })
+                              "wants" => [{ "id" => "w", "what" => "Read", "place" => "letters", "shelf" => 3 }],
+                              "client" => { "name" => "A", "age" => nil })
       changes = [["client", { name: "B" }], ["want", { want: { "id" => "w", "what" => "Write" } }],
                  ["device", { device: "mouse-with-five-buttons", set: { "posture" => "upright", "version" => nil } }],
                  ["button", { button: BACK, set: { "name" => "Rear", "print" => nil } }],
@@ -109,7 +120,8 @@ module Kippen
       assert_equal [true, true, { "name" => "B", "age" => nil }],
                    [after.document.key?("shelf"), after.list("devices").first.key?("shelf"), after.document["client"]]
       assert(after.list("devices").first["buttons"].all? { |one| one.key?("x") })
-      assert_equal [{ "id" => "w", "what" => "Write", "shelf" => 3 }], after.list("wants"), "what is said no more is gone, what nobody knows stays"
+      assert_equal [{ "id" => "w", "what" => "Write", "shelf" => 3 }], after.list("wants"),
+                   "what is said no more is gone, what nobody knows stays"
     end
   end
 end

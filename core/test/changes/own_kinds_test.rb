@@ -50,7 +50,8 @@ module Kippen
 
     def test_one_in_use_stays_and_one_that_is_not_goes
       fitting = made(own, "add_device", of: "reed-pad", host: "desk")
-      assert_equal([["/change/id", "is the kind of Reed pad: take that out first"]], faults { made(fitting, "remove_kind", id: "reed-pad") })
+      assert_equal([["/change/id", "is the kind of Reed pad: take that out first"]],
+                   faults { made(fitting, "remove_kind", id: "reed-pad") })
       assert_empty ids(made(made(fitting, "take_out", id: "reed-pad"), "remove_kind", id: "reed-pad"))
       assert_equal(["/change/id"], faults { made(bare, "remove_kind", id: "reed-pad") }.map(&:first))
     end
@@ -67,7 +68,8 @@ module Kippen
 
     def test_what_is_wrong_in_it_is_told_where_it_stands
       wrong = PAD.merge("hosts" => {}, "buttons" => [PAD["buttons"][0].except("name"), *PAD["buttons"].drop(1)])
-      assert_equal %w[/change/document/buttons/0/name /change/document/hosts], faults { made(bare, "kind", document: wrong) }.map(&:first).sort
+      assert_equal %w[/change/document/buttons/0/name /change/document/hosts],
+                   faults { made(bare, "kind", document: wrong) }.map(&:first).sort
       assert_equal %w[/kinds/0/hosts], faults { amended(bare, "kinds" => [PAD.merge("hosts" => {})]) }.map(&:first)
       assert_equal(["/kinds"], faults { amended(bare, "kinds" => [PAD, PAD]) }.map(&:first))
       assert_equal(["/change/document"], faults { made(bare, "kind", document: 7) }.map(&:first))

@@ -7,7 +7,8 @@ module Kippen
   class TakeUpKindTest < CoreTest
     include KindsData
 
-    PAD = JSON.parse(File.read(File.join(DATA, "kinds", "touchpad.json"))).merge("id" => "reed-pad", "name" => "Reed pad", "edition" => 1).freeze
+    PAD = JSON.parse(File.read(File.join(DATA, "kinds", "touchpad.json")))
+      .merge("id" => "reed-pad", "name" => "Reed pad", "edition" => 1).freeze
     HELP = { "kind" => "help" }.freeze
 
     def setup
@@ -28,10 +29,13 @@ module Kippen
     def test_what_the_kind_says_is_brought_along_and_what_people_said_stays
       named = made(@before, "button", button: "reed-pad/left", set: { "name" => "Wenna’s own" })
       named = made(named, "correct", button: "reed-pad/right", set: { "held_back" => false })
-      other = second { |all| all.each { |one| one.merge!("name" => "#{one["name"]} (new)", "builtin" => { "tap" => "Whistle" }) } }
+      other = second do |all|
+        all.each { |one| one.merge!("name" => "#{one["name"]} (new)", "builtin" => { "tap" => "Whistle" }) }
+      end
       taken = take_up(other, named)
       now = taken.fitting
-      assert_equal ["Wenna’s own", "Right half pressed (new)", "Whistle"], [button(now, "left").name, button(now, "right").name, button(now, "left").builtin]
+      assert_equal ["Wenna’s own", "Right half pressed (new)", "Whistle"],
+                   [button(now, "left").name, button(now, "right").name, button(now, "left").builtin]
       assert_equal [false, 2], [button(now, "right").corrected["held_back"], KINDS.of(now.devices.first).edition]
       assert_equal ["1 of this client’s devices follow it from now on: Reed pad."], taken.notes
       assert_includes taken.words, "Kind of device: Reed pad, edition 2."
@@ -55,7 +59,9 @@ module Kippen
 
     def test_what_no_longer_fits_is_switched_off_and_kept
       fitting = assign("right", "double_tap", assign("left", "long_press"))
-      fixed = second { |buttons| buttons.each { |one| one.merge!("is" => "fixed", "why" => "It is glued.") if one["id"] == "right" } }
+      fixed = second do |buttons|
+        buttons.each { |one| one.merge!("is" => "fixed", "why" => "It is glued.") if one["id"] == "right" }
+      end
       taken = take_up(fixed, fitting)
       off = taken.fitting.assignments.select(&:off).map { |one| [one.button, one.gesture] }
       assert_includes off, ["reed-pad/right", "double_tap"]
@@ -74,7 +80,8 @@ module Kippen
 
     # A box with one socket less: what sat in it stays, on nothing; what was off before for another reason stays as it was.
     def test_what_sat_in_a_place_that_is_gone_stays_on_nothing
-      box = JSON.parse(JSON.generate(KINDS.find("switch-box").data)).merge("id" => "reed-box", "name" => "Reed box", "edition" => 1)
+      box = JSON.parse(JSON.generate(KINDS.find("switch-box").data))
+        .merge("id" => "reed-box", "name" => "Reed box", "edition" => 1)
       carrier = made(made(bare, "kind", document: box), "add_device", of: "reed-box", host: "desk")
       fitting = add(carrier, "switch", host: "desk", on: { "device" => "reed-box", "place" => box["seats"].last["id"] })
       fitting = add(fitting, "switch", host: "desk", on: { "device" => "reed-box", "place" => box["seats"].first["id"] })

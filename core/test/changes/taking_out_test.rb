@@ -57,10 +57,12 @@ module Kippen
     def test_what_a_follower_had_of_its_own_meanwhile_is_kept
       grips = %w[Left Right].inject(bare) { |held, name| add(held, "grip", host: "desk", name:) }
       away = out(made(grips, "copy", from: "left", to: "right", mirror: true, lasting: true), "left/squeeze")
-      own = amended(away, "assignments" => [*away.list("assignments"), { "button" => "right/squeeze", "gesture" => "tap", "action" => HELP }])
+      own = amended(away, "assignments" => [*away.list("assignments"),
+                                            { "button" => "right/squeeze", "gesture" => "tap", "action" => HELP }])
       came = back(own, "left/squeeze")
       assert_equal ["Right follows again: what it had of its own (1) stays aside."], came.left_out
-      assert_equal [[], ["right/squeeze"]], [came.fitting.list("assignments"), came.fitting.list("taken_out").map { |one| one["id"] }]
+      assert_equal [[], ["right/squeeze"]],
+                   [came.fitting.list("assignments"), came.fitting.list("taken_out").map { |one| one["id"] }]
 
       still = back(came.fitting, "right/squeeze")
       assert_equal [Words.say(:stays_aside, count: 1, name: "Right")], still.left_out
@@ -85,7 +87,9 @@ module Kippen
       hosts = [*HOSTS, { "id" => "spare", "system" => "computer" }]
       fitting = add(add(bare("hosts" => hosts), "switch-box", host: "desk"), "switch", host: "spare")
       assert_equal([["/devices", "single-switch sits on #{BOX}, which is on another host"]],
-                   faults { made(fitting, "device", device: "single-switch", set: { "on" => { "device" => BOX, "place" => "1" } }) })
+                   faults do
+                     made(fitting, "device", device: "single-switch", set: { "on" => { "device" => BOX, "place" => "1" } })
+                   end)
     end
 
     def test_what_it_sat_on_is_gone
@@ -109,7 +113,8 @@ module Kippen
     def test_its_host_is_gone_and_it_goes_to_no_other_sort
       start = add(bare, "remote", host: "tv")
       gone = made(out(start, "television-remote"), "remove_host", id: "tv")
-      assert_equal([["/change/host", "the host it was on is gone: say at which it shall be"]], faults { back(gone, "television-remote") })
+      assert_equal([["/change/host", "the host it was on is gone: say at which it shall be"]],
+                   faults { back(gone, "television-remote") })
       assert_equal "desk", back(gone, "television-remote", host: "desk").fitting.device("television-remote").host
       set = made(gone, "host", host: { "name" => "Set in the kitchen", "system" => "television" })
       assert_equal "set-in-the-kitchen", back(set, "television-remote").fitting.device("television-remote").host
@@ -123,9 +128,11 @@ module Kippen
     end
 
     def test_what_a_file_says_was_taken_out_is_refused_or_read
-      odd = [{ "id" => "a" }, { "id" => "b", "devices" => 5 }, { "id" => "c", "devices" => [{ "id" => 7 }] }, { "id" => "d", "assignments" => [{}] },
+      odd = [{ "id" => "a" }, { "id" => "b", "devices" => 5 }, { "id" => "c", "devices" => [{ "id" => 7 }] },
+             { "id" => "d", "assignments" => [{}] },
              { "id" => "e", "devices" => [nil] }, { "id" => "f", "button" => { "id" => "x" }, "device" => BOX, "index" => -9 },
-             { "id" => "g", "button_timing" => [] }, { "id" => "h", "devices" => [{ "id" => "h", "host" => "attic", "buttons" => [{}] }] }]
+             { "id" => "g", "button_timing" => [] },
+             { "id" => "h", "devices" => [{ "id" => "h", "host" => "attic", "buttons" => [{}] }] }]
       fitting = amended(box, "taken_out" => odd)
       odd.drop(1).each do |item|
         told = faults { back(fitting, item["id"]) }
@@ -137,10 +144,13 @@ module Kippen
     def test_another_host_takes_only_what_it_can
       fitting = add(bare("hosts" => [*HOSTS, { "id" => "spare", "system" => "television" }]), "remote", host: "desk")
       ref = "television-remote/left"
-      fitting = made(made(fitting, "assign", button: ref, gesture: "hold", action: HELP), "timing", button: ref, setting: "tap_gap_ms", value: 330)
+      fitting = made(fitting, "assign", button: ref, gesture: "hold", action: HELP)
+      fitting = made(fitting, "timing", button: ref, setting: "tap_gap_ms", value: 330)
       moved = result(fitting, "device", device: "television-remote", set: { "host" => "spare" })
-      assert_equal([["tap", nil], ["hold", true]], moved.fitting.list("assignments").map { |item| item.values_at("gesture", "off") })
-      assert_equal ["Television remote, Left, hold: switched off there. Television remote can’t carry a hold here."], moved.left_out
+      assert_equal([["tap", nil], ["hold", true]],
+                   moved.fitting.list("assignments").map { |item| item.values_at("gesture", "off") })
+      assert_equal ["Television remote, Left, hold: switched off there. Television remote can’t carry a hold here."],
+                   moved.left_out
       assert_equal({ ref => { "tap_gap_ms" => 300 } }, moved.fitting.document["button_timing"])
       assert_match(/it is 300 ms, the nearest that can/, moved.notes.join)
     end
@@ -149,7 +159,8 @@ module Kippen
       fitting = add(bare("hosts" => [*HOSTS, { "id" => "p", "system" => "phone" }]), "phone", host: "p")
       assert_equal([["/change/host", "Phone can't be used at a tablet"]],
                    faults { made(fitting, "host", host: { "id" => "p", "name" => "P", "system" => "tablet" }) })
-      assert_equal([["/change/host", "Phone can't be used at a computer"]], faults { made(fitting, "device", device: "phone", set: { "host" => "desk" }) })
+      assert_equal([["/change/host", "Phone can't be used at a computer"]],
+                   faults { made(fitting, "device", device: "phone", set: { "host" => "desk" }) })
     end
   end
 end

@@ -15,7 +15,8 @@ module Kippen
     def test_a_typed_value_that_can_not_be_set_is_refused_with_the_nearest
       { ["tap_gap_ms", 333] => "Tap gap can't be 333 ms on Television remote; the nearest that can be set is 300 ms",
         ["brush_guard_ms", 20] => "Brush guard can't be 20 ms on Television remote; the nearest that can be set is 0 ms",
-        %w[bounce_guard_from release] => "Bounce guard from can't be release on Television remote; the nearest that can be set is press",
+        %w[bounce_guard_from
+           release] => "Bounce guard from can't be release on Television remote; the nearest that can be set is press",
         ["tap_gap_ms", 40] => "is 40, must be 50 to 3000 ms" }.each do |(setting, value), words|
         assert_equal([["/change/value", words]], faults { timing(setting, value) })
       end
@@ -30,7 +31,8 @@ module Kippen
 
     def test_one_of_its_own_is_taken_away_again
       set = timing("tap_gap_ms", 400).fitting
-      assert_equal remote.document.merge("button_timing" => {}), made(set, "timing", button: OK_KEY, setting: "tap_gap_ms", value: nil).document
+      assert_equal remote.document.merge("button_timing" => {}),
+                   made(set, "timing", button: OK_KEY, setting: "tap_gap_ms", value: nil).document
     end
 
     def test_a_device_has_timing_between_all_and_a_button
@@ -50,7 +52,8 @@ module Kippen
     end
 
     def test_steps_are_counted_in_decimals
-      { [{ "from" => 0.02, "to" => 0.98, "step" => 0.01 }, 0.07] => 0.07, [{ "from" => 0.02, "to" => 0.98, "step" => 0.01 }, 0.075] => 0.08,
+      { [{ "from" => 0.02, "to" => 0.98, "step" => 0.01 }, 0.07] => 0.07,
+        [{ "from" => 0.02, "to" => 0.98, "step" => 0.01 }, 0.075] => 0.08,
         [{ "from" => 50, "to" => 3000, "step" => 10 }, 333] => 330, [{ "from" => 50, "to" => 3000, "step" => 10 }, 5] => 50,
         [{ "values" => [200, 300, 400] }, 350] => 300,
         [{ "values" => [200, 300] }, 9000] => 300, [{ "fixed" => 0 }, 20] => 0 }.each do |(allowed, value), nearest|
@@ -62,9 +65,12 @@ module Kippen
     # What stands there already and breaks a newer rule bars no other change.
     def test_what_is_there_already_stays
       old = amended(remote, "button_timing" => { OK_KEY => { "tap_gap_ms" => 333 } },
-                            "assignments" => [{ "button" => "television-remote/left", "gesture" => "hold", "action" => { "kind" => "help" } }])
-      after = made(made(old, "client", name: "Somebody"), "assign", button: "television-remote/right", gesture: "tap", action: { "kind" => "help" })
-      assert_equal [{ OK_KEY => { "tap_gap_ms" => 333 } }, "hold"], [after.document["button_timing"], after.assignments.first.gesture]
+                            "assignments" => [{ "button" => "television-remote/left", "gesture" => "hold",
+                                                "action" => { "kind" => "help" } }])
+      after = made(made(old, "client", name: "Somebody"), "assign", button: "television-remote/right", gesture: "tap",
+                                                                    action: { "kind" => "help" })
+      assert_equal [{ OK_KEY => { "tap_gap_ms" => 333 } }, "hold"],
+                   [after.document["button_timing"], after.assignments.first.gesture]
     end
   end
 end

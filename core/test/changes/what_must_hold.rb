@@ -8,7 +8,8 @@ module Kippen
     KNOWLEDGE = KindsData::KNOWLEDGE
     KINDS = KindsData::KINDS
     # Kinds that take something away on purpose: what they took may be gone.
-    TAKE_AWAY = %w[clear carry assign several arrange copy reset remove_arrangement hold_and_count open_shortlist point shortlist remove_place
+    TAKE_AWAY = %w[clear carry assign several arrange copy reset remove_arrangement hold_and_count open_shortlist point
+                   shortlist remove_place
                    remove_mode].freeze
     ON_GESTURES = %w[assign clear switch tap_at_once carry hold_and_count open_shortlist].freeze
     # Kinds that change where something holds, and what each is of: what holds elsewhere stays.
@@ -20,7 +21,9 @@ module Kippen
     def wrong(before, change, result, &)
       after = result.fitting
       again = attempt(before, change)
-      yield "made again it comes to something else" unless again && JSON.generate(again.fitting.document) == JSON.generate(after.document)
+      unless again && JSON.generate(again.fitting.document) == JSON.generate(after.document)
+        yield "made again it comes to something else"
+      end
       undone = Changes.make(after, Changes::Become.new(document: before.document), knowledge: KNOWLEDGE, by: nil, at: nil)
       yield "undo does not give the same bytes" unless JSON.generate(undone.fitting.document) == JSON.generate(before.document)
       yield "#{lost(before, change, after)} is lost" if lost(before, change, after).any?
@@ -38,10 +41,13 @@ module Kippen
 
       id = change["id"] || change.dig("place", "id")
       app = before.place(id)&.app
-      others = ["everywhere", *before.places.reject { |place| place.id == id || (place.app == app && before.place(id).part.nil?) }.map(&:id)]
+      others = ["everywhere", *before.places
+        .reject { |place| place.id == id || (place.app == app && before.place(id).part.nil?) }.map(&:id)]
       modes = ["base", *before.modes.map(&:id)]
       before.buttons.sample(8, random: @random).each do |button|
-        moved = others.product(modes).find { |place, mode| jobs(before, button.ref, place, mode) != jobs(after, button.ref, place, mode) }
+        moved = others.product(modes).find do |place, mode|
+          jobs(before, button.ref, place, mode) != jobs(after, button.ref, place, mode)
+        end
         yield "#{button.ref} does something else in #{moved.join(", ")}" if moved
       end
     end
@@ -101,7 +107,9 @@ module Kippen
           each_spot(one, ref) do |place, mode|
             old, new = [one, other].map { |fitting| jobs(fitting, ref, place, mode) }
             where = "in #{place}, #{mode}#{" with everything on" if on == 1}"
-            Fitting::GESTURES.each { |gesture| told(old, new, gesture, [ref, asked, followed]) { |words| yield "#{words} #{where}" } }
+            Fitting::GESTURES.each do |gesture|
+              told(old, new, gesture, [ref, asked, followed]) { |words| yield "#{words} #{where}" }
+            end
             kept(change, old, new, ref, everything_on: on == 1) { |words| yield "#{words} #{where}" }
           end
         end
@@ -122,8 +130,11 @@ module Kippen
 
     # { gesture => [what happens, the spot that won] }
     def jobs(fitting, ref, place, mode)
-      choice = Press::Resolver.of(fitting).choice(fitting.button(ref), mode, Press::Resolver.of(fitting).spot(fitting.where(place)))
-      found = [choice.tap, choice.double_tap, choice.triple_tap, choice.long].compact.to_h { |one| [one.gesture, [one.action, [one.place, one.mode]]] }
+      choice = Press::Resolver.of(fitting).choice(fitting.button(ref), mode,
+                                                  Press::Resolver.of(fitting).spot(fitting.where(place)))
+      found = [choice.tap, choice.double_tap, choice.triple_tap, choice.long].compact.to_h do |one|
+        [one.gesture, [one.action, [one.place, one.mode]]]
+      end
       found["tap"] ||= [choice.kind == :builtin ? { "kind" => "builtin" } : nil, nil]
       found
     end
@@ -140,7 +151,10 @@ module Kippen
 
     def kept(change, old, new, ref, everything_on:)
       target = change["kind"] == "carry" ? change["to"] : change
-      return unless %w[assign carry].include?(change["kind"]) && target["gesture"] != "tap" && target["button"] == ref && change["keep"] != false
+      unless %w[assign carry].include?(change["kind"]) && target["gesture"] != "tap" && target["button"] == ref &&
+             change["keep"] != false
+        return
+      end
       return if change["kind"] == "carry" && !change["copy"] && change["button"] == ref
 
       one, other = [old, new].map { |jobs| jobs["tap"][0] }
@@ -154,8 +168,9 @@ module Kippen
     def all_on(fitting)
       strip = ->(item) { item.except("off") }
       document = fitting.document
-      document = document.merge("assignments" => fitting.list("assignments").map(&strip), "places" => fitting.list("places").map(&strip),
-                                "devices" => fitting.list("devices").map { |item| strip.call(item).merge("buttons" => item["buttons"].map(&strip)) })
+      document = document.merge("assignments" => fitting.list("assignments").map(&strip),
+                                "places" => fitting.list("places").map(&strip), "devices" => fitting.list("devices")
+                                  .map { |item| strip.call(item).merge("buttons" => item["buttons"].map(&strip)) })
       Fitting.read(document)
     end
   end

@@ -4,13 +4,16 @@ require_relative "../helper"
 
 module Kippen
   class FittingReaderTest < CoreTest
+    LONGS = %w[hold long_press].freeze
+
     # What is wrong, and the fault that says so.
     REFUSED = {
       [{ "assignments" => [{ "button" => "remote/off", "gesture" => "tap", "action" => { "kind" => "open" } }] }] =>
         [["/assignments/0/button", 'unknown button "remote/off"']],
       [{ "assignments" => [{ "button" => "remote/ok", "gesture" => "wave", "action" => { "kind" => "open" } }] }] =>
         [["/assignments/0/gesture", 'unknown gesture "wave"']],
-      [{ "assignments" => [{ "button" => "remote/ok", "gesture" => "tap", "mode" => "m", "place" => "p", "action" => { "kind" => "open" } }] }] =>
+      [{ "assignments" => [{ "button" => "remote/ok", "gesture" => "tap", "mode" => "m", "place" => "p",
+                             "action" => { "kind" => "open" } }] }] =>
         [["/assignments/0/mode", 'unknown mode "m"'], ["/assignments/0/place", 'unknown place "p"']],
       [{ "assignments" => [{ "button" => "remote/ok", "gesture" => "tap" }] }] =>
         [["/assignments/0/action", "must be an object with a kind"]],
@@ -18,11 +21,12 @@ module Kippen
         [["/assignments/0/action/kind", "is 7, must be text"]],
       [{ "assignments" => Array.new(2) { { "button" => "remote/ok", "gesture" => "tap", "action" => { "kind" => "open" } } } }] =>
         [["/assignments/1", "tap assigned 2 times at one spot (remote/ok, everywhere, base)"]],
-      [{ "assignments" => %w[hold long_press].map { |g| { "button" => "remote/ok", "gesture" => g, "action" => { "kind" => "open" } } } }] =>
+      [{ "assignments" => LONGS.map { |g| { "button" => "remote/ok", "gesture" => g, "action" => { "kind" => "open" } } } }] =>
         [["/assignments/1", "hold and long_press assigned 2 times at one spot (remote/ok, everywhere, base)"]],
       [{ "assignments" => [{ "button" => "remote/wheel-up", "gesture" => "hold", "action" => { "kind" => "open" } }] }] =>
         [["/assignments/0/gesture", "a notch can only make a tap, not hold"]],
-      [{ "assignments" => [{ "button" => "remote/ok", "gesture" => "hold", "at_once" => true, "action" => { "kind" => "open" } }] }] =>
+      [{ "assignments" => [{ "button" => "remote/ok", "gesture" => "hold", "at_once" => true,
+                             "action" => { "kind" => "open" } }] }] =>
         [["/assignments/0/at_once", "only a tap can act at once"]],
       [{ "assignments" => [{ "button" => "remote/ok", "gesture" => "tap", "repeat" => { "after_ms" => 10, "every_ms" => "x" },
                              "action" => { "kind" => "open" } }] }] =>
@@ -30,11 +34,14 @@ module Kippen
          ["/assignments/0/repeat/after_ms", "is 10, must be 50 to 5000 ms"],
          ["/assignments/0/repeat/every_ms", 'is "x", must be a number']],
       [{ "modes" => [{ "id" => "m" }],
-         "assignments" => [{ "button" => "remote/ok", "gesture" => "tap", "action" => { "kind" => "mode", "mode" => "m", "how" => "held" } }] }] =>
+         "assignments" => [{ "button" => "remote/ok", "gesture" => "tap",
+                             "action" => { "kind" => "mode", "mode" => "m", "how" => "held" } }] }] =>
         [["/assignments/0/action/how", "only a hold can keep a mode held"]],
-      [{ "assignments" => [{ "button" => "remote/ok", "gesture" => "tap", "action" => { "kind" => "mode", "mode" => "base", "how" => "lock" } }] }] =>
+      [{ "assignments" => [{ "button" => "remote/ok", "gesture" => "tap",
+                             "action" => { "kind" => "mode", "mode" => "base", "how" => "lock" } }] }] =>
         [["/assignments/0/action/mode", 'unknown mode "base"']],
-      [{ "timing" => { "gap_bridge_ms" => 501, "tap_gap_ms" => 300.0005, "bounce_guard_from" => "above", "brush_guard_ms" => "5" } }] =>
+      [{ "timing" => { "gap_bridge_ms" => 501, "tap_gap_ms" => 300.0005, "bounce_guard_from" => "above",
+                       "brush_guard_ms" => "5" } }] =>
         [["/timing/gap_bridge_ms", "is 501, must be 0 to 500 ms"],
          ["/timing/tap_gap_ms", "has more than three decimals"],
          ["/timing/bounce_guard_from", 'is "above", must be one of press, release'],
@@ -86,7 +93,8 @@ module Kippen
       read = fitting("timing" => { "long_press_ms" => 700 }, "button_timing" => { OK => { "tap_gap_ms" => 250.5 } })
 
       assert_equal([[700_000, 250_500], [700_000, 300_000]],
-                   %w[remote/ok remote/list].map { |ref| read.timing(read.button(ref)).to_h.values_at(:long_press_us, :tap_gap_us) })
+                   %w[remote/ok
+                      remote/list].map { |ref| read.timing(read.button(ref)).to_h.values_at(:long_press_us, :tap_gap_us) })
     end
 
     def test_unknown_members_are_kept_and_everything_is_frozen

@@ -14,7 +14,8 @@ module Kippen
       Fitting::Timing::SETTINGS.values.select(&:duration?).each do |setting|
         range = setting.range
         assert_equal [nil, nil], [range.begin, range.end].map { |value| Fitting::Timing.fault(setting, value) }, setting.name
-        assert_equal(["is #{range.begin - 1}, must be #{range.begin} to #{range.end} ms", "is #{range.end + 1}, must be #{range.begin} to #{range.end} ms"],
+        assert_equal(["is #{range.begin - 1}, must be #{range.begin} to #{range.end} ms",
+                      "is #{range.end + 1}, must be #{range.begin} to #{range.end} ms"],
                      [range.begin - 1, range.end + 1].map { |value| Fitting::Timing.fault(setting, value) })
       end
     end

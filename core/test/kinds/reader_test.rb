@@ -7,7 +7,8 @@ module Kippen
   class KindReaderTest < CoreTest
     include KindsData
 
-    FILES = Dir[File.join(DATA, "kinds", "*.json")].to_h { |file| [File.basename(file, ".json"), JSON.parse(File.read(file))] }.freeze
+    FILES = Dir[File.join(DATA, "kinds",
+                          "*.json")].to_h { |file| [File.basename(file, ".json"), JSON.parse(File.read(file))] }.freeze
     TOUCHPAD = FILES.fetch("touchpad")
 
     def told(data)
@@ -33,28 +34,43 @@ module Kippen
 
     # What is wrong, and where that is told.
     WRONG = [
-      [["kippen"], "kind/2", "/kippen"], [["id"], "Big One", "/id"], [["name"], " ", "/name"], [["colour"], "red", "/colour"], [["words"], 7, "/words"],
-      [["box"], [1], "/box"], [["box"], [0, 5], "/box"], [["outline"], [], "/outline"], [["outline"], [{ "rect" => [1] }], "/outline"],
-      [["outline"], [{ "path" => "M1 1\"/><script>" }], "/outline"], [["outline"], [{ "rect" => [1, 1, 1, 1, 1], "path" => "M1" }], "/outline"],
-      [["belongs"], "toaster", "/belongs"], [["takes"], ["Ä"], "/takes"], [["buttons"], :gone, "/buttons"], [["buttons"], 5, "/buttons"],
-      [["buttons", 0, "id"], nil, "/buttons/0/id"], [["buttons", 0, "id"], "right", "/buttons"], [["buttons", 0, "mirror"], "nobody", "/buttons/0/mirror"],
-      [["buttons", 0, "kind"], "magnet", "/buttons/0/kind"], [["buttons", 0, "at"], {}, "/buttons/0/at"], [["buttons", 0, "is"], :gone, "/buttons/0/is"],
+      [["kippen"], "kind/2", "/kippen"], [["id"], "Big One", "/id"], [["name"], " ", "/name"], [["colour"], "red", "/colour"],
+      [["words"], 7, "/words"],
+      [["box"], [1], "/box"], [["box"], [0, 5], "/box"], [["outline"], [], "/outline"],
+      [["outline"], [{ "rect" => [1] }], "/outline"],
+      [["outline"], [{ "path" => "M1 1\"/><script>" }], "/outline"],
+      [["outline"], [{ "rect" => [1, 1, 1, 1, 1], "path" => "M1" }], "/outline"],
+      [["belongs"], "toaster", "/belongs"], [["takes"], ["Ä"], "/takes"], [["buttons"], :gone, "/buttons"],
+      [["buttons"], 5, "/buttons"],
+      [["buttons", 0, "id"], nil, "/buttons/0/id"], [["buttons", 0, "id"], "right", "/buttons"],
+      [["buttons", 0, "mirror"], "nobody", "/buttons/0/mirror"],
+      [["buttons", 0, "kind"], "magnet", "/buttons/0/kind"], [["buttons", 0, "at"], {}, "/buttons/0/at"],
+      [["buttons", 0, "is"], :gone, "/buttons/0/is"],
       [["buttons", 0, "why"], :gone, "/buttons/0/why"], [["buttons", 0, "builtin"], { "wave" => "x" }, "/buttons/0/builtin"],
-      [["buttons", 0, "builtin_action"], { "kind" => "help" }, "/buttons/0/builtin_action"], [["buttons", 0, "held_back"], "yes", "/buttons/0/held_back"],
-      [["buttons", 0, "heard"], [], "/buttons/0/heard"], [["buttons", 0, "heard", "browser"], ["mouse:1"], "/buttons/0/heard/browser"],
-      [["buttons", 0, "heard", "recording"], ["rm -rf"], "/buttons/0/heard/recording"], [["buttons", 0, "signals"], [], "/buttons/0/signals"],
+      [["buttons", 0, "builtin_action"], { "kind" => "help" }, "/buttons/0/builtin_action"],
+      [["buttons", 0, "held_back"], "yes", "/buttons/0/held_back"],
+      [["buttons", 0, "heard"], [], "/buttons/0/heard"],
+      [["buttons", 0, "heard", "browser"], ["mouse:1"], "/buttons/0/heard/browser"],
+      [["buttons", 0, "heard", "recording"], ["rm -rf"], "/buttons/0/heard/recording"],
+      [["buttons", 0, "signals"], [], "/buttons/0/signals"],
       [["buttons", 0, "counts"], "force", "/buttons/0/counts"], [["buttons", 0, "claims"], :gone, "/buttons/0/claims"],
-      [["buttons", 0, "gestures"], %w[wave], "/buttons/0/gestures"], [["buttons", 3, "gestures"], %w[hold], "/buttons/3/gestures"],
-      [["hosts"], {}, "/hosts"], [["hosts"], { "toaster" => {} }, "/hosts"], [%w[hosts computer gestures], [], "/hosts/computer/gestures"],
+      [["buttons", 0, "gestures"], %w[wave], "/buttons/0/gestures"],
+      [["buttons", 3, "gestures"], %w[hold], "/buttons/3/gestures"],
+      [["hosts"], {}, "/hosts"], [["hosts"], { "toaster" => {} }, "/hosts"],
+      [%w[hosts computer gestures], [], "/hosts/computer/gestures"],
       [%w[hosts computer modes], -1, "/hosts/computer/modes"],
       [%w[hosts computer settable long_press_ms], { "fixed" => 1 }, "/hosts/computer/settable/long_press_ms"],
-      [%w[hosts computer settable long_press_ms], { "from" => 100, "to" => 5000, "step" => 0 }, "/hosts/computer/settable/long_press_ms"],
+      [%w[hosts computer settable long_press_ms], { "from" => 100, "to" => 5000, "step" => 0 },
+       "/hosts/computer/settable/long_press_ms"],
       [%w[hosts computer settable long_press_ms], { "values" => [] }, "/hosts/computer/settable/long_press_ms"],
       [%w[hosts computer settable warmth], { "fixed" => 1 }, "/hosts/computer/settable/warmth"],
       [%w[hosts computer double_click_ms], { "usual" => 500 }, "/hosts/computer/double_click_ms"],
-      [%w[hosts computer double_click_ms usual], 9_999_999, "/hosts/computer/double_click_ms"], [%w[hosts phone unsure], " ", "/hosts/phone/unsure"],
-      [["ready"], :gone, "/ready"], [["ready", 0, "needs"], ["nothing"], "/ready/0/needs"], [["ready", 0, "title"], "", "/ready/0/title"],
-      [["ready", 0, "how"], "", "/ready/0/how"], [["ready", 1, "check"], { "held" => { "button" => "nobody", "ms" => 5 } }, "/ready/1/check"],
+      [%w[hosts computer double_click_ms usual], 9_999_999, "/hosts/computer/double_click_ms"],
+      [%w[hosts phone unsure], " ", "/hosts/phone/unsure"],
+      [["ready"], :gone, "/ready"], [["ready", 0, "needs"], ["nothing"], "/ready/0/needs"],
+      [["ready", 0, "title"], "", "/ready/0/title"],
+      [["ready", 0, "how"], "", "/ready/0/how"],
+      [["ready", 1, "check"], { "held" => { "button" => "nobody", "ms" => 5 } }, "/ready/1/check"],
       [["ready", 1, "check"], {}, "/ready/1/check"], [["ready", 0, "hosts"], ["attic"], "/ready/0/hosts"]
     ].freeze
 
@@ -100,26 +116,31 @@ module Kippen
       steps = Kinds::Ready.new(KINDS.of(device), device, fitting.host(device.host)).steps
       assert_equal %w[later later], steps.map(&:state)
       ticked = made(fitting, "ready", device: device.id, step: "s0", done: true)
-      assert_equal %w[done], Kinds::Ready.new(KINDS.of(device), ticked.devices.first, ticked.host(device.host)).steps.map(&:state).uniq & %w[done]
+      assert_equal %w[done], Kinds::Ready.new(KINDS.of(device), ticked.devices.first,
+                                              ticked.host(device.host)).steps.map(&:state).uniq & %w[done]
     end
 
     # Whatever a button is said to do by itself, a stand-in does it or leaves it.
     def test_odd_actions_of_a_button_itself_break_no_screen
-      [{ "kind" => "click" }, { "kind" => "click", "button" => "seventh" }, { "kind" => "volume" }, { "kind" => "media", "do" => "dance" },
+      [{ "kind" => "click" }, { "kind" => "click", "button" => "seventh" }, { "kind" => "volume" },
+       { "kind" => "media", "do" => "dance" },
        { "kind" => "system" },
-       { "kind" => "keys" }, { "kind" => "keys", "keys" => "Enter" }, { "kind" => "scroll" }, { "kind" => "system", "do" => "sleep-timer" },
+       { "kind" => "keys" }, { "kind" => "keys", "keys" => "Enter" }, { "kind" => "scroll" },
+       { "kind" => "system", "do" => "sleep-timer" },
        { "kind" => "scroll", "by" => "lines" }].each do |action|
         document = with("buttons", 0, "builtin_action", action).merge("id" => "odd", "name" => "Odd")
         fitting = made(made(bare, "kind", document:), "add_device", of: "odd", host: "desk")
         outcome = Press::Outcome.new(0, "odd/left", 0, "base").coming_to("builtin", "start")
         screen = Standins::Screen.new(fitting, KNOWLEDGE, fitting.hosts.first)
-        assert_kind_of Standins::Screen, screen.did(outcome, KINDS.button(fitting.devices.first, fitting.buttons.first)["builtin_action"])
+        assert_kind_of Standins::Screen,
+                       screen.did(outcome, KINDS.button(fitting.devices.first, fitting.buttons.first)["builtin_action"])
         Reach::MainJob.new(KNOWLEDGE).buttons(fitting, fitting.hosts.first)
         Cautions.new(fitting, KNOWLEDGE).of(fitting.buttons.first)
       end
     end
 
-    ODD = [nil, true, -1, 1e308, 0, "", " ", "x" * 5_000, "key:F1", [], [nil], {}, { "id" => nil }, [[]], "../../etc", "tap", 2**70].freeze
+    ODD = [nil, true, -1, 1e308, 0, "", " ", "x" * 5_000, "key:F1", [], [nil], {}, { "id" => nil }, [[]], "../../etc", "tap",
+           2**70].freeze
 
     # Puts something odd into one place.
     def spoil(value, random)

@@ -27,7 +27,8 @@ module Kippen
     def test_what_depends_on_another_step_waits_for_it
       assert_equal({ "pair" => "open", "permission" => "later", "firmware" => "later", "first-press" => "open" }, states(remote))
       assert_equal ["Pair it with the television"], ready(remote).steps[1].needs
-      assert_equal({ "pair" => "done", "permission" => "open", "firmware" => "open", "first-press" => "open" }, states(tick(remote, "pair")))
+      assert_equal({ "pair" => "done", "permission" => "open", "firmware" => "open", "first-press" => "open" },
+                   states(tick(remote, "pair")))
     end
 
     def test_what_it_can_not_do_yet_is_told
@@ -38,7 +39,8 @@ module Kippen
     def test_by_whom_and_when
       step = ready(tick(remote, "pair")).steps.first
       assert_equal ["done", "Hollis", NOON], [step.state, step.by, step.at]
-      assert_equal "open", states(made(tick(remote, "pair"), "ready", device: "television-remote", step: "pair", done: false))["pair"]
+      assert_equal "open", states(made(tick(remote, "pair"), "ready", device: "television-remote", step: "pair",
+                                                                      done: false))["pair"]
     end
 
     def test_steps_differ_by_host_and_version
@@ -84,8 +86,11 @@ module Kippen
       pad = tick(add(bare, "gamepad"), "charge")
       pairing = ->(fitting) { ready(fitting).steps.find { |one| one.id == "pad-pair" } }
       assert_equal ["later", ["Start it as a gamepad, or: Start it as a keyboard"]], pairing[pad].to_h.values_at(:state, :needs)
-      %w[start-pad start-keyboard].each { |way| assert_equal ["open", []], pairing[tick(pad, way)].to_h.values_at(:state, :needs) }
-      assert_equal "later", pairing[made(tick(pad, "start-pad"), "ready", device: "small-gamepad", step: "start-pad", done: false)].state
+      %w[start-pad start-keyboard].each do |way|
+        assert_equal ["open", []], pairing[tick(pad, way)].to_h.values_at(:state, :needs)
+      end
+      assert_equal "later", pairing[made(tick(pad, "start-pad"), "ready", device: "small-gamepad", step: "start-pad",
+                                                                          done: false)].state
     end
 
     def test_versions_are_compared_as_numbers

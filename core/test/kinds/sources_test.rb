@@ -7,7 +7,9 @@ module Kippen
   class SourcesTest < CoreTest
     include KindsData
 
-    def candidates(fitting, source) = Kinds::Sources.new(fitting, KINDS).candidates(source).map { |one| [one.button.ref, one.how] }
+    def candidates(fitting, source)
+      Kinds::Sources.new(fitting, KINDS).candidates(source).map { |one| [one.button.ref, one.how] }
+    end
 
     def test_a_button_is_known_by_its_kind
       assert_equal [["mouse-with-five-buttons/back", "kind"]], candidates(with_devices("mouse-five"), "pointer:3")
@@ -45,14 +47,17 @@ module Kippen
       own["buttons"][0]["heard"]["browser"] = ["key:F24"]
       client = made(bare, "kind", document: own)
       assert_equal ["reed"], kinds[client, "key:F24"]
-      other = JSON.parse(JSON.generate(own)).merge("id" => "sedge", "name" => "Sedge", "hosts" => { "phone" => own["hosts"]["phone"] })
+      other = JSON.parse(JSON.generate(own)).merge("id" => "sedge", "name" => "Sedge",
+                                                   "hosts" => { "phone" => own["hosts"]["phone"] })
       own = JSON.parse(JSON.generate(own))
       own["buttons"][0]["heard"]["browser"] << "key:F23"
       assert_equal %w[reed sedge], kinds[made(made(bare, "kind", document: own), "kind", document: other), "key:F24"]
     end
 
     def test_what_was_found_by_pressing_goes_before_what_the_kind_says
-      fitting = made(with_devices("keyboard"), "add_button", device: "keyboard", button: { "name" => "Red one", "kind" => "contact", "codes" => ["key:F2"] })
+      fitting = made(with_devices("keyboard"), "add_button", device: "keyboard",
+                                                             button: { "name" => "Red one", "kind" => "contact",
+                                                                       "codes" => ["key:F2"] })
       assert_equal [["keyboard/red-one", "found"]], candidates(fitting, "key:F2")
     end
 
@@ -64,7 +69,8 @@ module Kippen
       assert_equal [["small-gamepad-2/lower", "found"]], candidates(found, "gamepad:1:button:0")
       assert_equal [["small-gamepad/lower", "kind"]], candidates(found, "gamepad:0:button:0")
       alone = made(found, "take_out", id: "small-gamepad")
-      assert_equal [["small-gamepad-2/lower", "found"]], candidates(alone, "gamepad:0:button:0"), "a pad alone is known whatever its number is today"
+      assert_equal [["small-gamepad-2/lower", "found"]], candidates(alone, "gamepad:0:button:0"),
+                   "a pad alone is known whatever its number is today"
     end
 
     def test_two_grips_sip_and_puff_are_told_apart

@@ -7,7 +7,9 @@ module Kippen
   # The live bench: fed, saved and taken up again.
   class BenchTest < CoreTest
     def messages(*rows)
-      rows.map { |number, ms, kind| Press::Bench::Message.new(number:, time_us: (ms * 1000).to_i, source: kind == "told" ? "" : OK, kind:, value: "") }
+      rows.map do |number, ms, kind|
+        Press::Bench::Message.new(number:, time_us: (ms * 1000).to_i, source: kind == "told" ? "" : OK, kind:, value: "")
+      end
     end
 
     def three = fitting("assignments" => %w[tap double_tap long_press].map { |gesture| assignment(gesture) })
@@ -25,9 +27,12 @@ module Kippen
 
     def told(fitting, story) = [Press::Account.of(fitting, story), story.repeats]
 
-    def outcomes(stories) = stories.map { |account, _| account["outcomes"].map { |row| row["row"].values_at("gesture", "at_us") } }
+    def outcomes(stories)
+      stories.map { |account, _| account["outcomes"].map { |row| row["row"].values_at("gesture", "at_us") } }
+    end
 
-    PRESSES = [[1, 0, "down"], [2, 499, "up"], [3, 799, "told"], [4, 2000, "down"], [5, 2500, "told"], [6, 2501, "up"], [7, 2800, "told"]].freeze
+    PRESSES = [[1, 0, "down"], [2, 499, "up"], [3, 799, "told"], [4, 2000, "down"], [5, 2500, "told"], [6, 2501, "up"],
+               [7, 2800, "told"]].freeze
 
     def test_presses_become_stories
       assert_equal [[["tap", 799_000]], [["long_press", 2_500_000]]], outcomes(stories(three, messages(*PRESSES), saved: false))
@@ -36,7 +41,9 @@ module Kippen
     def test_saved_before_every_message_it_tells_the_same
       PropCheck.forall(Generated::G.tuple(Generated.fitting, Generated.trace)).with_config(n_runs: 150).check do |document, trace|
         read = Fitting.read(document)
-        list = trace.each_with_index.map { |(time_us, source, kind, value), index| Press::Bench::Message.new(number: index + 1, time_us:, source:, kind:, value:) }
+        list = trace.each_with_index.map do |(time_us, source, kind, value), index|
+          Press::Bench::Message.new(number: index + 1, time_us:, source:, kind:, value:)
+        end
         assert_equal stories(read, list, saved: false), stories(read, list, saved: true)
       end
     end
@@ -70,15 +77,19 @@ module Kippen
         later.open.first.touches.first.verdict == "press" ? later.open.first.mode : "ignored"
       end
       other = amended(before, "assignments" => [], "places" => [{ "id" => "p", "app" => "rookery" }])
-      assert_equal %w[reading ignored base], [read_on.call(other, 250), read_on.call(other, 199), read_on.call(amended(other, "modes" => []), 250)]
+      assert_equal %w[reading ignored base],
+                   [read_on.call(other, 250), read_on.call(other, 199), read_on.call(amended(other, "modes" => []), 250)]
     end
 
     def test_a_press_without_end_stays_small
-      repeating = fitting("assignments" => [assignment("hold", repeat: { "after_ms" => 50, "every_ms" => 10 })], "timing" => { "gap_bridge_ms" => 20 })
+      repeating = fitting("assignments" => [assignment("hold", repeat: { "after_ms" => 50, "every_ms" => 10 })],
+                          "timing" => { "gap_bridge_ms" => 20 })
       bench = Press::Bench.from(repeating)
       bench.feed(messages([1, 0, "down"]).first)
       sizes = (1..900).map do |step|
-        messages([(step * 2), step * 100, "up"], [(step * 2) + 1, (step * 100) + 5, "down"]).each { |message| bench.feed(message) }
+        messages([(step * 2), step * 100, "up"], [(step * 2) + 1, (step * 100) + 5, "down"]).each do |message|
+          bench.feed(message)
+        end
         JSON.generate(bench.save).size
       end
       assert_operator sizes.last, :<, sizes[300] * 1.1

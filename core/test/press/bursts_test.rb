@@ -39,14 +39,17 @@ module Kippen
 
     # The worked cases go through every pair that can come about.
     def test_what_can_happen_has_a_case_and_what_can_not_never_does
-      possible, impossible = PAIRS.partition { |_, _, action| action != :impossible }.map { |list| list.to_set { |pair| pair.first(2) } }
+      possible, impossible = PAIRS.partition { |_, _, action| action != :impossible }.map do |list|
+        list.to_set { |pair| pair.first(2) }
+      end
       assert_equal [Set.new, Set.new], [possible - seen, impossible & seen]
     end
 
     def test_what_can_not_happen_is_an_error_that_says_so
       burst = Struct.new(:state).new(:through)
       bursts = Press::Bursts.new(nil, nil, nil, nil)
-      assert_equal "this can't happen in a burst that is through", assert_raises(Press::Bursts::Impossible) { bursts.on_gap(burst) }.message
+      assert_equal "this can't happen in a burst that is through",
+                   assert_raises(Press::Bursts::Impossible) { bursts.on_gap(burst) }.message
     end
   end
 end

@@ -14,7 +14,9 @@ module Kippen
       refs = Array.new(buttons) { |index| "d/b#{index}" }
       spots = ["base", *names.map { |mode| mode["id"] }].product(refs)
       assignments = spots.flat_map do |mode, ref|
-        %w[tap double_tap].map { |gesture| { "button" => ref, "gesture" => gesture, "mode" => mode, "action" => { "kind" => "key" } } }
+        %w[tap double_tap].map do |gesture|
+          { "button" => ref, "gesture" => gesture, "mode" => mode, "action" => { "kind" => "key" } }
+        end
       end
       Fitting.read("kippen" => "fitting/1", "modes" => names, "assignments" => assignments.first(5000),
                    "devices" => [{ "id" => "d", "buttons" => refs.map { |ref| { "id" => ref.delete_prefix("d/") } } }])
@@ -36,7 +38,8 @@ module Kippen
     end
 
     def test_buttons_assignments_and_modes_do_not_make_a_press_dearer
-      sizes = [{ buttons: 1, modes: 1 }, { buttons: 20, modes: 5 }, { buttons: 200, modes: 1 }, { buttons: 40, modes: 50 }, { buttons: 200, modes: 50 }]
+      sizes = [{ buttons: 1, modes: 1 }, { buttons: 20, modes: 5 }, { buttons: 200, modes: 1 }, { buttons: 40, modes: 50 },
+               { buttons: 200, modes: 50 }]
       assert_equal 1, sizes.map { |size| calls(large(**size), [0]) }.uniq.size
     end
 
@@ -50,15 +53,18 @@ module Kippen
     def test_many_places_do_not_pile_up
       engine = Press::Engine.new(large(buttons: 1, modes: 1))
       20_000.times { |index| engine.pointer_in(index, "", "app-#{index}/part-#{index}") }
-      assert_operator engine.instance_variable_get(:@resolver).instance_variable_get(:@spots).size, :<=, Press::Resolver::REMEMBERED
+      assert_operator engine.instance_variable_get(:@resolver).instance_variable_get(:@spots).size, :<=,
+                      Press::Resolver::REMEMBERED
     end
 
     def test_a_held_mode_ends_at_the_same_cost_on_a_host_with_many_buttons
       ends = [2, 200].map do |buttons|
         read = Fitting.read("kippen" => "fitting/1", "modes" => [{ "id" => "m" }],
                             "devices" => [{ "id" => "d", "buttons" => Array.new(buttons) { |index| { "id" => "b#{index}" } } }],
-                            "assignments" => [{ "button" => "d/b0", "gesture" => "hold", "action" => { "kind" => "mode", "mode" => "m", "how" => "held" } },
-                                              { "button" => "d/b1", "gesture" => "tap", "mode" => "m", "action" => { "kind" => "key" } }])
+                            "assignments" => [{ "button" => "d/b0", "gesture" => "hold",
+                                                "action" => { "kind" => "mode", "mode" => "m", "how" => "held" } },
+                                              { "button" => "d/b1", "gesture" => "tap", "mode" => "m",
+                                                "action" => { "kind" => "key" } }])
         calls(read, [0, 1])
       end
       assert_equal 1, ends.uniq.size

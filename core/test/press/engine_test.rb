@@ -11,7 +11,8 @@ module Kippen
     def gestures(rows) = rows.map { |outcome| [outcome["gesture"] || outcome["reason"], outcome["at_us"] / 1000.0] }
 
     # How long it is held around a 500 ms long-press → what it becomes, and when.
-    AROUND = { 499 => ["tap", 799.0], 499.999 => ["tap", 799.999], 500 => ["long_press", 500.0], 501 => ["long_press", 500.0] }.freeze
+    AROUND = { 499 => ["tap", 799.0], 499.999 => ["tap", 799.999], 500 => ["long_press", 500.0],
+               501 => ["long_press", 500.0] }.freeze
 
     def test_around_the_boundary
       AROUND.each do |held, expected|
@@ -72,7 +73,8 @@ module Kippen
     def test_repeats_have_an_end
       repeating = fitting("assignments" => [assignment("hold", repeat: { "after_ms" => 50, "every_ms" => 10 })])
       rows = replay(repeating, [0, "down"], [Limits::LATEST_US / 1000, "up"])
-      assert_equal [Limits::REPEATS, %w[start end]], [rows.count { |row| row["phase"] == "repeat" }, rows.values_at(0, -1).map { |row| row["phase"] }]
+      assert_equal [Limits::REPEATS, %w[start end]],
+                   [rows.count { |row| row["phase"] == "repeat" }, rows.values_at(0, -1).map { |row| row["phase"] }]
     end
 
     # A closing that makes a decision possible makes it at that moment, also when nothing follows.

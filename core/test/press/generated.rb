@@ -7,9 +7,11 @@ module Kippen
   # filters, gestures, places, modes of all kinds, two hosts, forces and notches, exact ties.
   module Generated
     G = PropCheck::Generators
-    BUTTONS = [["d/a", "contact"], ["d/b", "contact"], ["d/c", "contact"], ["d/grip", "force"], ["d/wheel", "notch"], ["e/x", "contact"]].freeze
+    BUTTONS = [["d/a", "contact"], ["d/b", "contact"], ["d/c", "contact"], ["d/grip", "force"], ["d/wheel", "notch"],
+               ["e/x", "contact"]].freeze
     DEVICES = [
-      { "id" => "d", "host" => "desk", "buttons" => BUTTONS.first(5).map { |ref, kind| { "id" => ref.split("/").last, "kind" => kind } } },
+      { "id" => "d", "host" => "desk",
+        "buttons" => BUTTONS.first(5).map { |ref, kind| { "id" => ref.split("/").last, "kind" => kind } } },
       { "id" => "e", "host" => "phone", "buttons" => [{ "id" => "x" }] }
     ].freeze
     MODES = [{ "id" => "one" }, { "id" => "two", "otherwise" => "nothing" }, { "id" => "three", "otherwise" => "builtin" }].freeze
@@ -17,7 +19,10 @@ module Kippen
               { "id" => "gone", "app" => "tidebook", "off" => true }].freeze
     WHERE = ["", "rookery", "rookery/margin", "tidebook", "lampwright"].freeze
     ACTIONS = [{ "kind" => "key" }, { "kind" => "builtin" },
-               *%w[one two three].flat_map { |mode| %w[latch lock].map { |how| { "kind" => "mode", "mode" => mode, "how" => how } } },
+               *%w[one two three].flat_map do |mode|
+                 %w[latch
+                    lock].map { |how| { "kind" => "mode", "mode" => mode, "how" => how } }
+               end,
                { "kind" => "mode", "how" => "clear" }].freeze
     HELD = %w[one two].map { |mode| { "kind" => "mode", "mode" => mode, "how" => "held" } }.freeze
     # Few values, so that times meet exactly.
@@ -31,8 +36,12 @@ module Kippen
     HOLD_ONE = [
       { "button" => "d/a", "gesture" => "hold", "action" => HELD[0], "mode" => "base", "place" => "everywhere" },
       { "button" => "d/a", "gesture" => "tap", "action" => ACTIONS[0], "mode" => "base", "place" => "everywhere" },
-      *%w[tap double_tap].map { |gesture| { "button" => "d/b", "gesture" => gesture, "action" => ACTIONS[0], "mode" => "one", "place" => "everywhere" } },
-      *%w[tap triple_tap].map { |gesture| { "button" => "d/c", "gesture" => gesture, "action" => ACTIONS[0], "mode" => "one", "place" => "everywhere" } }
+      *%w[tap double_tap].map do |gesture|
+        { "button" => "d/b", "gesture" => gesture, "action" => ACTIONS[0], "mode" => "one", "place" => "everywhere" }
+      end,
+      *%w[tap triple_tap].map do |gesture|
+        { "button" => "d/c", "gesture" => gesture, "action" => ACTIONS[0], "mode" => "one", "place" => "everywhere" }
+      end
     ].freeze
 
     def self.pick(list) = G.choose(0..(list.size - 1)).map { |index| list[index] }
@@ -45,7 +54,8 @@ module Kippen
         ref, kind = BUTTONS[button]
         gesture = "tap" if kind == "notch"
         mode, place = spot
-        item = { "button" => ref, "gesture" => gesture, "action" => takes_held && gesture == "hold" ? held : action, "mode" => mode, "place" => place }
+        item = { "button" => ref, "gesture" => gesture, "action" => takes_held && gesture == "hold" ? held : action,
+                 "mode" => mode, "place" => place }
         item["at_once"] = true if gesture == "tap" && chance < 3
         item["repeat"] = { "after_ms" => 50, "every_ms" => 50 } if %w[hold long_press].include?(gesture) && chance.odd?
         item["off"] = true if chance == 8
@@ -62,7 +72,8 @@ module Kippen
         timing = TIMING.keys.zip(settings).to_h.merge("bounce_guard_from" => bounce_from, "tap_gap_from" => gap_from)
         once = assignments.uniq { |a| [a["button"], a["mode"], a["place"], a["gesture"] == "hold" ? "long_press" : a["gesture"]] }
         { "kippen" => "fitting/1", "follow" => follow, "hosts" => [{ "id" => "desk" }, { "id" => "phone" }], "devices" => DEVICES,
-          "modes" => MODES.map { |mode| mode.merge("counting" => counting) }, "places" => PLACES, "timing" => timing, "assignments" => once }
+          "modes" => MODES.map { |mode| mode.merge("counting" => counting) }, "places" => PLACES, "timing" => timing,
+          "assignments" => once }
       end
     end
 

@@ -21,9 +21,11 @@ module Kippen
     end
 
     def test_regions_with_every_filter
-      all = lane(timing: { "brush_guard_ms" => 40, "gap_bridge_ms" => 20, "bounce_guard_ms" => 80, "bounce_guard_from" => "release" })
+      all = lane(timing: { "brush_guard_ms" => 40, "gap_bridge_ms" => 20, "bounce_guard_ms" => 80,
+                           "bounce_guard_from" => "release" })
       assert_equal [["ignored", 0, 40_000], ["counts", 40_000, 500_000], ["long", 500_000, nil]], regions(all, "held")
-      assert_equal [["bridged", 0, 20_000], ["ignored", 20_000, 80_000], ["joins", 80_000, 300_000], ["new", 300_000, nil]], regions(all, "apart")
+      assert_equal [["bridged", 0, 20_000], ["ignored", 20_000, 80_000], ["joins", 80_000, 300_000], ["new", 300_000, nil]],
+                   regions(all, "apart")
     end
 
     def test_what_can_not_happen_has_no_region
@@ -38,17 +40,22 @@ module Kippen
       %w[tap] => { "tap" => ["press", 0] },
       %w[tap long_press] => { "tap" => ["release", 0], "long_press" => ["long_press", 0] },
       %w[tap double_tap] => { "tap" => ["release", 300_000], "double_tap" => ["press", 0] },
-      %w[tap double_tap triple_tap] => { "tap" => ["release", 300_000], "double_tap" => ["release", 300_000], "triple_tap" => ["press", 0] },
+      %w[tap double_tap triple_tap] => { "tap" => ["release", 300_000], "double_tap" => ["release", 300_000],
+                                         "triple_tap" => ["press", 0] },
       %w[hold] => { "hold" => ["press", 0] }
     }.freeze
 
     def test_waits
-      WAITS.each { |gestures, expected| assert_equal expected, waits(lane(gestures.map { |gesture| assignment(gesture) })), gestures.inspect }
+      WAITS.each do |gestures, expected|
+        assert_equal expected, waits(lane(gestures.map { |gesture| assignment(gesture) })), gestures.inspect
+      end
     end
 
     def test_waits_tell_their_parts
-      parts = lane([assignment("tap"), assignment("double_tap")], timing: { "gap_bridge_ms" => 30, "brush_guard_ms" => 40 }).waits.transform_values(&:parts)
-      assert_equal({ "tap" => { "gap_bridge" => 30_000, "tap_gap" => 270_000 }, "double_tap" => { "brush_guard" => 40_000 } }, parts)
+      parts = lane([assignment("tap"), assignment("double_tap")],
+                   timing: { "gap_bridge_ms" => 30, "brush_guard_ms" => 40 }).waits.transform_values(&:parts)
+      assert_equal({ "tap" => { "gap_bridge" => 30_000, "tap_gap" => 270_000 }, "double_tap" => { "brush_guard" => 40_000 } },
+                   parts)
     end
 
     def test_filters_make_gestures_wait
@@ -71,9 +78,11 @@ module Kippen
     end
 
     def test_chips_say_where_they_come_from
-      letters = lane([assignment("tap"), assignment("double_tap", place: "letters"), assignment("long_press", place: "letters", off: true)],
+      letters = lane([assignment("tap"), assignment("double_tap", place: "letters"),
+                      assignment("long_press", place: "letters", off: true)],
                      places: [{ "id" => "letters", "app" => "rookery" }], place: "letters")
-      assert_equal([["tap", "inherited", "everywhere", false], ["double_tap", "here", "letters", false], ["long_press", "here", "letters", true]],
+      assert_equal([["tap", "inherited", "everywhere", false], ["double_tap", "here", "letters", false],
+                    ["long_press", "here", "letters", true]],
                    letters.chips.map { |chip| [chip.gesture, chip.origin, chip.place, chip.off] })
     end
 
@@ -85,20 +94,28 @@ module Kippen
           end]
         end]
       end
-      assert_equal({ "long_press" => [["tap", ["press", 0], ["release", 0]]], "double_tap" => [["tap", ["press", 0], ["release", 300_000]]] }, costs)
+      assert_equal({ "long_press" => [["tap", ["press", 0], ["release", 0]]],
+                     "double_tap" => [["tap", ["press", 0], ["release", 300_000]]] }, costs)
     end
 
     def test_differences_count_what_was_untouched_as_the_tap
       differences = lane.differences(lane([assignment("tap"), assignment("double_tap")]))
-      assert_equal([["tap", 0, 300_000], ["double_tap", nil, 0]], differences.map { |gesture, before, after| [gesture, before&.us, after&.us] })
+      assert_equal([["tap", 0, 300_000], ["double_tap", nil, 0]],
+                   differences.map { |gesture, before, after| [gesture, before&.us, after&.us] })
     end
 
     # What a device's buttons share, and what is a button's own: its own count of a guard makes the guard its own.
     def test_boundaries_are_shared_or_a_buttons_own
-      fitting = fitting("timing" => { "bounce_guard_ms" => 80 }, "button_timing" => { OK => { "long_press_ms" => 900, "bounce_guard_from" => "release" } })
-      of = ->(ref) { Press::Lane.new(fitting, fitting.button(ref)).boundaries.map { |one| [one.setting, one.stretch, one.value_us / 1000, one.own] } }
-      assert_equal [["long_press_ms", "held", 900, true], ["tap_gap_ms", "apart", 300, false], ["bounce_guard_ms", "apart", 80, true]], of[OK]
-      assert_equal [["long_press_ms", "held", 500, false], ["tap_gap_ms", "apart", 300, false], ["bounce_guard_ms", "held", 80, false]], of["remote/list"]
+      fitting = fitting("timing" => { "bounce_guard_ms" => 80 },
+                        "button_timing" => { OK => { "long_press_ms" => 900, "bounce_guard_from" => "release" } })
+      of = lambda { |ref|
+        Press::Lane.new(fitting, fitting.button(ref)).boundaries
+          .map { |one| [one.setting, one.stretch, one.value_us / 1000, one.own] }
+      }
+      assert_equal [["long_press_ms", "held", 900, true], ["tap_gap_ms", "apart", 300, false],
+                    ["bounce_guard_ms", "apart", 80, true]], of[OK]
+      assert_equal [["long_press_ms", "held", 500, false], ["tap_gap_ms", "apart", 300, false],
+                    ["bounce_guard_ms", "held", 80, false]], of["remote/list"]
       shared = Press::Boundaries.of(fitting.shared_timing(fitting.device("remote")))
       assert_equal(of["remote/list"], shared.map { |one| [one.setting, one.stretch, one.value_us / 1000, one.own] })
     end

@@ -33,7 +33,10 @@ module Kippen
     # Locked or for the next press, it counts by the gap: then the lane says so.
     def test_a_mode_that_no_hold_keeps_waits_for_the_gap
       fitting = counting
-      other = ->(action) { amended(fitting, "assignments" => fitting.list("assignments").map { |row| row["button"] == LIST ? row.merge(action) : row }) }
+      other = lambda { |action|
+        amended(fitting, "assignments" => fitting.list("assignments")
+          .map { |row| row["button"] == LIST ? row.merge(action) : row })
+      }
       [{ "gesture" => "tap", "action" => HELD.merge("how" => "lock") }, { "off" => true }].each do |change|
         assert_equal ["release", 300_000], waits(other[change])["tap"], change.inspect
         assert_includes lane(other[change]).boundaries.map(&:setting), "tap_gap_ms"
@@ -66,7 +69,8 @@ module Kippen
       assert_equal ["tap acts when the other is let go"], costs[untouched, "double_tap"]
       by_gap = lane(counting("by_gap"))
       assert_equal(["tap no longer waits until the other is let go"],
-                   lane(counting).differences(by_gap).filter_map { |name, before, after| Words.cost(name, before, after) if name == "tap" })
+                   lane(counting).differences(by_gap)
+                     .filter_map { |name, before, after| Words.cost(name, before, after) if name == "tap" })
     end
 
     # A guard as long as the gap leaves no double-tap; at any pace it does.
@@ -86,7 +90,9 @@ module Kippen
     ROWS = [[0, "down", LIST], [500, "down", OK], [600, "up", OK], [3000, "down", OK], [3100, "up", OK]].freeze
 
     def messages(rows)
-      rows.each_with_index.map { |(ms, kind, source), number| Press::Bench::Message.new(number: number + 1, time_us: ms * 1000, source:, kind:, value: "") }
+      rows.each_with_index.map do |(ms, kind, source), number|
+        Press::Bench::Message.new(number: number + 1, time_us: ms * 1000, source:, kind:, value: "")
+      end
     end
 
     def told(fitting, bench)
@@ -98,10 +104,12 @@ module Kippen
       fitting = counting
       bench = Press::Bench.from(fitting)
       messages(ROWS).each { |message| bench.feed(message) }
-      assert_equal ["Closed for 100 ms. Pressed again 2400 ms after letting go, for 100 ms. Counting for as long as the other button is held."],
+      assert_equal ["Closed for 100 ms. Pressed again 2400 ms after letting go, for 100 ms. Counting for as long as the other " \
+                    "button is held."],
                    told(fitting, bench)
       bench.feed(Press::Bench::Message.new(number: 9, time_us: 4_000_000, source: LIST, kind: "up", value: ""))
-      assert_equal ["Closed for 100 ms. Pressed again 2400 ms after letting go, for 100 ms. The other button was let go, and the count was over: a " \
+      assert_equal ["Closed for 100 ms. Pressed again 2400 ms after letting go, for 100 ms. The other button was let go, and " \
+                    "the count was over: a " \
                     "double-tap. It waited 1000 ms (the other button was held)."], told(fitting, bench)
     end
 

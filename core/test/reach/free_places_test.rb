@@ -19,8 +19,11 @@ module Kippen
       places.each do |one|
         after = made(client, "assign", button: one.button.ref, gesture: one.gesture, action: LOUDER)
         before = Press::Lane.new(client, one.button)
-        slower = before.differences(Press::Lane.new(after, after.button(one.button.ref))).select { |_, was, now| was && now && now.us > was.us }
-        assert_equal slower.size, one.costs.count { |words| words.include?("+") }, [one.button.ref, one.gesture, one.costs].inspect
+        slower = before.differences(Press::Lane.new(after, after.button(one.button.ref))).select do |_, was, now|
+          was && now && now.us > was.us
+        end
+        assert_equal slower.size, one.costs.count { |words| words.include?("+") },
+                     [one.button.ref, one.gesture, one.costs].inspect
       end
     end
 
@@ -29,18 +32,24 @@ module Kippen
       client.buttons.product(%w[long_press double_tap]).each do |button, gesture|
         next if told.include?([button.ref, gesture])
 
-        assert_raises(Invalid, "#{button.ref} #{gesture}") { made(client, "assign", button: button.ref, gesture:, action: LOUDER) }
+        assert_raises(Invalid, "#{button.ref} #{gesture}") do
+          made(client, "assign", button: button.ref, gesture:, action: LOUDER)
+        end
       end
     end
 
     def test_what_a_button_does_by_itself_is_told_where_it_gives_way
-      left = free(LOUDER).select { |one| one.button.id == "left" && one.button.kind == "contact" && client.device(one.button.device).kind == "mouse-five" }
+      left = free(LOUDER).select do |one|
+        one.button.id == "left" && one.button.kind == "contact" && client.device(one.button.device).kind == "mouse-five"
+      end
       assert_equal({ "tap" => %w[Click Double-click Drag], "long_press" => %w[Drag], "double_tap" => %w[Double-click Drag] },
                    left.to_h { |one| [one.gesture, one.loses] })
     end
 
     def test_it_ends_where_it_takes_too_long
-      assert_raises(Deadline::Passed) { Reach::FreePlaces.new(client, KNOWLEDGE.of(client), deadline: Deadline.new(-1, clock: -> { 0 })).of(LOUDER) }
+      assert_raises(Deadline::Passed) do
+        Reach::FreePlaces.new(client, KNOWLEDGE.of(client), deadline: Deadline.new(-1, clock: -> { 0 })).of(LOUDER)
+      end
     end
 
     def test_only_where_it_is_wanted

@@ -14,11 +14,14 @@ module Kippen
     BACK = "#{MOUSE}/back".freeze
     LEFT = "#{MOUSE}/left".freeze
 
-    def on(gesture, action, button: BACK, **more) = { "button" => button, "gesture" => gesture, "action" => action, **more.transform_keys(&:to_s) }
+    def on(gesture, action, button: BACK, **more)
+      { "button" => button, "gesture" => gesture, "action" => action, **more.transform_keys(&:to_s) }
+    end
 
     # A want for NEXT in letters, with these assignments.
     def done?(*assignments, want: {}, action: NEXT, **members)
-      members = { "places" => [{ "id" => "letters", "app" => "rookery" }], "modes" => [{ "id" => "reading" }, { "id" => "still", "otherwise" => "nothing" }],
+      members = { "places" => [{ "id" => "letters", "app" => "rookery" }],
+                  "modes" => [{ "id" => "reading" }, { "id" => "still", "otherwise" => "nothing" }],
                   "wants" => [{ "id" => "w", "what" => "w", "action" => action, **want }] }.merge(members.transform_keys(&:to_s))
       fitting = amended(add(bare, "mouse-five", host: "desk"), { "assignments" => assignments, **members })
       Reach::Wants.of(fitting, KNOWLEDGE).state(fitting.wants.first) == "done"
@@ -33,7 +36,9 @@ module Kippen
 
     def test_a_mode_that_nobody_can_enter_does_nothing
       in_reading = on("tap", NEXT, mode: "reading")
-      enter = ->(how, gesture = "tap", **more) { on(gesture, { "kind" => "mode", "mode" => "reading", "how" => how }, button: "#{MOUSE}/forward", **more) }
+      enter = lambda { |how, gesture = "tap", **more|
+        on(gesture, { "kind" => "mode", "mode" => "reading", "how" => how }, button: "#{MOUSE}/forward", **more)
+      }
       refute done?(in_reading)
       %w[latch lock].each { |how| assert done?(in_reading, enter.call(how)) }
       assert done?(in_reading, enter.call("held", "hold"))
@@ -58,7 +63,8 @@ module Kippen
     end
 
     def test_passed_through_a_button_does_what_it_does_by_itself
-      fitting = amended(add(bare, "mouse-five", host: "desk"), "assignments" => [on("hold", { "kind" => "builtin" }, button: LEFT)])
+      fitting = amended(add(bare, "mouse-five", host: "desk"),
+                        "assignments" => [on("hold", { "kind" => "builtin" }, button: LEFT)])
       assert_equal [LEFT], Reach::MainJob.new(KNOWLEDGE).buttons(fitting, fitting.host("desk")).map(&:ref)
       assert done?(on("hold", { "kind" => "builtin" }, button: LEFT), action: CLICK)
       refute done?(on("hold", HELP, button: LEFT), action: CLICK)
@@ -76,7 +82,9 @@ module Kippen
       louder = { "kind" => "volume", "direction" => "up" }
       hosts = [{ "id" => "tv", "system" => "television" }, { "id" => "pocket", "system" => "phone" }]
       phone = add(bare("hosts" => hosts), "phone", host: "pocket")
-      wanting = ->(fitting) { amended(fitting, "wants" => [{ "id" => "w", "what" => "w", "action" => louder, "hosts" => ["tv"] }]) }
+      wanting = lambda { |fitting|
+        amended(fitting, "wants" => [{ "id" => "w", "what" => "w", "action" => louder, "hosts" => ["tv"] }])
+      }
       ways = ->(fitting) { Reach::Wants.of(fitting, KNOWLEDGE).ways(fitting.wants.first).map { |way| way.button.ref } }
       assert_empty ways.call(wanting.call(phone))
       assert_equal ["television-remote/volume-up"], ways.call(wanting.call(add(phone, "remote", host: "tv")))

@@ -8,7 +8,8 @@ module Kippen
     include KindsData
 
     ANSWER = { "kind" => "app", "app" => "hearthcall", "command" => "answer" }.freeze
-    WANT = { "what" => "Answer the call", "times_a_day" => 6, "wrong" => "serious", "asked_by" => "the client", "importance" => "must",
+    WANT = { "what" => "Answer the call", "times_a_day" => 6, "wrong" => "serious", "asked_by" => "the client",
+             "importance" => "must",
              "action" => ANSWER }.freeze
     MOUSE = "mouse-with-five-buttons"
 
@@ -16,7 +17,9 @@ module Kippen
 
     def wanting(want = WANT) = put(with_devices("mouse-five"), want)
 
-    def ways(fitting) = Reach::Wants.of(fitting, KNOWLEDGE).ways(fitting.wants.first).map { |way| [way.button.ref, way.gesture, way.builtin] }
+    def ways(fitting)
+      Reach::Wants.of(fitting, KNOWLEDGE).ways(fitting.wants.first).map { |way| [way.button.ref, way.gesture, way.builtin] }
+    end
 
     def assign(fitting, **more) = made(fitting, "assign", button: "#{MOUSE}/back", gesture: "long_press", action: ANSWER, **more)
 
@@ -57,12 +60,14 @@ module Kippen
     end
 
     def test_every_fault_of_a_want_is_told
-      wrong = { "what" => " ", "hosts" => ["attic"], "times_a_day" => -1, "wrong" => "terrible", "importance" => 3, "action" => [], "place" => "moon" }
+      wrong = { "what" => " ", "hosts" => ["attic"], "times_a_day" => -1, "wrong" => "terrible", "importance" => 3,
+                "action" => [], "place" => "moon" }
       assert_equal([["/wants/0/what", "must be text of 1 to 120 characters"],
                     ["/wants/0/place", 'unknown place "moon"'], ["/wants/0/hosts", 'unknown host "attic"'],
                     ["/wants/0/times_a_day", "is -1, must be a whole number from 0 to 1000"],
                     ["/wants/0/wrong", 'is "terrible", must be one of nothing, nuisance, serious, dangerous'],
-                    ["/wants/0/importance", "is 3, must be one of must, should, could"], ["/wants/0/action", "must be an object with a kind"]],
+                    ["/wants/0/importance", "is 3, must be one of must, should, could"],
+                    ["/wants/0/action", "must be an object with a kind"]],
                    faults { wanting(wrong) })
     end
 
@@ -100,13 +105,15 @@ module Kippen
       assert_equal [["television-remote/volume-up", "tap", true]], ways(fitting)
       kept = made(fitting, "assign", button: "television-remote/volume-up", gesture: "long_press", action: { "kind" => "help" })
       assert_equal [["television-remote/volume-up", "tap", true]], ways(kept)
-      assert_empty ways(made(fitting, "assign", button: "television-remote/volume-up", gesture: "tap", action: { "kind" => "help" }))
+      assert_empty ways(made(fitting, "assign", button: "television-remote/volume-up", gesture: "tap",
+                                                action: { "kind" => "help" }))
     end
 
     def test_what_is_open_is_counted
       assert_equal({ "wants" => 1, "steps" => 1, "devices" => 1 }, Standing.open(wanting, KNOWLEDGE))
       contact = Kinds::Ready::Contact.new(button: "left", held_us: 90_000, at: NOON)
-      assert_equal({ "wants" => 0, "steps" => 0, "devices" => 0 }, Standing.open(assign(wanting), KNOWLEDGE, { MOUSE => [contact] }))
+      assert_equal({ "wants" => 0, "steps" => 0, "devices" => 0 },
+                   Standing.open(assign(wanting), KNOWLEDGE, { MOUSE => [contact] }))
     end
   end
 end

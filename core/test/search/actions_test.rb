@@ -19,7 +19,8 @@ module Kippen
     def test_nine_of_ten_phrases_lead_to_the_right_action_at_once
       wrong = PHRASES.filter_map { |said, meant| [said, first(said), meant] unless meant.include?(first(said)) }
       assert_operator PHRASES.size, :>=, 150
-      assert_operator wrong.size, :<=, PHRASES.size / 10, wrong.map { |said, got, meant| "#{said}: #{got.inspect}, not #{meant.join(" or ")}" }.join("\n")
+      assert_operator wrong.size, :<=, PHRASES.size / 10,
+                      wrong.map { |said, got, meant| "#{said}: #{got.inspect}, not #{meant.join(" or ")}" }.join("\n")
     end
 
     def test_every_action_named_is_there

@@ -22,7 +22,10 @@ module Kippen
     LEVELS = %w[setting:press_at setting:release_at].freeze
 
     def found(said, index = MOUSE_AND_REMOTE) = KNOWLEDGE.search.find(index, said)
-    def first(said, index = MOUSE_AND_REMOTE) = found(said, index).first&.then { |one| "#{one.kind}:#{one.id.split.last}" } || "nothing"
+
+    def first(said, index = MOUSE_AND_REMOTE)
+      found(said, index).first&.then { |one| "#{one.kind}:#{one.id.split.last}" } || "nothing"
+    end
 
     def test_nine_of_ten_phrases_lead_to_what_is_meant_at_once
       wrong = PHRASES.filter_map do |said, meant|
@@ -30,7 +33,8 @@ module Kippen
         [said, got, meant] unless meant.include?(got)
       end
       assert_operator PHRASES.size, :>=, 150
-      assert_operator wrong.size, :<=, PHRASES.size / 10, wrong.map { |said, got, meant| "#{said}: #{got}, not #{meant.join(" or ")}" }.join("\n")
+      assert_operator wrong.size, :<=, PHRASES.size / 10,
+                      wrong.map { |said, got, meant| "#{said}: #{got}, not #{meant.join(" or ")}" }.join("\n")
     end
 
     def test_complaints_find_what_is_set_and_not_what_is_done
@@ -42,7 +46,9 @@ module Kippen
     end
 
     def test_where_nothing_fits_nothing_is_offered
-      ["read it aloud", "order a pizza", "open the garage door", "feed the cat", "xyzzy", "200 ms"].each { |said| assert_empty found(said), said }
+      ["read it aloud", "order a pizza", "open the garage door", "feed the cat", "xyzzy", "200 ms"].each do |said|
+        assert_empty found(said), said
+      end
     end
 
     def test_levels_are_offered_only_where_something_is_squeezed
@@ -74,7 +80,8 @@ module Kippen
     def test_a_value_is_found_by_its_figure
       fitting = Formats::FittingJson.read(File.read(File.expand_path("../../../demo/bram.fitting.json", __dir__)))
       doc = fitting.document.merge("button_timing" => { "pocket-phone/edge" => { "long_press_ms" => 1234 } },
-                                   "hosts" => fitting.list("hosts").map { |host| host["system"] == "tablet" ? host.merge("double_click_ms" => 470) : host })
+                                   "hosts" => fitting.list("hosts")
+                                     .map { |host| host["system"] == "tablet" ? host.merge("double_click_ms" => 470) : host })
       index = Search::Topics.of(Fitting.read(doc), KNOWLEDGE)
       assert_equal "Long-press time: 1234 ms", found("1234", index).first.name
       assert_equal "Double-click time: 470 ms", found("double click 470", index).first.name

@@ -5,7 +5,8 @@ require_relative "../helper"
 module Kippen
   # Simulated hands: one seed gives one and the same hand, and it presses as it is described.
   class HandTest < CoreTest
-    PLAIN = { "id" => "plain", "press_ms" => { "median" => 150, "spread" => 0.2 }, "long_ms" => { "median" => 900, "spread" => 0.1 },
+    PLAIN = { "id" => "plain", "press_ms" => { "median" => 150, "spread" => 0.2 },
+              "long_ms" => { "median" => 900, "spread" => 0.1 },
               "apart_ms" => { "median" => 160, "spread" => 0.1 } }.freeze
 
     def play(script, seed: 7, kind: "contact", **more)
@@ -16,7 +17,8 @@ module Kippen
 
     # The engine's verdict on what a hand did on one button.
     def gestures(events, timing = {})
-      with = fitting("timing" => timing, "assignments" => %w[tap double_tap triple_tap long_press].map { |gesture| assignment(gesture) })
+      with = fitting("timing" => timing,
+                     "assignments" => %w[tap double_tap triple_tap long_press].map { |gesture| assignment(gesture) })
       rows = events.map { |time, kind, value| kind == "told" ? [time / 1000.0, "", "end", ""] : [time / 1000.0, OK, kind, value] }
       replay(with, *rows).filter_map { |row| row["gesture"] if row["phase"] == "fire" }
     end
@@ -37,15 +39,19 @@ module Kippen
       assert_equal 2000, taps.size
       assert_in_delta 1000, taps.count { |length| length < 150_000 }, 100
       # Two thirds within a factor of e^0.2 (a normal distribution's one standard deviation: 68.27 %, published tables).
-      assert_in_delta 0.6827, taps.count { |length| length.between?(150_000 / Math.exp(0.2), 150_000 * Math.exp(0.2)) } / 2000.0, 0.04
+      assert_in_delta 0.6827, taps.count { |length| length.between?(150_000 / Math.exp(0.2), 150_000 * Math.exp(0.2)) } / 2000.0,
+                      0.04
     end
 
     def test_a_trembling_hand_strikes_again
-      again = { "chance" => 0.5, "after_ms" => { "median" => 70, "spread" => 0.1 }, "length_ms" => { "median" => 40, "spread" => 0.1 } }
+      again = { "chance" => 0.5, "after_ms" => { "median" => 70, "spread" => 0.1 },
+                "length_ms" => { "median" => 40, "spread" => 0.1 } }
       presses = lengths(play(["tap"] * 400, restrike: again)).size
       assert_in_delta 600, presses, 50
       assert_includes gestures(play(["tap"] * 20, restrike: again)), "double_tap", "unfitted it counts twice"
-      assert_equal ["tap"] * 20, gestures(play(["tap"] * 20, restrike: again), "bounce_guard_ms" => 200, "bounce_guard_from" => "release", "tap_gap_ms" => 300)
+      assert_equal ["tap"] * 20,
+                   gestures(play(["tap"] * 20, restrike: again), "bounce_guard_ms" => 200, "bounce_guard_from" => "release",
+                                                                 "tap_gap_ms" => 300)
     end
 
     def test_a_worn_switch_bounces_and_a_weak_grip_drops_out
@@ -63,7 +69,9 @@ module Kippen
     end
 
     def test_a_squeeze_rises_and_falls_and_a_wheel_steps
-      levels = play("tap", kind: "force", force: { "press" => 0.8, "wobble" => 0.0 }).filter_map { |_, kind, value| Float(value) if kind == "level" }
+      levels = play("tap", kind: "force", force: { "press" => 0.8, "wobble" => 0.0 }).filter_map do |_, kind, value|
+        Float(value) if kind == "level"
+      end
       assert_equal [0.0, 0.8, 0.0], [levels.first, levels.max, levels.last]
       assert_equal(%w[notch notch told], play("double_tap", kind: "notch").map { |event| event[1] })
     end
@@ -80,7 +88,8 @@ module Kippen
 
     def test_times_never_run_backwards
       wide = ->(median) { { "median" => median, "spread" => 1 } }
-      everything = { bounce: { "chance" => 0.8, "gap_ms" => wide.call(8) }, drop_out: { "per_second" => 20, "gap_ms" => wide.call(30) },
+      everything = { bounce: { "chance" => 0.8, "gap_ms" => wide.call(8) },
+                     drop_out: { "per_second" => 20, "gap_ms" => wide.call(30) },
                      restrike: { "chance" => 1, "after_ms" => wide.call(40), "length_ms" => wide.call(40) } }
       20.times do |seed|
         times = play(%w[tap double_tap long_press rest] * 10, seed:, **everything).map(&:first)
@@ -89,12 +98,16 @@ module Kippen
     end
 
     def test_a_hand_that_can_not_be_is_refused_with_every_fault
-      hand = { "id" => "Left Hand", "press_ms" => 3, "long_ms" => { "median" => 0 }, "apart_ms" => { "median" => 100, "spread" => 9 },
+      hand = { "id" => "Left Hand", "press_ms" => 3, "long_ms" => { "median" => 0 },
+               "apart_ms" => { "median" => 100, "spread" => 9 },
                "bounce" => { "chance" => 2 }, "slowing" => 1 }
-      assert_equal([["/hands/0/id", 'is "Left Hand", must be 1 to 64 of a-z 0-9 - _ .'], ["/hands/0/press_ms", "must be an object with median and spread"],
-                    ["/hands/0/long_ms/median", "is 0, must be a number from 1 to 20000"], ["/hands/0/apart_ms/spread", "is 9, must be a number from 0 to 2"],
+      assert_equal([["/hands/0/id", 'is "Left Hand", must be 1 to 64 of a-z 0-9 - _ .'],
+                    ["/hands/0/press_ms", "must be an object with median and spread"],
+                    ["/hands/0/long_ms/median", "is 0, must be a number from 1 to 20000"],
+                    ["/hands/0/apart_ms/spread", "is 9, must be a number from 0 to 2"],
                     ["/hands/0/slowing", "is 1, must be a number from 0 to 0.2"],
-                    ["/hands/0/bounce/gap_ms", "must be an object with median and spread"], ["/hands/0/bounce/chance", "is 2, must be a number from 0 to 1"]],
+                    ["/hands/0/bounce/gap_ms", "must be an object with median and spread"],
+                    ["/hands/0/bounce/chance", "is 2, must be a number from 0 to 1"]],
                    faults { fitting("hands" => [hand]) })
     end
   end

@@ -17,13 +17,16 @@ module Kippen
     def gestures(id, asked, timing = {})
       events = Standins::Hand.new(hand(id), 11).play("contact", [asked] * 20)
       with = fitting("timing" => timing, "assignments" => %w[tap double_tap long_press].map { |gesture| assignment(gesture) })
-      rows = events.map { |event| [event.time_us / 1000.0, event.kind == "told" ? "" : OK, event.kind == "told" ? "end" : event.kind, ""] }
+      rows = events.map do |event|
+        [event.time_us / 1000.0, event.kind == "told" ? "" : OK, event.kind == "told" ? "end" : event.kind, ""]
+      end
       replay(with, *rows).filter_map { |row| row["gesture"] if row["phase"] == "fire" }
     end
 
     # Each is named by what it does: it does that where nothing is fitted, and its remedy helps.
     def test_each_does_what_its_name_says
-      assert_equal(%w[slow-to-let-go tremor weak-hold brushing bouncing-switch slow-double tiring steady], HANDS.all(bare).map { |one| one["id"] })
+      assert_equal(%w[slow-to-let-go tremor weak-hold brushing bouncing-switch slow-double tiring steady],
+                   HANDS.all(bare).map { |one| one["id"] })
       assert_operator gestures("slow-to-let-go", "tap").count("long_press"), :>, 10
       assert_equal %w[tap] * 20, gestures("slow-to-let-go", "tap", "long_press_ms" => 1_500)
       assert_includes gestures("tremor", "tap"), "double_tap"
@@ -35,8 +38,11 @@ module Kippen
       assert_equal %w[tap] * 20, gestures("bouncing-switch", "tap", "bounce_guard_ms" => 60)
       assert_operator gestures("slow-double", "double_tap").count("tap"), :>, 20
       assert_equal %w[double_tap] * 20, gestures("slow-double", "double_tap", "tap_gap_ms" => 1_350)
-      assert_equal([%w[tap], %w[double_tap], %w[long_press]], %w[tap double_tap long_press].map { |asked| gestures("steady", asked).uniq })
-      lengths = Standins::Hands.picture(hand("tiring").merge("slowing" => 0.2), 3).map { |one| one["touches"].first&.reduce(:-)&.abs }
+      assert_equal([%w[tap], %w[double_tap], %w[long_press]],
+                   %w[tap double_tap long_press].map { |asked| gestures("steady", asked).uniq })
+      lengths = Standins::Hands.picture(hand("tiring").merge("slowing" => 0.2), 3).map do |one|
+        one["touches"].first&.reduce(:-)&.abs
+      end
       assert_operator lengths[2], :>, lengths[0]
     end
 
@@ -87,9 +93,11 @@ module Kippen
       assert_equal ["own-ottis-tremor", "Otti’s tremor", 0.8], [own["id"], own["name"], own.dig("restrike", "chance")]
       refute own.key?("says"), "what it says of the made-up one may not be so any more"
       again = made(kept, "keep_hand", hand: own["id"], name: "Quieter", dials: { "restrike" => 10 })
-      assert_equal([["own-ottis-tremor", "Quieter", 0.1]], again.hands.map { |one| [one["id"], one["name"], one.dig("restrike", "chance")] })
+      assert_equal([["own-ottis-tremor", "Quieter", 0.1]],
+                   again.hands.map { |one| [one["id"], one["name"], one.dig("restrike", "chance")] })
       assert_empty made(again, "remove_hand", hand: own["id"]).hands
-      assert_equal([["/change/hand", '"tremor" is none of this client\'s own stand-in hands']], faults { made(bare, "remove_hand", hand: "tremor") })
+      assert_equal([["/change/hand", '"tremor" is none of this client\'s own stand-in hands']],
+                   faults { made(bare, "remove_hand", hand: "tremor") })
     end
   end
 end

@@ -22,7 +22,10 @@ module Kippen
     end
 
     def test_a_slow_hand_is_expected_to_be_slow_at_what_was_never_asked
-      gap = ->(hand) { Tuning::Evidence.new(series(hand, 12, 3, offered: %w[tap double_tap]), copies: Tuning::Copies.of_both([], [])).people.next_of("gap")[0] }
+      gap = lambda { |hand|
+        Tuning::Evidence.new(series(hand, 12, 3, offered: %w[tap double_tap]),
+                             copies: Tuning::Copies.of_both([], [])).people.next_of("gap")[0]
+      }
       only_taps = ->(hand) { series(hand, 16, 3, offered: %w[tap]).with(series(hand, 16, 3, offered: %w[tap]).trials) }
       slow, quick = [SLOW, STEADY].map { |hand| Tuning::Evidence.new(only_taps[hand]).people.next_of("gap")[0] }
       assert_operator slow, :>, quick + 0.2
@@ -48,7 +51,8 @@ module Kippen
     end
 
     def test_ghosts_seen_with_one_gesture_are_expected_with_another
-      haunted = TREMOR.merge("restrike" => TREMOR["restrike"].merge("chance" => 1.0, "after_ms" => { "median" => 150, "spread" => 0.1 }))
+      haunted = TREMOR.merge("restrike" => TREMOR["restrike"].merge("chance" => 1.0,
+                                                                    "after_ms" => { "median" => 150, "spread" => 0.1 }))
       people = ->(hand) { Tuning::Evidence.new(series(hand, 20, 5, offered: %w[double_tap])).people }
       rows = ->(hand) { people[hand].trials("tap").map { |trial| trial.rows.size } }
       assert_equal [4], rows[haunted].uniq
@@ -60,7 +64,9 @@ module Kippen
       [1, 2, 3, 4].each do |seed|
         asked = trials(TREMOR, 40, seed, offered: %w[tap]).merge("offered" => %w[tap double_tap])
         timing = Tuning::Fit.new(Formats::TrialsJson.read(JSON.generate(asked))).timing
-        doubles = series(TREMOR.merge("restrike" => nil), 100, 77, offered: %w[double_tap]).trials.reject { |trial| trial.intended == "rest" }
+        doubles = series(TREMOR.merge("restrike" => nil), 100, 77, offered: %w[double_tap]).trials.reject do |trial|
+          trial.intended == "rest"
+        end
         offered = series(TREMOR, 4, 1, offered: %w[tap double_tap]).with(doubles)
         assert_operator right(offered, USUAL.merge(timing)), :>=, right(offered, USUAL) - 0.1, seed
       end
@@ -69,7 +75,8 @@ module Kippen
     # A guard of 450 ms would put every tap right, and end most double-taps.
     def test_however_much_it_would_gain_what_was_never_asked_for_loses_no_more_than_today
       taps = Array.new(40) do |index|
-        { "intended" => "tap", "weight" => 9, "trace" => [[0, "down"], [100_000, "up"], [380_000 + (index * 500), "down"], [500_000, "up"]] }
+        { "intended" => "tap", "weight" => 9,
+          "trace" => [[0, "down"], [100_000, "up"], [380_000 + (index * 500), "down"], [500_000, "up"]] }
       end
       series = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => %w[tap double_tap], "trials" => taps))
       evidence = Tuning::Evidence.new(series)

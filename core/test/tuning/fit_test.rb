@@ -10,7 +10,8 @@ module Kippen
     UNFITTED = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }.freeze
 
     # hand => [least right-rate of 200 unseen trials from 24, from 40, what it must be better by than unfitted from 40]
-    { "STEADY" => [0.93, 0.95, -0.02], "TREMOR" => [0.83, 0.86, 0.3], "SLOW" => [0.93, 0.94, 0.3] }.each do |name, (few, more, better)|
+    { "STEADY" => [0.93, 0.95, -0.02], "TREMOR" => [0.83, 0.86, 0.3],
+      "SLOW" => [0.93, 0.94, 0.3] }.each do |name, (few, more, better)|
       define_method("test_#{name.downcase} hand is fitted from few presses") do
         hand = Hands.const_get(name)
         unseen = series(hand, 200, 900)
@@ -24,9 +25,12 @@ module Kippen
     # A ghost comes soon after a long press is let go, a second press soon after a short one begins.
     def test_a_bounce_guard_is_counted_the_way_that_helps
       edges = { "tap" => [0, 600, 640, 790], "double_tap" => [0, 120, 370, 490] }
-      trials = Array.new(12) { |index| edges.keys[index % 2].then { |one| { "intended" => one, "trace" => trace(edges[one], index) } } }
+      trials = Array.new(12) do |index|
+        edges.keys[index % 2].then { |one| { "intended" => one, "trace" => trace(edges[one], index) } }
+      end
       filters = { "gap_bridge_ms" => { "fixed" => 0 }, "brush_guard_ms" => { "fixed" => 0 } }
-      given = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => edges.keys, "trials" => trials, "settable" => filters))
+      given = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => edges.keys, "trials" => trials,
+                                                     "settable" => filters))
       timing = Tuning::Fit.new(given).timing
       assert_equal [1.0, "release"], [right(given, timing), timing["bounce_guard_from"]]
       only = Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "offered" => edges.keys, "trials" => trials,
@@ -34,16 +38,21 @@ module Kippen
       assert_operator right(only, Tuning::Fit.new(only).timing), :<=, 0.5
     end
 
-    def trace(edges, index) = edges.each_with_index.map { |ms, place| [(ms + (place * index)) * 1000, place.even? ? "down" : "up"] }
+    def trace(edges, index)
+      edges.each_with_index.map { |ms, place| [(ms + (place * index)) * 1000, place.even? ? "down" : "up"] }
+    end
 
     def test_only_what_can_be_set_is_chosen_and_what_is_fixed_stays
-      settable = { "bounce_guard_ms" => { "values" => [0, 250, 500] }, "tap_gap_ms" => { "from" => 100, "to" => 900, "step" => 50 },
+      settable = { "bounce_guard_ms" => { "values" => [0, 250, 500] },
+                   "tap_gap_ms" => { "from" => 100, "to" => 900, "step" => 50 },
                    "gap_bridge_ms" => { "fixed" => 0 },
                    "brush_guard_ms" => { "values" => [0, 250, 500] }, "long_press_ms" => { "values" => [400, 700] },
                    "bounce_guard_from" => { "values" => ["press"] } }
       given = series(TREMOR, 40, 3, settable:)
       timing = Tuning::Fit.new(given).timing
-      settable.each { |setting, allowed| assert_equal timing[setting], Kinds::Settable.nearest(allowed, timing[setting]), setting }
+      settable.each do |setting, allowed|
+        assert_equal timing[setting], Kinds::Settable.nearest(allowed, timing[setting]), setting
+      end
       fixed = Tuning::Fit.new(given, fixed: { "tap_gap_ms" => 300 }).timing
       assert_equal 300, fixed["tap_gap_ms"]
       assert_equal timing, Tuning::Fit.new(series(TREMOR, 40, 3, settable:)).timing, "the same for the same"
@@ -66,7 +75,8 @@ module Kippen
 
     # A weak squeeze, and a grip that is carried about: rest and carry give levels of their own.
     def squeezes(count, seed)
-      hand = Standins::Hand.new(SLOW.merge("press_ms" => { "median" => 260, "spread" => 0.3 }, "force" => { "press" => 0.55, "wobble" => 0.05 }), seed)
+      hand = Standins::Hand.new(SLOW.merge("press_ms" => { "median" => 260, "spread" => 0.3 },
+                                           "force" => { "press" => 0.55, "wobble" => 0.05 }), seed)
       chance = Random.new(seed)
       list = Array.new(count) do |index|
         intended = %w[tap long_press rest carry][index % 4]
@@ -75,7 +85,8 @@ module Kippen
         events = hand.play("force", [intended]).reject { |event| event.kind == "told" }
         { "intended" => intended, "trace" => events.map { |event| [event.time_us, "level", Float(event.value)] } }
       end
-      file = { "kippen" => "trials/1", "button" => { "id" => "grip/squeeze", "kind" => "force" }, "offered" => %w[tap long_press], "trials" => list }
+      file = { "kippen" => "trials/1", "button" => { "id" => "grip/squeeze", "kind" => "force" },
+               "offered" => %w[tap long_press], "trials" => list }
       Formats::TrialsJson.read(JSON.generate(file))
     end
 
@@ -92,9 +103,11 @@ module Kippen
     # Long-presses that a weak hand ends after 700 ms, and squeezes of 300: told apart by how long the levels hold.
     def test_a_force_button_is_fitted_by_how_long_its_levels_hold
       series = squeezes(32, 3)
-      timing = UNFITTED.merge(Tuning::Fit.new(series.with(series.trials.reject { |trial| Tuning::STILL.include?(trial.intended) })).timing)
+      timing = UNFITTED.merge(Tuning::Fit
+        .new(series.with(series.trials.reject { |trial| Tuning::STILL.include?(trial.intended) })).timing)
       slow = squeezes(120, 98)
-      assert_operator right(slow.with(slow.trials.select { |trial| %w[tap long_press].include?(trial.intended) }), timing), :>=, 0.97
+      assert_operator right(slow.with(slow.trials.select { |trial| %w[tap long_press].include?(trial.intended) }), timing), :>=,
+                      0.97
     end
 
     def test_a_dear_wait_makes_it_quick_and_a_cheap_one_safe

@@ -10,10 +10,14 @@ module Kippen
     USUAL = Fitting::Timing::USUAL
 
     def promise(series, **more) = Tuning::Promise.new(series, **more)
-    def press(intended, *edges) = { "intended" => intended, "trace" => edges.each_with_index.map { |ms, index| [ms * 1000, index.even? ? "down" : "up"] } }
+
+    def press(intended, *edges)
+      { "intended" => intended, "trace" => edges.each_with_index.map { |ms, index| [ms * 1000, index.even? ? "down" : "up"] } }
+    end
 
     def file(offered, trials, **more)
-      Formats::TrialsJson.read(JSON.generate({ "kippen" => "trials/1", "offered" => offered, "trials" => trials }.merge(more.transform_keys(&:to_s))))
+      Formats::TrialsJson.read(JSON.generate({ "kippen" => "trials/1", "offered" => offered,
+                                               "trials" => trials }.merge(more.transform_keys(&:to_s))))
     end
 
     def test_each_press_is_judged_by_a_timing_that_was_fitted_without_it
@@ -27,7 +31,8 @@ module Kippen
         timing = Tuning::Fit.new(without, evidence: Tuning::Evidence.new(without, beside_weight: 0, copies:)).timing
         held.map { |place| [series.trials[place], Tuning::Replays.new(series).score(series.trials[place], timing)] }
       end
-      assert_equal(expected.to_h { |trial, score| [trial.rows, score.to_a] }, told.unseen.to_h { |trial, score| [trial.rows, score.to_a] })
+      assert_equal(expected.to_h { |trial, score| [trial.rows, score.to_a] },
+                   told.unseen.to_h { |trial, score| [trial.rows, score.to_a] })
     end
 
     def test_how_far_it_has_come_is_told_evenly
@@ -72,18 +77,23 @@ module Kippen
       series = series(TREMOR, 24, 8)
       other = series.with(series.trials.shuffle(random: Random.new(4)))
       one, two = [series, other].map { |given| Tuning::Answer.new(given).to_h }
-      assert_equal one.slice("timing", "expected", "confusion", "compared", "notes"), two.slice("timing", "expected", "confusion", "compared", "notes")
+      assert_equal one.slice("timing", "expected", "confusion", "compared", "notes"),
+                   two.slice("timing", "expected", "confusion", "compared", "notes")
     end
 
     # R, formula of Zou, Huang and Zhang with prop.test(correct = FALSE)$conf.int of each: 30 of 30, 2 of 4, 30 of 30.
     def test_the_interval_of_the_whole_takes_each_gestures_own_number
-      by = { "tap" => { "right" => 1.0, "n" => 30 }, "double_tap" => { "right" => 0.5, "n" => 4 }, "long_press" => { "right" => 1.0, "n" => 30 } }
+      by = { "tap" => { "right" => 1.0, "n" => 30 }, "double_tap" => { "right" => 0.5, "n" => 4 },
+             "long_press" => { "right" => 1.0, "n" => 30 } }
       assert_equal({ "right" => 0.8333, "low" => 0.705, "high" => 0.95 }, Tuning::Judged.whole(by, nil))
     end
 
     # Over numbers and rates, exactly: every outcome with its chance.
     def test_that_interval_holds_as_often_as_it_says
-      covered = [[30, 4], [8, 8], [12, 6], [20, 5]].product([[1, 0.5], [0.9, 0.7], [0.95, 0.85], [0.7, 0.7]]).map { |numbers, rates| coverage(numbers, rates) }
+      covered = [[30, 4], [8, 8], [12, 6],
+                 [20, 5]].product([[1, 0.5], [0.9, 0.7], [0.95, 0.85], [0.7, 0.7]]).map do |numbers, rates|
+        coverage(numbers, rates)
+      end
       assert_operator covered.sum / covered.size, :>=, 0.94
     end
 
@@ -92,18 +102,27 @@ module Kippen
       (0..numbers[0]).to_a.product((0..numbers[1]).to_a).sum do |hits|
         shares = hits.zip(numbers).map { |hit, of| [hit / of.to_f, of, 0.5] }
         low, high = Statistics.weighed(shares)
-        truth.between?(low - 1e-9, high + 1e-9) ? hits.zip(numbers, rates).inject(1) { |chance, (hit, of, rate)| chance * binomial(hit, of, rate) } : 0
+        if truth.between?(low - 1e-9, high + 1e-9)
+          hits.zip(numbers, rates).inject(1) { |chance, (hit, of, rate)| chance * binomial(hit, of, rate) }
+        else
+          0
+        end
       end
     end
 
-    def binomial(hits, of, rate) = (1..hits).inject(1.0) { |all, index| all * (of - hits + index) / index } * (rate**hits) * ((1 - rate)**(of - hits))
+    def binomial(hits, of, rate)
+      (1..hits).inject(1.0) { |all, index| all * (of - hits + index) / index } * (rate**hits) * ((1 - rate)**(of - hits))
+    end
 
     def test_what_is_compared_says_from_which_presses
       today = { "timing" => { "tap_gap_ms" => 400 } }
       rows = ->(**more) { Tuning::Answer.new(series(STEADY, 12, 1, **more)).to_h["compared"].to_h { |one| [one["name"], one] } }
-      assert_equal(%w[seen unseen unseen unseen], rows[**today].values_at("today's", "unfitted", "found by hand", "fitted").map { |one| one["from"] })
+      assert_equal(%w[seen unseen unseen unseen],
+                   rows[**today].values_at("today's", "unfitted", "found by hand", "fitted").map { |one| one["from"] })
       assert_equal "unseen", rows[]["today's"]["from"]
-      dated = trials(STEADY, 12, 1).then { |one| one.merge("timing" => { "tap_gap_ms" => 400 }, "timing_from" => "2026-11-03T12:00:00Z") }
+      dated = trials(STEADY, 12, 1).then do |one|
+        one.merge("timing" => { "tap_gap_ms" => 400 }, "timing_from" => "2026-11-03T12:00:00Z")
+      end
       dated["trials"].each_with_index { |trial, index| trial["at"] = index < 4 ? "2026-11-03T11:00:00Z" : "2026-11-03T13:00:00Z" }
       told = Tuning::Answer.new(Formats::TrialsJson.read(JSON.generate(dated))).to_h["compared"].first
       assert_equal ["unseen", 8], told.values_at("from", "n")
@@ -114,7 +133,8 @@ module Kippen
       one_late = Array.new(9) { |index| press("tap", 0, 60 + index, 110, 150) } + [press("tap", 0, 60, 260, 300)]
       told = promise(file(%w[tap double_tap], one_late)).by_hand(USUAL)
       assert_equal %w[double_tap], told.map { |_, score| score.got }.uniq - %w[tap]
-      assert_equal 300, Tuning::ByHand.guard(file(%w[tap double_tap], one_late).trials, Tuning::Replays.new(file(%w[tap double_tap], one_late)), USUAL)
+      assert_equal 300, Tuning::ByHand.guard(file(%w[tap double_tap], one_late).trials,
+                                             Tuning::Replays.new(file(%w[tap double_tap], one_late)), USUAL)
     end
 
     def test_presses_beside_are_taken_as_far_as_ones_own_agree
@@ -146,14 +166,18 @@ module Kippen
     def test_a_heavy_want_is_spared_at_the_price_of_a_light_one
       brushes = Array.new(6) { |index| press("rest", 0, 60 + index) }
       taps = Array.new(6) { |index| press("tap", 0, 55 + index) }
-      guard = ->(weight) { Tuning::Fit.new(file(%w[tap], taps + brushes.map { |one| one.merge("weight" => weight) })).timing["brush_guard_ms"] }
+      guard = lambda { |weight|
+        Tuning::Fit.new(file(%w[tap], taps + brushes.map { |one| one.merge("weight" => weight) })).timing["brush_guard_ms"]
+      }
       assert_operator guard[9], :>, 60
       assert_operator guard[0.1], :<, 55
     end
 
     # Today's lies close to what was pressed: tomorrow's presses would fall beyond it.
     def test_a_boundary_close_to_the_presses_moves_away_from_them
-      trials = Array.new(8) { |index| press("tap", 0, 280 + (index * 3)) } + Array.new(8) { |index| press("long_press", 0, 900 + index) }
+      trials = Array.new(8) { |index| press("tap", 0, 280 + (index * 3)) } + Array.new(8) do |index|
+        press("long_press", 0, 900 + index)
+      end
       series = file(%w[tap long_press], trials, timing: { "long_press_ms" => 310 })
       assert_operator Tuning::Fit.new(series, evidence: Tuning::Evidence.new(series, general: 0)).timing["long_press_ms"], :>, 350
     end
@@ -170,7 +194,9 @@ module Kippen
     end
 
     def test_what_is_dear_and_becomes_easier_is_a_risk
-      presses = Array.new(10) { |index| press("long_press", 0, 420 + index).merge("weight" => 4) } + Array.new(10) { |index| press("tap", 0, 90 + index) }
+      presses = Array.new(10) { |index| press("long_press", 0, 420 + index).merge("weight" => 4) } + Array.new(10) do |index|
+        press("tap", 0, 90 + index)
+      end
       told = Tuning::Answer.new(file(%w[tap long_press], presses, timing: { "long_press_ms" => 700 })).to_h["risks"]
       assert_equal([["long_press", ["long_press_ms"]]], told.map { |one| one.values_at("gesture", "settings") })
       assert_match(/Long-press is dear .* Long-press 700 ms → \d+ ms/, told[0]["words"])
@@ -185,7 +211,8 @@ module Kippen
       told = Tuning::Answer.new(series(STEADY, 12, 1, offered: %w[tap long_press]).then do |one|
         one.dup.tap { |other| other.offered = %w[tap double_tap long_press] }.freeze
       end).to_h
-      assert_equal({ "own" => 12, "beside" => { "presses" => 0, "weight" => 0 }, "general" => 4, "never_asked" => ["double_tap"] }, told["rests_on"])
+      assert_equal({ "own" => 12, "beside" => { "presses" => 0, "weight" => 0 }, "general" => 4,
+                     "never_asked" => ["double_tap"] }, told["rests_on"])
       assert(told["notes"].any? { |note| note.start_with?("Double-tap is offered and was never asked for") })
     end
   end

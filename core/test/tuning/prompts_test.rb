@@ -36,7 +36,8 @@ module Kippen
     end
 
     def test_then_that_of_which_least_is_known
-      trials = Array.new(12) { pressed("tap", 80) } + Array.new(3) { pressed("double_tap", 80, 80) } + Array.new(4) { pressed("rest") }
+      trials = Array.new(12) { pressed("tap", 80) } + Array.new(3) { pressed("double_tap", 80, 80) } + Array
+        .new(4) { pressed("rest") }
       assert_equal %w[double_tap interval], prompts(trials).at(21, before: %w[tap rest]).to_a
     end
 

@@ -22,11 +22,13 @@ module Kippen
 
     def hand(random)
       press = between(random, 90, 650)
-      odd = { "restrike" => { "chance" => 0.4, "after_ms" => lengths(random, 40, 200, 0.3), "length_ms" => lengths(random, 25, 70, 0.3) },
+      odd = { "restrike" => { "chance" => 0.4, "after_ms" => lengths(random, 40, 200, 0.3),
+                              "length_ms" => lengths(random, 25, 70, 0.3) },
               "brush" => { "chance" => 0.5, "length_ms" => lengths(random, 20, 70, 0.4) },
               "drop_out" => { "per_second" => 2, "gap_ms" => lengths(random, 15, 45, 0.4) },
               "bounce" => { "chance" => 0.5, "gap_ms" => lengths(random, 4, 14, 0.4) } }.select { random.rand < 0.3 }
-      { "press_ms" => { "median" => press, "spread" => 0.12 + (random.rand * 0.25) }, "long_ms" => lengths(random, [750, press * 2.2].max, 2000, 0.2),
+      { "press_ms" => { "median" => press, "spread" => 0.12 + (random.rand * 0.25) },
+        "long_ms" => lengths(random, [750, press * 2.2].max, 2000, 0.2),
         "apart_ms" => lengths(random, 140, 700, 0.25) }.merge(odd)
     end
 
@@ -39,8 +41,10 @@ module Kippen
     end
 
     def anywhere(random)
-      Fitting::Timing::USUAL.merge("gap_bridge_ms" => random.rand(0..200), "bounce_guard_ms" => [0, random.rand(0..600)].sample(random:),
-                                   "bounce_guard_from" => %w[press release].sample(random:), "brush_guard_ms" => [0, random.rand(0..400)].sample(random:),
+      Fitting::Timing::USUAL.merge("gap_bridge_ms" => random.rand(0..200),
+                                   "bounce_guard_ms" => [0, random.rand(0..600)].sample(random:),
+                                   "bounce_guard_from" => %w[press release].sample(random:),
+                                   "brush_guard_ms" => [0, random.rand(0..400)].sample(random:),
                                    "long_press_ms" => random.rand(150..1500), "tap_gap_ms" => random.rand(80..1500))
     end
 
@@ -53,7 +57,8 @@ module Kippen
         best = Array.new(RESTARTS) { search.from(anywhere(random))[1] }.min
         behind << (fit.best[1] - best)
       end
-      puts format("stuck: %<far>d of %<all>d hands more than %<near>.2f above the best of %<restarts>d restarts, at most %<most>.4f",
+      puts format("stuck: %<far>d of %<all>d hands more than %<near>.2f above the best of %<restarts>d restarts, at most " \
+                  "%<most>.4f",
                   far: behind.count { |one| one > NEAR }, all: HANDS, near: NEAR, restarts: RESTARTS, most: behind.max)
       assert_operator behind.count { |one| one > NEAR }, :<=, HANDS / STUCK, behind.inspect
       assert_operator behind.max, :<=, FAR
@@ -68,7 +73,8 @@ module Kippen
 
     def test_what_was_never_asked_for_loses_no_more_than_today
       each_hand do |_, drawn, random|
-        asked = trials(drawn, 24, random.rand(1000), offered: %w[tap long_press]).merge("offered" => %w[tap double_tap long_press])
+        asked = trials(drawn, 24, random.rand(1000),
+                       offered: %w[tap long_press]).merge("offered" => %w[tap double_tap long_press])
         series = Formats::TrialsJson.read(JSON.generate(asked))
         evidence = Tuning::Evidence.new(series)
         fit = Tuning::Fit.new(series, evidence:)

@@ -15,7 +15,9 @@ module Kippen
     end
 
     # edges in ms: down, up, down, up …
-    def press(intended, *edges) = { "intended" => intended, "trace" => edges.each_with_index.map { |ms, index| [ms * 1000, index.even? ? "down" : "up"] } }
+    def press(intended, *edges)
+      { "intended" => intended, "trace" => edges.each_with_index.map { |ms, index| [ms * 1000, index.even? ? "down" : "up"] } }
+    end
 
     def usual = Fitting::Timing::SETTINGS.values.to_h { |setting| [setting.name, setting.default] }
 
@@ -24,7 +26,8 @@ module Kippen
       assert_equal({ "held" => [80, 90], "apart" => [50] }, marks[file(%w[double_tap], [press("double_tap", 0, 80, 130, 220)])])
       assert_equal({ "held" => [900], "apart" => [20] }, marks[file(%w[long_press], [press("long_press", 0, 400, 420, 900)])])
       assert_equal({ "held" => [], "apart" => [] }, marks[file(%w[tap], [press("rest")])])
-      squeeze = { "intended" => "tap", "trace" => [[0, "level", 0.5], [10_000, "level", 0.6], [60_000, "level", 0.45], [90_000, "level", 0.4]] }
+      squeeze = { "intended" => "tap",
+                  "trace" => [[0, "level", 0.5], [10_000, "level", 0.6], [60_000, "level", 0.45], [90_000, "level", 0.4]] }
       assert_equal({ "held" => [80], "apart" => [] }, marks[file(%w[tap], [squeeze], button: { "id" => "b", "kind" => "force" })])
     end
 
@@ -44,7 +47,8 @@ module Kippen
       replays = Tuning::Replays.new(series)
       along = Tuning::Along.of(series, usual, "bounce_guard_ms")
       along.settable.each_with_index do |value, index|
-        said = replays.scores(series.trials, usual.merge("bounce_guard_ms" => value)).map { |score| Tuning::Along::LETTERS.fetch(score.verdict) }.join
+        said = replays.scores(series.trials, usual.merge("bounce_guard_ms" => value))
+          .map { |score| Tuning::Along::LETTERS.fetch(score.verdict) }.join
         assert_equal said, along.states[along.at[index]], value
       end
     end
@@ -92,9 +96,12 @@ module Kippen
 
     # A good switch bounces now and then: one is none of many, and of few it says nothing yet.
     def test_one_bounce_is_not_a_worn_switch
-      once = ->(clean) { Tuning::Worn.of(file(%w[tap], [press("tap", 0, 40, 48, 90)] + Array.new(clean) { press("tap", 0, 80) })).worn }
+      once = lambda { |clean|
+        Tuning::Worn.of(file(%w[tap], [press("tap", 0, 40, 48, 90)] + Array.new(clean) { press("tap", 0, 80) })).worn
+      }
       assert_equal [nil, nil, false], [5, 30, 39].map(&once)
-      assert Tuning::Worn.of(file(%w[tap], Array.new(2) { press("tap", 0, 40, 48, 90) } + Array.new(38) { press("tap", 0, 80) })).worn
+      assert Tuning::Worn.of(file(%w[tap],
+                                  Array.new(2) { press("tap", 0, 40, 48, 90) } + Array.new(38) { press("tap", 0, 80) })).worn
     end
 
     # Levels between 0.6 and 0.45 are a touch there, as anywhere.
@@ -106,7 +113,8 @@ module Kippen
 
     def fitted(assignments, timing: {}, **more)
       buttons = [{ "id" => "left" }, { "id" => "right" }, { "id" => "forward", "name" => "Forward" }]
-      fitting("devices" => [{ "id" => "mouse", "kind" => "mouse-five", "timing" => timing, "buttons" => buttons }], "assignments" => assignments, **more)
+      fitting("devices" => [{ "id" => "mouse", "kind" => "mouse-five", "timing" => timing, "buttons" => buttons }],
+              "assignments" => assignments, **more)
     end
 
     def pays(fitting, series, timing, unsaved: [])
@@ -119,7 +127,8 @@ module Kippen
     def test_what_comes_later_is_told_and_what_comes_sooner
       series = file(%w[tap double_tap long_press], [press("tap", 0, 80)])
       told = pays(fitted(JOBS), series, { "tap_gap_ms" => 450, "long_press_ms" => 400 })
-      assert_equal([["later", "tap", "Tap comes 150 ms later: +450 ms."], ["sooner", "long_press", "Long-press comes 100 ms sooner: at 400 ms."]],
+      assert_equal([["later", "tap", "Tap comes 150 ms later: +450 ms."],
+                    ["sooner", "long_press", "Long-press comes 100 ms sooner: at 400 ms."]],
                    told.map { |one| [one.id, one.gesture, one.what] })
     end
 
@@ -138,7 +147,8 @@ module Kippen
 
     def test_clicks_that_the_host_loses_are_told
       slow = Array.new(10) { press("double_click", 0, 80, 620, 700) }
-      series = file(%w[click double_click drag], slow + [press("drag", 0, 300, 820, 1500), press("drag", 0, 900)], host: { "double_click_ms" => 500 })
+      series = file(%w[click double_click drag], slow + [press("drag", 0, 300, 820, 1500), press("drag", 0, 900)],
+                    host: { "double_click_ms" => 500 })
       told = pays(fitted([]), series, { "bounce_guard_ms" => 500 })
       assert_equal %w[double_click host drag], told.map(&:id).first(3)
       change = told[1].fixes.first.change
@@ -148,14 +158,16 @@ module Kippen
 
     # 9 of 10 and 10 of 10; R, formula of Zou, Huang and Zhang with prop.test(correct = FALSE)$conf.int of each: .744 to .991.
     def test_the_whole_is_the_mean_of_the_gestures_weighed_by_use
-      by = { "tap" => { "right" => 0.9, "n" => 10 }, "double_tap" => { "right" => 1.0, "n" => 10 }, "rest" => { "right" => 0.0, "n" => 5 } }
+      by = { "tap" => { "right" => 0.9, "n" => 10 }, "double_tap" => { "right" => 1.0, "n" => 10 },
+             "rest" => { "right" => 0.0, "n" => 5 } }
       assert_equal({ "right" => 0.95, "low" => 0.7441, "high" => 0.9911 }, Tuning::Judged.whole(by, nil))
       assert_in_delta 0.91, Tuning::Judged.whole(by, { "tap" => 90, "double_tap" => 10 })["right"]
       assert_nil Tuning::Judged.whole({}, nil)["right"]
     end
 
     def test_wants_say_how_often_a_gesture_is_used_and_what_a_wrong_one_costs
-      wants = [["read", HELP, 40, "nuisance"], ["call", { "kind" => "help", "to" => "all" }, 2, "dangerous"]].map do |id, action, times, wrong|
+      wants = [["read", HELP, 40, "nuisance"],
+               ["call", { "kind" => "help", "to" => "all" }, 2, "dangerous"]].map do |id, action, times, wrong|
         { "id" => id, "what" => id, "action" => action, "times_a_day" => times, "wrong" => wrong }
       end
       jobs = [JOBS[0], JOBS[1].merge("action" => wants[1]["action"])]
@@ -171,7 +183,8 @@ module Kippen
       series = file(%w[tap long_press], [press("tap", 0, 610), press("tap", 0, 400), press("long_press", 0, 1400)])
       explained = Tuning::Explained.new(series, usual.merge("long_press_ms" => 900),
                                         "long_press_ms" => [[500, 0, 1, 1], [700, 0, 0, 1], [900, 0, 0, 1], [1500, 0, 1, 1]])
-      assert_equal ["Held this long, a press is a long-press.", "The longest press that was to be short took 610 ms, the shortest that was to be long 1400 ms.",
+      assert_equal ["Held this long, a press is a long-press.",
+                    "The longest press that was to be short took 610 ms, the shortest that was to be long 1400 ms.",
                     "Anything from 700 ms to 900 ms does as well."], explained.of("long_press_ms")
       assert_equal ["A touch shorter than this is ignored."], explained.of("brush_guard_ms").first(1)
     end
@@ -181,14 +194,16 @@ module Kippen
       series = file(%w[tap long_press], short + long)
       room = lambda do |timing|
         whole = usual.merge(timing)
-        Tuning::Explained.new(series, whole, Tuning::Sweeps.new(series, Tuning::Replays.new(series)).of(whole)).around("long_press_ms")
+        Tuning::Explained.new(series, whole,
+                              Tuning::Sweeps.new(series, Tuning::Replays.new(series)).of(whole)).around("long_press_ms")
       end
       assert_equal [600, 1300], room["long_press_ms" => 900]
       assert_equal [600, 1300], room["long_press_ms" => 1250]
     end
 
     def test_a_fitted_timing_for_a_button_a_device_and_all_worked_alike
-      remote = { "id" => "remote", "kind" => "remote", "host" => "tv", "worked_with" => "right hand", "buttons" => [{ "id" => "ok" }] }
+      remote = { "id" => "remote", "kind" => "remote", "host" => "tv", "worked_with" => "right hand",
+                 "buttons" => [{ "id" => "ok" }] }
       mouse = { "id" => "mouse", "kind" => "mouse-five", "worked_with" => "right hand",
                 "buttons" => [{ "id" => "left" }, { "id" => "right", "worked_with" => "head" }] }
       own = { "remote/ok" => { "tap_gap_ms" => 600, "bounce_guard_ms" => 100 } }

@@ -3,7 +3,8 @@
 # The planner keeps samples of what stands in a column, and they outlive what was erased: of columns that hold words of
 # or about a client it keeps none. What it had goes too: a column whose type is set anew has none.
 WORDS = {
-  revisions: %i[document author note], listeners: %i[name], bindings: %i[heard], messages: %i[source value], audit: %i[author detail],
+  revisions: %i[document author note], listeners: %i[name], bindings: %i[heard], messages: %i[source value],
+  audit: %i[author detail],
   benches: %i[state heard], tiles: %i[tile], rests: %i[state], screens: %i[state], joins: %i[host],
   sittings: %i[offered prompt trace asked author note], trials: %i[worked_with trace note heard_by],
   fits: %i[sittings file trials fixed error result author], accounts: %i[name email], clients: %i[name about open words]
@@ -22,5 +23,12 @@ Sequel.migration do
     WORDS.each { |table, columns| columns.each { |column| run "ALTER TABLE #{table} ALTER COLUMN #{column} SET STATISTICS 0" } }
   end
 
-  down { WORDS.each { |table, columns| columns.each { |column| run "ALTER TABLE #{table} ALTER COLUMN #{column} SET STATISTICS -1" } } }
+  down do
+    WORDS.each do |table, columns|
+      columns.each do |column|
+        run "ALTER TABLE #{table} ALTER COLUMN #{column} SET STATISTICS " \
+            "-1"
+      end
+    end
+  end
 end

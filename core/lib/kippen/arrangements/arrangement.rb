@@ -44,7 +44,8 @@ module Kippen
         return device.buttons.find { |button| button.id == answers[part["asked"]] } if part["asked"]
 
         same = device.buttons.find { |button| button.id == part["button"] } if part["button"] && data["kind"] == device.kind
-        same || by_role(device, kinds, part["role"]) || (part["name"] && device.buttons.find { |button| button.name == part["name"] })
+        same || by_role(device, kinds, part["role"]) ||
+          (part["name"] && device.buttons.find { |button| button.name == part["name"] })
       end
 
       def called(part, catalogue, answers)

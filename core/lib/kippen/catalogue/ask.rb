@@ -25,9 +25,13 @@ module Kippen
         case type
         when "text" then text_fault(value)
         when "number" then number_fault(value)
-        when "choice" then Words.say(:must_be_one_of, value: Faults.show(value), values: values.join(", ")) unless values.include?(value)
+        when "choice" then unless values.include?(value)
+                             Words.say(:must_be_one_of, value: Faults.show(value), values: values.join(", "))
+                           end
         when "keys" then Combination.fault(value)
-        when "app" then Words.say(:must_be_like, value: Faults.show(value), allowed: Fitting::Ids::ALLOWED) unless Fitting::Ids.ok?(value)
+        when "app" then unless Fitting::Ids.ok?(value)
+                          Words.say(:must_be_like, value: Faults.show(value), allowed: Fitting::Ids::ALLOWED)
+                        end
         when "time" then time_fault(value)
         when "button" then button_fault(value)
         when "steps" then Steps.faults(value).first&.last
@@ -70,7 +74,9 @@ module Kippen
 
       def number_fault(value)
         from, to = data.values_at("from", "to")
-        Words.say(:is_must_be_whole_from_to, value: Faults.show(value), from:, to:) unless value.is_a?(Integer) && value.between?(from, to)
+        return if value.is_a?(Integer) && value.between?(from, to)
+
+        Words.say(:is_must_be_whole_from_to, value: Faults.show(value), from:, to:)
       end
     end
   end

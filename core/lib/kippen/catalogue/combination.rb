@@ -8,7 +8,8 @@ module Kippen
     module Combination
       MODIFIERS = { "Control" => "Ctrl", "Alt" => "Alt", "Shift" => "Shift", "Meta" => "System key" }.freeze
       CODE = /\A[A-Z][A-Za-z0-9]{0,29}\z/
-      PLAIN = { "Minus" => "−", "Equal" => "=", "Comma" => ",", "Period" => ".", "Slash" => "/", "Semicolon" => ";", "Quote" => "'",
+      PLAIN = { "Minus" => "−", "Equal" => "=", "Comma" => ",", "Period" => ".", "Slash" => "/", "Semicolon" => ";",
+                "Quote" => "'",
                 "BracketLeft" => "[", "BracketRight" => "]", "Backslash" => "\\", "Backquote" => "`" }.freeze
 
       module_function

@@ -48,7 +48,8 @@ module Kippen
       def of_hosts(fitting)
         fitting.hosts.flat_map do |host|
           (host.corrected || {}).fetch("keeps", []).map do |one|
-            [Combination.sorted(one["keys"]), { "why" => Words.say(:host_keeps, host: host.name || host.id, why: one["why"]), "by" => "system" }]
+            [Combination.sorted(one["keys"]),
+             { "why" => Words.say(:host_keeps, host: host.name || host.id, why: one["why"]), "by" => "system" }]
           end
         end.to_h
       end

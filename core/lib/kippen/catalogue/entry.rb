@@ -17,8 +17,10 @@ module Kippen
       # JSON objects for [Fitting::App, Fitting::Command].
       def self.of_commands(commands)
         commands.map do |app, command|
-          { "id" => "#{app.id}/#{command.id}", "name" => command.name, "effect" => "#{app.name}: #{command.name}.", "words" => "", "harm" => NO_HARM,
-            "action" => { "kind" => "app", "app" => app.id, "command" => command.id }, "hosts" => app.hosts, "locked" => command.locked & app.hosts,
+          { "id" => "#{app.id}/#{command.id}", "name" => command.name, "effect" => "#{app.name}: #{command.name}.",
+            "words" => "", "harm" => NO_HARM,
+            "action" => { "kind" => "app", "app" => app.id, "command" => command.id }, "hosts" => app.hosts,
+            "locked" => command.locked & app.hosts,
             "needs" => Words.say(:on_that_host, app: app.name) }.merge(command.facts.compact)
         end
       end
@@ -26,7 +28,8 @@ module Kippen
       # data – the JSON object; group – [id, name]; apps – { id => name }
       def initialize(data, group, apps)
         @data = data
-        @id, @name, @words, @action, @hosts, @locked, @harm = data.values_at("id", "name", "words", "action", "hosts", "locked", "harm")
+        @id, @name, @words, @action, @hosts, @locked,
+        @harm = data.values_at("id", "name", "words", "action", "hosts", "locked", "harm")
         @called = data.fetch("called", @name)
         @effect = data.fetch("effect")
         @group, @group_name = group

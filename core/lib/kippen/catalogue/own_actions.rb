@@ -18,7 +18,9 @@ module Kippen
       # Takes a Fitting; returns groups as the data files have them, those with something in them.
       def groups(fitting)
         { "modes" => modes(fitting), "shortlists" => shortlists(fitting) }.reject { |_, actions| actions.empty? }
-          .map { |id, actions| { "group" => id, "name" => Words.say(:"group_#{id}"), "place" => GROUPS.fetch(id), "actions" => actions } }
+          .map do |id, actions|
+            { "group" => id, "name" => Words.say(:"group_#{id}"), "place" => GROUPS.fetch(id), "actions" => actions }
+          end
       end
 
       # The mode that is on while a shortlist is stepped through: a Fitting::Mode, or nil.
@@ -36,19 +38,26 @@ module Kippen
       def steps(shortlist)
         { "next" => { "kind" => "shortlist", "shortlist" => shortlist.id, "do" => "next" },
           "previous" => { "kind" => "shortlist", "shortlist" => shortlist.id, "do" => "previous" },
-          "take" => CLEAR.merge("shortlist" => shortlist.id, "do" => "take"), "leave" => CLEAR.merge("shortlist" => shortlist.id, "do" => "leave") }
+          "take" => CLEAR.merge("shortlist" => shortlist.id, "do" => "take"),
+          "leave" => CLEAR.merge("shortlist" => shortlist.id, "do" => "leave") }
       end
 
       def modes(fitting)
         own = fitting.modes.reject(&:shortlist)
         taking = own.flat_map { |mode| HOW.map { |how, only| taking(mode, how, only) } }
-        own.empty? ? [] : [*taking, item("mode-clear", Words.say(:mode_clear), Words.say(:mode_clear_effect), CLEAR, words: "leave back usual end off")]
+        if own.empty?
+          []
+        else
+          [*taking,
+           item("mode-clear", Words.say(:mode_clear), Words.say(:mode_clear_effect), CLEAR, words: "leave back usual end off")]
+        end
       end
 
       def taking(mode, how, only)
         name = mode.name || mode.id
         item("mode-#{mode.id}-#{how}", Words.say(:"mode_#{how}_action", mode: name), Words.say(:"mode_#{how}_effect", mode: name),
-             { "kind" => "mode", "mode" => mode.id, "how" => how }, words: "mode switch #{name}").merge(only ? { "only" => only } : {})
+             { "kind" => "mode", "mode" => mode.id, "how" => how },
+             words: "mode switch #{name}").merge(only ? { "only" => only } : {})
       end
 
       def shortlists(fitting)
@@ -56,7 +65,8 @@ module Kippen
           system = fitting.host(list.host)&.system or next []
           at = { "hosts" => [system], "locked" => list.locked ? [system] : [] }
           name = list.name || list.id
-          [item("shortlist-#{list.id}", Words.say(:shortlist_open, name:), Words.say(:shortlist_open_effect, name:), opens(fitting, list),
+          [item("shortlist-#{list.id}", Words.say(:shortlist_open, name:), Words.say(:shortlist_open_effect, name:),
+                opens(fitting, list),
                 words: "menu choose list"),
            *(steps(list).map { |step, action| step(list, step, action, name) } if list.works == "step")].map do |one|
             one.merge(at)
@@ -65,12 +75,14 @@ module Kippen
       end
 
       def step(list, step, action, name)
-        item("shortlist-#{list.id}-#{step}", Words.say(:"shortlist_#{step}", name:), Words.say(:"shortlist_#{step}_effect", name:), action,
+        item("shortlist-#{list.id}-#{step}", Words.say(:"shortlist_#{step}", name:),
+             Words.say(:"shortlist_#{step}_effect", name:), action,
              words: "list #{step}")
       end
 
       def item(id, name, effect, action, words:)
-        { "id" => id, "name" => name, "effect" => effect, "words" => words, "action" => action, "hosts" => ALL, "locked" => [], "harm" => Entry::NO_HARM }
+        { "id" => id, "name" => name, "effect" => effect, "words" => words, "action" => action, "hosts" => ALL, "locked" => [],
+          "harm" => Entry::NO_HARM }
       end
       private_class_method :modes, :taking, :shortlists, :step, :item
     end

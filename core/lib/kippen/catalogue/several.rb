@@ -19,18 +19,25 @@ module Kippen
       def effect_of(_action) = Words.say(:steps_effect, names: told.join("; "))
 
       # [sentence…], one a step, in order.
-      def told = names.zip(@steps).map { |name, step| step.pause_ms.zero? ? name : Words.say(:steps_after, pause: Words.pause(step.pause_ms), name:) }
+      def told
+        names.zip(@steps).map do |name, step|
+          step.pause_ms.zero? ? name : Words.say(:steps_after, pause: Words.pause(step.pause_ms), name:)
+        end
+      end
 
       def faults(action)
         inner = @steps.each_with_index.flat_map do |step, index|
-          (@each[index]&.faults(step.action) || []).map { |member, fault| ["steps/#{index}/action/#{member}", fault] } + held(step, index)
+          (@each[index]&.faults(step.action) ||
+           []).map { |member, fault| ["steps/#{index}/action/#{member}", fault] } + held(step, index)
         end
         super + inner
       end
 
       # What takes each back, the last one first: [[name, Entry or words or nil]…].
       def back
-        @each.zip(names).reverse.map { |entry, name| [name, entry && (entry.facts["undone_by"]&.then { |id| @catalogue.find(id) } || entry.facts["undo"])] }
+        @each.zip(names).reverse.map do |entry, name|
+          [name, entry && (entry.facts["undone_by"]&.then { |id| @catalogue.find(id) } || entry.facts["undo"])]
+        end
       end
 
       private
@@ -44,15 +51,19 @@ module Kippen
 
       def made
         known = @each.compact
-        { "hosts" => all(@steps.map { |step| @catalogue.hosts(step.action) }), "locked" => all(@each.map { |entry| entry&.locked }),
-          "silent" => @each.all? { |entry| entry&.silent? }, "harm" => known.map(&:harm).max_by { |harm| COSTS.index(harm["cost"]) },
+        { "hosts" => all(@steps.map { |step| @catalogue.hosts(step.action) }),
+          "locked" => all(@each.map { |entry| entry&.locked }),
+          "silent" => @each.all? { |entry| entry&.silent? },
+          "harm" => known.map(&:harm).max_by { |harm| COSTS.index(harm["cost"]) },
           "needs" => sentences("needs"), "after" => sentences("after"), "undo" => taken_back }
       end
 
       # What all have in common; nil where of one it isn't known.
       def all(lists) = lists.compact.reduce(:&)
 
-      def sentences(fact) = @each.compact.filter_map { |entry| entry.facts[fact] }.uniq.then { |told| told.join(" ") if told.any? }
+      def sentences(fact)
+        @each.compact.filter_map { |entry| entry.facts[fact] }.uniq.then { |told| told.join(" ") if told.any? }
+      end
 
       def taken_back
         back.map do |name, how|

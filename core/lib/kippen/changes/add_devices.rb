@@ -44,7 +44,9 @@ module Kippen
           carries = draft.kind(carrier["kind"])
           next unless carries&.takes&.include?(kind.id)
 
-          free = carries.seats.map { |one| { "device" => carrier["id"], "place" => one["id"] } }.find { |seat| !taken.include?(seat) }
+          free = carries.seats.map { |one| { "device" => carrier["id"], "place" => one["id"] } }.find do |seat|
+            !taken.include?(seat)
+          end
           return free if free
         end
         nil
@@ -55,7 +57,8 @@ module Kippen
       private
 
       def kind(draft, sent, index)
-        draft.kind(sent["of"]) || raise(Invalid.at("/change/devices/#{index}/of", Words.say(:unknown_kind, kind: Faults.show(sent["of"]))))
+        draft.kind(sent["of"]) || raise(Invalid.at("/change/devices/#{index}/of",
+                                                   Words.say(:unknown_kind, kind: Faults.show(sent["of"]))))
       end
     end
   end

@@ -14,8 +14,10 @@ module Kippen
       SHAPE = {
         "assignments" => { spots: true }, "button_timing" => { map: MAP }, "timing" => MAP, "client" => MAP,
         "hosts" => { list: "id", of: { "settings" => MAP } },
-        "devices" => { list: "id", of: { "settings" => MAP, "timing" => MAP, "ready" => MAP, "buttons" => { list: "id", of: ITEM } } },
-        "wants" => BY_ID, "apps" => BY_ID, "modes" => BY_ID, "places" => BY_ID, "shortlists" => BY_ID, "cues" => MAP, "hands" => BY_ID,
+        "devices" => { list: "id",
+                       of: { "settings" => MAP, "timing" => MAP, "ready" => MAP, "buttons" => { list: "id", of: ITEM } } },
+        "wants" => BY_ID, "apps" => BY_ID, "modes" => BY_ID, "places" => BY_ID, "shortlists" => BY_ID, "cues" => MAP,
+        "hands" => BY_ID,
         "arrangements" => BY_ID, "kinds" => BY_ID, "taken_out" => BY_ID, "links" => { list: "to" }
       }.freeze
 

@@ -22,7 +22,9 @@ module Kippen
         hosts = draft.before.hosts.select { |host| host.system == system }
         draft.before.buttons.each do |button|
           host = hosts.find { |one| one.id == button.host } or next
-          draft.rows.of(button.ref).each { |item| switch_off(draft, button, host, item) if Steps.parts(item["action"]).any? { |part| part["app"] == id } }
+          draft.rows.of(button.ref).each do |item|
+            switch_off(draft, button, host, item) if Steps.parts(item["action"]).any? { |part| part["app"] == id }
+          end
         end
       end
 
@@ -59,7 +61,9 @@ module Kippen
       end
 
       def known(draft, name)
-        apps = draft.before.apps.map { |app| [app.id, app.name] } + draft.list("apps").to_a.map { |app| app.values_at("id", "name") }
+        apps = draft.before.apps.map { |app| [app.id, app.name] } + draft.list("apps").to_a.map do |app|
+          app.values_at("id", "name")
+        end
         apps.find { |_, other| like(other.to_s) == like(name) }&.first
       end
 
@@ -85,7 +89,9 @@ module Kippen
         found = list.to_a.find { |place| place["app"] == app && place["part"].nil? } and return found["id"]
 
         name = name_of(draft, app)
-        Fitting::OwnIds.from(name, [Fitting::EVERYWHERE, *list.ids], "place").tap { |id| list.put("id" => id, "app" => app, "name" => name) }
+        Fitting::OwnIds.from(name, [Fitting::EVERYWHERE, *list.ids], "place").tap do |id|
+          list.put("id" => id, "app" => app, "name" => name)
+        end
       end
 
       def name_of(draft, app)

@@ -38,8 +38,12 @@ module Kippen
 
       # It may have been kept when there were other places and modes.
       def check(draft, spot)
-        raise Invalid.at("/change", Words.say(:its_place_not_there_any)) unless spot.place == Fitting::EVERYWHERE || draft.view.place(spot.place)
-        raise Invalid.at("/change", Words.say(:its_mode_not_there_any)) unless spot.mode == Fitting::BASE || draft.view.mode(spot.mode)
+        unless spot.place == Fitting::EVERYWHERE || draft.view.place(spot.place)
+          raise Invalid.at("/change", Words.say(:its_place_not_there_any))
+        end
+        return if spot.mode == Fitting::BASE || draft.view.mode(spot.mode)
+
+        raise Invalid.at("/change", Words.say(:its_mode_not_there_any))
       end
 
       def leave_out(draft, chosen, part, why)

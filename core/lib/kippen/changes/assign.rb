@@ -8,7 +8,8 @@ module Kippen
     # repeat – { "after_ms", "every_ms" } or nil
     # at_once – does the tap of this spot wait for a count (false) or not (true); nil: as it was
     # keep – an untouched button keeps its tap beside another gesture
-    class Assign < Change.of("assign", :button, :gesture, :action, place: Fitting::EVERYWHERE, mode: Fitting::BASE, repeat: nil, at_once: nil, keep: true)
+    class Assign < Change.of("assign", :button, :gesture, :action,
+                             place: Fitting::EVERYWHERE, mode: Fitting::BASE, repeat: nil, at_once: nil, keep: true)
       def make(draft)
         draft.own_button(button)
         spot = draft.speak_of(Spot.new(button, place, mode))

@@ -11,7 +11,8 @@ module Kippen
 
       def make(draft)
         aside = draft.member("taken_out", [])
-        bundle = aside.reverse.find { |item| item["id"] == id } || refuse("id", Words.say(:nothing_name_was_taken_out, id: Faults.show(id)))
+        bundle = aside.reverse.find { |item| item["id"] == id } ||
+                 refuse("id", Words.say(:nothing_name_was_taken_out, id: Faults.show(id)))
         refuse("id", Words.say(:what_kept_cant_read_stays)) unless BringBack.readable?(bundle)
 
         if bundle["devices"]
@@ -36,12 +37,15 @@ module Kippen
         spots && named && parts_readable?(bundle) && button_readable?(bundle)
       end
 
-      def self.parts_readable?(bundle) = bundle.values_at(*PARTS.keys).compact.all? { |item| item.is_a?(Hash) && Fitting::Ids.ok?(item["id"]) }
+      def self.parts_readable?(bundle)
+        bundle.values_at(*PARTS.keys).compact.all? { |item| item.is_a?(Hash) && Fitting::Ids.ok?(item["id"]) }
+      end
 
       def self.button_readable?(bundle)
         return true unless bundle["button"]
 
-        bundle["button"].is_a?(Hash) && bundle["device"].is_a?(String) && bundle["index"].is_a?(Integer) && !bundle["index"].negative?
+        bundle["button"].is_a?(Hash) && bundle["device"].is_a?(String) && bundle["index"].is_a?(Integer) &&
+          !bundle["index"].negative?
       end
       private_class_method :parts_readable?, :button_readable?
 
@@ -49,7 +53,9 @@ module Kippen
 
       # A shortlist that is stepped through brings its mode.
       def part(draft, item, list)
-        refuse("id", Words.say(:there_again_take_that_out, taken: item["name"] || item["id"])) if draft.list(list).find(item["id"])
+        if draft.list(list).find(item["id"])
+          refuse("id", Words.say(:there_again_take_that_out, taken: item["name"] || item["id"]))
+        end
 
         mode = item["mode"] if list == "shortlists"
         part(draft, mode, "modes") if mode.is_a?(Hash) && Fitting::Ids.ok?(mode["id"])
@@ -77,7 +83,9 @@ module Kippen
       end
 
       def usable(kind, item, system)
-        refuse("host", Words.say(:cant_be_used_at, id: item["name"] || item["id"], system:)) unless kind.nil? || kind.carries(system)
+        return if kind.nil? || kind.carries(system)
+
+        refuse("host", Words.say(:cant_be_used_at, id: item["name"] || item["id"], system:))
       end
 
       # The one it was on, else the only one of its sort.
@@ -99,8 +107,8 @@ module Kippen
         free = draft.list("devices").to_a.none? { |other| other["on"] == seat }
         return item if along.include?(seat["device"]) || (carrier && free && carrier["host"] == item["host"])
 
-        draft.left_out << Words.say(:comes_without_its_place_that, id: item["name"] || item["id"], seat: seat.values_at("device",
-                                                                                                                        "place").compact.join(", "))
+        where = seat.values_at("device", "place").compact.join(", ")
+        draft.left_out << Words.say(:comes_without_its_place_that, id: item["name"] || item["id"], seat: where)
         item.except("on")
       end
 
@@ -119,12 +127,16 @@ module Kippen
       def free?(draft, link)
         from, to = link.values_at("from", "to")
         list = draft.list("links")
-        [from, to].all? { |one| draft.list("devices").find(one) && list.find(one).nil? } && list.to_a.none? { |one| one["from"] == to }
+        [from, to].all? { |one| draft.list("devices").find(one) && list.find(one).nil? } && list.to_a.none? do |one|
+          one["from"] == to
+        end
       end
 
       # At the place it had, as far as that is still there.
       def button(draft, bundle)
-        refuse("id", Words.say(:its_device_not_there_bring, device: bundle["device"])) unless draft.list("devices").find(bundle["device"])
+        unless draft.list("devices").find(bundle["device"])
+          refuse("id", Words.say(:its_device_not_there_bring, device: bundle["device"]))
+        end
 
         draft.alter_buttons(bundle["device"]) do |list|
           refuse("id", Words.say(:there_button_this_name_again)) if list.find(bundle["button"]["id"])
@@ -149,7 +161,8 @@ module Kippen
         why = item["off"] || button.nil? ? nil : draft.cautions.reasons(button, item).first
         return item unless why
 
-        draft.left_out << Words.say(:switched_off_kept, button: Words.button(device, button), gesture: Words::GESTURES.fetch(item["gesture"]),
+        draft.left_out << Words.say(:switched_off_kept, button: Words.button(device, button),
+                                                        gesture: Words::GESTURES.fetch(item["gesture"]),
                                                         why: why.delete_suffix("."))
         item.merge("off" => true)
       end
@@ -159,7 +172,8 @@ module Kippen
         place = spot.place == Fitting::EVERYWHERE || draft.list("places").find(spot.place)
         mode = spot.mode == Fitting::BASE || draft.list("modes").find(spot.mode)
         free = [item["gesture"], Placing::OTHER_LONG[item["gesture"]]].none? { |gesture| draft.rows.find(spot, gesture) }
-        !!(place && mode && free && !follows?(draft, spot.button) && button_there?(draft, spot.button) && mode_there?(draft, item["action"]))
+        !!(place && mode && free && !follows?(draft, spot.button)) &&
+          button_there?(draft, spot.button) && mode_there?(draft, item["action"])
       end
 
       # Was it there all the time, and has what another has?

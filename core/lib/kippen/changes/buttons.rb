@@ -6,7 +6,9 @@ module Kippen
     class AddButton < Change.of("add_button", :device, :button)
       def make(draft)
         found = draft.device(device)
-        aside = draft.member("taken_out", []).filter_map { |item| item["id"].delete_prefix("#{device}/") if item["id"].start_with?("#{device}/") }
+        aside = draft.member("taken_out", []).filter_map do |item|
+          item["id"].delete_prefix("#{device}/") if item["id"].start_with?("#{device}/")
+        end
         id = Fitting::OwnIds.from(button["name"], found.buttons.map(&:id) + aside, "button")
         draft.alter_buttons(device) { |list| list.put(button.slice("name", "kind", "codes", "print").merge("id" => id)) }
       end

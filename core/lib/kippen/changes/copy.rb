@@ -26,7 +26,9 @@ module Kippen
       def timing(draft, match)
         all = draft.member("button_timing", {})
         copied = match.pairs.to_h { |one, other| [other.ref, copied(draft, match, one, other)] }
-        changed = all.merge(copied.select { |ref, part| part.any? || all.key?(ref) }).reject { |ref, part| part.empty? && all.fetch(ref, {}).any? }
+        changed = all.merge(copied.select { |ref, part| part.any? || all.key?(ref) }).reject do |ref, part|
+          part.empty? && all.fetch(ref, {}).any?
+        end
         draft.set("button_timing", changed) if changed != all
       end
 
@@ -40,7 +42,10 @@ module Kippen
 
     # A device that follows another keeps what it has, and goes its own way.
     class Cut < Change.of("cut", :device)
-      def make(draft) = draft.list("links").delete(device) || raise(Invalid.at("/links", Words.say(:follows_no_device, device: Faults.show(device))))
+      def make(draft)
+        draft.list("links").delete(device) ||
+          raise(Invalid.at("/links", Words.say(:follows_no_device, device: Faults.show(device))))
+      end
     end
   end
 end

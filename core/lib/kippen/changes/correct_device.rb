@@ -13,7 +13,9 @@ module Kippen
         before = Cautions.new(draft.before, draft.knowledge)
         draft.alter("devices", device, "corrected" => corrected(draft, draft.list("devices").find(device)))
         now = draft.view.device(device)
-        now.buttons.each { |button| Misfits.switch_off(draft, found, button) { |item| before.reasons(draft.before.button(button.ref), item) } }
+        now.buttons.each do |button|
+          Misfits.switch_off(draft, found, button) { |item| before.reasons(draft.before.button(button.ref), item) }
+        end
         Moving.timing(draft, now, draft.before.host(found.host).system)
       end
 

@@ -3,7 +3,8 @@
 module Kippen
   module Changes
     # A new device of a kind, with its buttons. of – the kind; host – where there is only one it need not be said
-    class AddDevice < Change.of("add_device", :of, variant: nil, name: nil, host: nil, on: nil, version: nil, worked_with: nil, mounting: nil, posture: nil)
+    class AddDevice < Change.of("add_device", :of, variant: nil, name: nil, host: nil, on: nil, version: nil, worked_with: nil,
+                                                   mounting: nil, posture: nil)
       # What may be said of it besides.
       GIVEN = %i[on version worked_with mounting posture].freeze
 
@@ -21,7 +22,8 @@ module Kippen
       def on_host(draft, kind)
         refuse("host", Words.say(:add_host_first_what_device)) if draft.list("hosts").ids.empty?
 
-        found = draft.list("hosts").find(host || draft.list("hosts").ids.first) || refuse("host", Words.say(:unknown_host, host: Faults.show(host)))
+        found = draft.list("hosts").find(host || draft.list("hosts").ids.first) ||
+                refuse("host", Words.say(:unknown_host, host: Faults.show(host)))
         refuse("host", Words.say(:cant_be_used_at, id: kind.name, system: found["system"])) unless kind.carries(found["system"])
         Moving.unsure(draft, kind, kind.name, found["system"])
         found["id"]
@@ -43,7 +45,8 @@ module Kippen
       def taken(draft) = draft.list("devices").ids + draft.member("taken_out", []).map { |item| item["id"].split("/").first }
     end
 
-    # set – some of MEMBERS; nil takes one away. battery – one of Fitting::BATTERY, as it is noted. What sits on a device goes along to another host.
+    # set – some of MEMBERS; nil takes one away. battery – one of Fitting::BATTERY, as it is noted. What sits on a device goes
+    # along to another host.
     class ChangeDevice < Change.of("device", :device, :set)
       MEMBERS = %w[name host on variant version worked_with mounting posture off battery].freeze
 

@@ -6,10 +6,12 @@ module Kippen
     # every place where the documents differ, see Changes::Addresses: what has no sentence of its own
     # is named.
     class Differences
-      ORDER = %w[client wants hosts apps modes places shortlists cues hands arrangements kinds devices assignments timing button_timing links follow
+      ORDER = %w[client wants hosts apps modes places shortlists cues hands arrangements kinds devices assignments timing
+                 button_timing links follow
                  confirm_s].freeze
       COUNTED = { "by_gap" => :counted_by_gap, "while_held" => :counted_while_held }.freeze
-      LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place", "shortlists" => "Shortlist",
+      LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place",
+                "shortlists" => "Shortlist",
                 "hands" => "Stand-in hand", "kinds" => "Kind of device",
                 "arrangements" => "Arrangement", "devices" => "Device" }.freeze
       # Members of a device that are told by name.
@@ -77,7 +79,9 @@ module Kippen
 
         return Words.say(:item_removed, word:, name:) unless other
 
-        return Words.say(:kind_edition, name:, edition: other["edition"]) if other["edition"] && other["edition"] != one["edition"]
+        if other["edition"] && other["edition"] != one["edition"]
+          return Words.say(:kind_edition, name:, edition: other["edition"])
+        end
 
         counting = [one, other].map { |item| item.fetch("counting", "by_gap") }
         counting.uniq.one? ? Words.say(:item_changed, word:, name:) : Words.say(COUNTED.fetch(counting[1]), name:)
@@ -110,7 +114,8 @@ module Kippen
         case rest[0]
         when "off" then switched(name, other)
         when "ready" then Words.say(other.empty? ? :step_not_done : :step_done, name:, step: step_words(id, rest[1]))
-        when "settings", "timing" then setting(name, rest.drop(1), [one, other], Words.say(rest[0] == "timing" ? :as_for_all : :its_own))
+        when "settings", "timing" then setting(name, rest.drop(1), [one, other],
+                                               Words.say(rest[0] == "timing" ? :as_for_all : :its_own))
         when "battery" then Words.say(other.empty? ? :battery_not_noted : :battery_noted, name:, is: other.dig(0, "is"))
         when "corrected" then put_right(name, other)
         when "buttons" then button(name, [id, *rest.drop(1)], one, other)
@@ -126,7 +131,10 @@ module Kippen
         (of && @kinds.of(of)&.steps&.find { |step| step["id"] == id }&.fetch("title")) || id.to_s
       end
 
-      def item(list, id) = called([@after, @before].filter_map { |fitting| fitting.list(list.to_s).find { |one| one["id"] == id } }.first || { "id" => id })
+      def item(list, id)
+        called([@after, @before].filter_map { |fitting| fitting.list(list.to_s).find { |one| one["id"] == id } }
+          .first || { "id" => id })
+      end
 
       def switched(name, slot) = Words.say(slot[0] ? :switched_off_now : :switched_on_now, name:)
 
@@ -165,7 +173,9 @@ module Kippen
         "#{where}: #{named(other)}#{" (at once)" if other["at_once"]}#{" (switched off)" if other["off"]}."
       end
 
-      def named(item) = @catalogue.name(item["action"], (@after.button(item["button"]) || @before.button(item["button"]))&.builtin)
+      def named(item)
+        @catalogue.name(item["action"], (@after.button(item["button"]) || @before.button(item["button"]))&.builtin)
+      end
 
       def spot_words(gesture, (button, place, mode))
         where = [button_words(button), Words::GESTURES.fetch(gesture)]
@@ -196,13 +206,15 @@ module Kippen
       def value(name, value)
         return Words.say(value == "release" ? :from_letting_go : :from_the_press) if name.end_with?("_from")
 
-        "#{value.is_a?(Array) ? value.join(", ") : shown({ true => "on", false => "off" }.fetch(value, value))}#{" ms" if name.end_with?("_ms")}"
+        told = value.is_a?(Array) ? value.join(", ") : shown({ true => "on", false => "off" }.fetch(value, value))
+        "#{told}#{" ms" if name.end_with?("_ms")}"
       end
 
       def link(one, other)
         return Words.say(:no_longer_follows, to: device_name(one["to"]), from: device_name(one["from"])) unless other
 
-        Words.say(other["mirror"] ? :follows_mirrored : :device_follows, to: device_name(other["to"]), from: device_name(other["from"]))
+        Words.say(other["mirror"] ? :follows_mirrored : :device_follows,
+                  to: device_name(other["to"]), from: device_name(other["from"]))
       end
 
       def device_name(id) = (@after.device(id) || @before.device(id))&.name || id

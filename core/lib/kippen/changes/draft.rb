@@ -6,7 +6,8 @@ module Kippen
     # as it is, members nobody here knows included. Not valid until it is finished.
     class Draft
       # Lists whose items are named by one member, each once.
-      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id", "shortlists" => "id", "kinds" => "id",
+      NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id",
+                "shortlists" => "id", "kinds" => "id",
                 "links" => "to" }.freeze
 
       # before – the Fitting it was made on; by, at – who changes it and when, in ISO 8601
@@ -86,7 +87,9 @@ module Kippen
       # Keeps what gives way, to be brought back. Raises Invalid.
       def put_aside(bundle)
         aside = member("taken_out", [])
-        raise Invalid.at("/change/id", Words.say(:things_lie_aside_already_bring, aside: aside.size)) if aside.size >= Limits::TAKEN_OUT
+        if aside.size >= Limits::TAKEN_OUT
+          raise Invalid.at("/change/id", Words.say(:things_lie_aside_already_bring, aside: aside.size))
+        end
 
         set("taken_out", aside + [bundle])
       end
@@ -98,7 +101,9 @@ module Kippen
       end
 
       # The Fitting::Button of the fitting before. Raises Invalid.
-      def button(ref) = before.button(ref) || raise(Invalid.at("/change/button", Words.say(:unknown_button, ref: Faults.show(ref))))
+      def button(ref)
+        before.button(ref) || raise(Invalid.at("/change/button", Words.say(:unknown_button, ref: Faults.show(ref))))
+      end
 
       # The same, of a device that goes its own way.
       def own_button(ref) = button(ref).tap { |button| own_device(button.device) }

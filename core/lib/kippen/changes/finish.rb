@@ -26,7 +26,8 @@ module Kippen
         draft.deadline.check
         fitting = result.fitting
         touched = result.touched.keys.filter_map { |address| Spot.new(*address.drop(1)) if address.first == "assignments" }
-        result.spots = (draft.spots | touched).select { |spot| fitting.button(spot.button) && draft.before.button(spot.button) }.first(MOST_SPOTS)
+        spots = (draft.spots | touched).select { |spot| fitting.button(spot.button) && draft.before.button(spot.button) }
+        result.spots = spots.first(MOST_SPOTS)
         result
       end
 
@@ -37,7 +38,9 @@ module Kippen
         before, after = [result.before, result.fitting].map { |fitting| fitting.list("kinds").map { |kind| kind["id"] } }
         gone = before - after
         used = gone.empty? ? [] : result.fitting.devices.select { |device| gone.include?(device.kind) }
-        raise Invalid.at("/change", Words.say(:kind_in_use, devices: used.map { |device| device.name || device.id }.join(", "))) if used.any?
+        return unless used.any?
+
+        raise Invalid.at("/change", Words.say(:kind_in_use, devices: used.map { |device| device.name || device.id }.join(", ")))
       end
 
       def self.told(draft, fitting)

@@ -27,7 +27,8 @@ module Kippen
       # Its buttons have these no longer for their own.
       def on_device(draft, device)
         device.buttons.each { |button| draft.speak_of(Spot.new(button.ref, Fitting::EVERYWHERE, Fitting::BASE)) }
-        draft.alter("devices", device.id, "timing" => set(draft, device.id, draft.list("devices").find(device.id).fetch("timing", {})))
+        draft.alter("devices", device.id,
+                    "timing" => set(draft, device.id, draft.list("devices").find(device.id).fetch("timing", {})))
         all = draft.member("button_timing", {})
         own = device.buttons.map(&:ref) & all.keys
         return unless own.any?

@@ -16,14 +16,18 @@ module Kippen
           next unless %w[from to].all? { |one| draft.list("devices").find(link[one]) }
 
           match = match(draft, link)
-          bring_up_to_date(draft, match) if other?(draft, link) || match.pairs.any? { |one, _| draft.rows.of(one.ref) != was.of(one.ref) }
+          if other?(draft, link) || match.pairs.any? { |one, _| draft.rows.of(one.ref) != was.of(one.ref) }
+            bring_up_to_date(draft, match)
+          end
         end
       end
 
       # Is the link itself, or what its devices have on them, another than before?
       def other?(draft, link)
         old = draft.before.list("links").any? { |one| one.equal?(link) }
-        !old || link.values_at("from", "to").any? { |id| draft.before.list("devices").none? { |item| item.equal?(draft.list("devices").find(id)) } }
+        !old || link.values_at("from", "to").any? do |id|
+          draft.before.list("devices").none? { |item| item.equal?(draft.list("devices").find(id)) }
+        end
       end
 
       # link – { "from", "to", "mirror" }. Raises Invalid.
@@ -33,7 +37,9 @@ module Kippen
 
       # The Kinds::Match of two devices. Raises Invalid.
       def between(fitting, kinds, from:, to:, mirror:)
-        one, other = [from, to].map { |id| fitting.device(id) || raise(Invalid.at("/change", Words.say(:no_device, id: Faults.show(id)))) }
+        one, other = [from, to].map do |id|
+          fitting.device(id) || raise(Invalid.at("/change", Words.say(:no_device, id: Faults.show(id))))
+        end
         raise Invalid.at("/change", Words.say(:device_cant_follow_itself)) if one == other
 
         Kinds::Match.new(kinds, one, other, mirror:)
@@ -56,7 +62,8 @@ module Kippen
           partners[one.button] && cautions.reasons(partners[one.button], fitting.list("assignments")[one.index]).any?
         end
         { "buttons" => match.without.map { |button| button.name || button.id },
-          "assignments" => cannot.map { |one| "#{fitting.button(one.button).name || one.button}: #{Words::GESTURES.fetch(one.gesture)}" } }
+          "assignments" => cannot
+            .map { |one| "#{fitting.button(one.button).name || one.button}: #{Words::GESTURES.fetch(one.gesture)}" } }
       end
 
       # The rows of each partner become those of the other's button; what can't be there is left out.
@@ -92,10 +99,15 @@ module Kippen
         # What a follower went without before needs no telling again.
         return if draft.before.links.any? { |link| link.to == match.to.id } && old?(draft, item)
 
-        draft.left_out << "#{Words.button(match.to, button)}, #{Words::GESTURES.fetch(item["gesture"])}: #{why.first.delete_suffix(".")}."
+        where = [Words.button(match.to, button), Words::GESTURES.fetch(item["gesture"])].join(", ")
+        draft.left_out << "#{where}: #{why.first.delete_suffix(".")}."
       end
 
-      def old?(draft, item) = draft.before.assignments.any? { |one| one.button == item["button"] && draft.before.list("assignments")[one.index].equal?(item) }
+      def old?(draft, item)
+        draft.before.assignments.any? do |one|
+          one.button == item["button"] && draft.before.list("assignments")[one.index].equal?(item)
+        end
+      end
       private_class_method :other?, :pairs_before, :put_own_aside, :copy, :old?
     end
   end

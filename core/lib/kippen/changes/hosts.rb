@@ -8,7 +8,8 @@ module Kippen
       def make(draft)
         return add(draft) unless host["id"]
 
-        old = draft.list("hosts").find(host["id"]) || raise(Invalid.at("/hosts", Words.say(:no_host, id: Faults.show(host["id"]))))
+        old = draft.list("hosts").find(host["id"]) ||
+              raise(Invalid.at("/hosts", Words.say(:no_host, id: Faults.show(host["id"]))))
         draft.list("hosts").put(Draft.with(old, said(draft, old)))
         follow(draft, old, draft.before.host(host["id"]))
       end
@@ -20,7 +21,8 @@ module Kippen
         given = host["corrected"]
         return host if given.nil? || given == old["corrected"]
 
-        host.merge("corrected" => given.slice(*Fitting::CorrectedHost::MEMBERS).merge({ "by" => draft.by, "at" => draft.at }.compact))
+        said = { "by" => draft.by, "at" => draft.at }.compact
+        host.merge("corrected" => given.slice(*Fitting::CorrectedHost::MEMBERS).merge(said))
       end
 
       def follow(draft, old, was)
@@ -46,7 +48,8 @@ module Kippen
     module HostPutRight
       module_function
 
-      # What can't be there any more is switched off and kept; what of a shortlist no longer shows is told. was – the Fitting::Host
+      # What can't be there any more is switched off and kept; what of a shortlist no longer shows is told. was – the
+      # Fitting::Host
       def follow(draft, was)
         before = Cautions.new(draft.before, draft.knowledge)
         draft.before.devices.select { |device| device.host == was.id }.each do |device|
@@ -59,7 +62,8 @@ module Kippen
         most = draft.knowledge.host_kinds.at(draft.view.host(was.id) || was).most
         long = draft.before.shortlists.select { |list| list.host == was.id && list.items.size > most }
         long.each do |list|
-          draft.left_out << Words.say(:shortlist_grew_too_long, name: list.name || list.id, host: was.name || was.id, most:, first: most + 1)
+          draft.left_out << Words.say(:shortlist_grew_too_long,
+                                      name: list.name || list.id, host: was.name || was.id, most:, first: most + 1)
         end
       end
       private_class_method :shortlists

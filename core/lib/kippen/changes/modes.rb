@@ -7,7 +7,10 @@ module Kippen
       def make(draft)
         list = draft.list("modes")
         said = mode.slice("name", "otherwise", "counting")
-        return list.put(Draft.with(list.find(mode["id"]) || refuse("id", Words.say(:no_mode, id: Faults.show(mode["id"]))), said)) if mode["id"]
+        if mode["id"]
+          return list.put(Draft.with(list.find(mode["id"]) || refuse("id", Words.say(:no_mode, id: Faults.show(mode["id"]))),
+                                     said))
+        end
 
         PutMode.add(draft, said)
       end
@@ -62,7 +65,8 @@ module Kippen
 
         name = Words.say(:counted_mode, button: Words.button(draft.before.device(button.device), button))
         id = PutMode.add(draft, { "name" => name, "counting" => "while_held" })
-        Placing.put(draft, draft.speak_of(spot), { "gesture" => "hold", "action" => { "kind" => "mode", "mode" => id, "how" => "held" } })
+        Placing.put(draft, draft.speak_of(spot),
+                    { "gesture" => "hold", "action" => { "kind" => "mode", "mode" => id, "how" => "held" } })
         id
       end
     end

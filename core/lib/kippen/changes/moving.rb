@@ -11,7 +11,10 @@ module Kippen
       # devices – Fitting::Devices; system – what their host is from now on. Raises Invalid.
       def to(draft, devices, system)
         barred = devices.reject { |device| carries?(draft, device, system) }
-        raise Invalid.at("/change/host", Words.say(:cant_be_used_at, id: barred.map { |one| one.name || one.id }.join(", "), system:)) if barred.any?
+        if barred.any?
+          raise Invalid.at("/change/host",
+                           Words.say(:cant_be_used_at, id: barred.map { |one| one.name || one.id }.join(", "), system:))
+        end
 
         devices.each do |device|
           unsure(draft, draft.kinds.of(device), device.name || device.id, system)
@@ -38,7 +41,8 @@ module Kippen
           next if why.empty?
 
           draft.rows.put(item.merge("off" => true))
-          draft.left_out << Words.say(:switched_off_there, button: Words.button(device, button), gesture: Words::GESTURES.fetch(item["gesture"]),
+          draft.left_out << Words.say(:switched_off_there, button: Words.button(device, button),
+                                                           gesture: Words::GESTURES.fetch(item["gesture"]),
                                                            why: why.first.delete_suffix("."))
         end
       end
@@ -46,7 +50,9 @@ module Kippen
       def timing(draft, device, system)
         allowed = draft.kinds.carries(device, system)&.fetch("settable") || {}
         own = draft.list("devices").find(device.id)
-        draft.alter("devices", device.id, "timing" => settable(draft, device.name || device.id, own["timing"], allowed)) if own["timing"]
+        if own["timing"]
+          draft.alter("devices", device.id, "timing" => settable(draft, device.name || device.id, own["timing"], allowed))
+        end
         all = draft.member("button_timing", {})
         mine = all.slice(*device.buttons.map(&:ref))
         draft.set("button_timing", all.merge(mine.to_h { |ref, part| [ref, settable(draft, ref, part, allowed)] })) if mine.any?
@@ -57,7 +63,8 @@ module Kippen
         settings.to_h do |name, value|
           best = Fitting::Timing::SETTINGS.key?(name) ? Kinds::Settable.nearest(allowed[name], value) : value
           unless best == value
-            draft.notes << Words.say(:moved_to_nearest, setting: Words.setting(name), value: Words.value(name, value), nearest: Words.value(name, best),
+            draft.notes << Words.say(:moved_to_nearest, setting: Words.setting(name), value: Words.value(name, value),
+                                                        nearest: Words.value(name, best),
                                                         device: whose)
           end
           [name, best]

@@ -27,7 +27,9 @@ module Kippen
     class RemoveArrangement < Change.of("remove_arrangement", :id)
       def make(draft)
         list = draft.member("arrangements", [])
-        refuse("arrangement", Words.say(:no_arrangement_this_client, id: Faults.show(id))) unless list.any? { |one| one["id"] == id }
+        unless list.any? { |one| one["id"] == id }
+          refuse("arrangement", Words.say(:no_arrangement_this_client, id: Faults.show(id)))
+        end
 
         draft.set("arrangements", list.reject { |one| one["id"] == id })
       end

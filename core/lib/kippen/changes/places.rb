@@ -73,7 +73,8 @@ module Kippen
         gone.each { |row| draft.rows.delete(Spot.of(row), row["gesture"]) }
         # What follows another has it again by following.
         kept = gone.reject { |row| draft.list("links").find(row["button"].split("/").first) }
-        draft.put_aside({ "id" => "#{what}:#{item["id"]}", "name" => item["name"] || item["id"], what => item, "assignments" => kept })
+        draft.put_aside({ "id" => "#{what}:#{item["id"]}", "name" => item["name"] || item["id"], what => item,
+                          "assignments" => kept })
         draft.notes << Words.say(:stays_aside_with, count: kept.size) if kept.any?
       end
     end

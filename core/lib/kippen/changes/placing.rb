@@ -36,7 +36,8 @@ module Kippen
 
       # The assignment on a gesture. Raises Invalid where there is none.
       def found(draft, spot, gesture)
-        draft.rows.find(spot, gesture) || raise(Invalid.at("/assignments", Words.say(:no_assigned_there, gesture:, button: spot.button)))
+        draft.rows.find(spot, gesture) ||
+          raise(Invalid.at("/assignments", Words.say(:no_assigned_there, gesture:, button: spot.button)))
       end
 
       # Where the kept tap would cover one that is narrower (base in a place, beneath another mode), it
@@ -53,7 +54,9 @@ module Kippen
         every_spot(draft, at.button).any? do |spot|
           rungs = rungs(draft, spot)
           index = rungs.index(at)
-          index && rungs.take(index).none? { |rung| tap_in_force?(draft, rung) } && rungs.drop(index).any? { |rung| draft.rows.find(rung, "tap") }
+          index && rungs.take(index).none? { |rung| tap_in_force?(draft, rung) } && rungs.drop(index).any? do |rung|
+            draft.rows.find(rung, "tap")
+          end
         end
       end
 
@@ -104,7 +107,9 @@ module Kippen
 
       # A bare tap that is the built-in, where nothing lies beneath it and nothing falls back to it.
       def says_nothing?(draft, spot, item)
-        return false unless item.except("button", "place", "mode", "at_once") == KEPT_TAP && mode_of(draft, spot)&.otherwise != "nothing"
+        unless item.except("button", "place", "mode", "at_once") == KEPT_TAP && mode_of(draft, spot)&.otherwise != "nothing"
+          return false
+        end
         return false if rungs(draft, spot).drop(1).any? { |rung| draft.rows.at(rung).any? }
 
         others = draft.rows.of(spot.button).map { |row| Spot.of(row) }.uniq - [spot]
@@ -113,7 +118,9 @@ module Kippen
 
       # The Spots that are looked at for one, closest first, as though everything were on.
       def rungs(draft, spot)
-        Press::Resolver.rungs(spot.mode, mode_of(draft, spot)&.otherwise, places(draft, spot.place)).map { |mode, place| Spot.new(spot.button, place, mode) }
+        Press::Resolver.rungs(spot.mode, mode_of(draft, spot)&.otherwise, places(draft, spot.place)).map do |mode, place|
+          Spot.new(spot.button, place, mode)
+        end
       end
 
       def places(draft, id)

@@ -6,13 +6,18 @@ module Kippen
     # press, and which two others click. directions – { "up" => button, "right" => …, "down" => …, "left" =>
     # …, and the slanted ones where there are any }; clicks – { "left" => button, "right" => button }, either may
     # be missing; repeat – { "after_ms", "every_ms" } or nil
-    class Point < Change.of("point", :directions, :step_px, :faster, repeat: nil, clicks: {}.freeze, place: Fitting::EVERYWHERE, mode: Fitting::BASE)
+    class Point < Change.of("point", :directions, :step_px, :faster,
+                            repeat: nil, clicks: {}.freeze, place: Fitting::EVERYWHERE, mode: Fitting::BASE)
       STRAIGHT = %w[up right down left].freeze
 
       def make(draft)
         check([*directions.values, *clicks.values].map { |ref| draft.own_button(ref) })
-        directions.each { |direction, ref| put(draft, ref, { "gesture" => "hold", "action" => move(direction), "repeat" => repeat }.compact) }
-        clicks.each { |button, ref| put(draft, ref, { "gesture" => "tap", "action" => { "kind" => "click", "button" => button } }) }
+        directions.each do |direction, ref|
+          put(draft, ref, { "gesture" => "hold", "action" => move(direction), "repeat" => repeat }.compact)
+        end
+        clicks.each do |button, ref|
+          put(draft, ref, { "gesture" => "tap", "action" => { "kind" => "click", "button" => button } })
+        end
       end
 
       private

@@ -9,7 +9,9 @@ module Kippen
         found = draft.device(device)
         draft.take_of(found.buttons.map(&:ref))
         draft.alter("devices", device, "off" => nil, "settings" => nil, "timing" => nil)
-        draft.alter_buttons(device) { |list| list.to_a.each { |button| list.put(button.except("off", "signal")) } } if found.buttons.any?
+        if found.buttons.any?
+          draft.alter_buttons(device) { |list| list.to_a.each { |button| list.put(button.except("off", "signal")) } }
+        end
         draft.list("links").delete(device)
       end
     end

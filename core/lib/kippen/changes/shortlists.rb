@@ -7,9 +7,15 @@ module Kippen
     class PutShortlist < Change.of("shortlist", :shortlist)
       def make(draft)
         list = draft.list("shortlists")
-        old = shortlist["id"] ? list.find(shortlist["id"]) || refuse("id", Words.say(:no_shortlist, id: Faults.show(shortlist["id"]))) : {}
+        old = if shortlist["id"]
+                list.find(shortlist["id"]) ||
+                  refuse("id", Words.say(:no_shortlist, id: Faults.show(shortlist["id"])))
+              else
+                {}
+              end
         id = shortlist["id"] || Fitting::OwnIds.from(shortlist["name"], list.ids, "shortlist")
-        item = Draft.with(old, shortlist.merge("id" => id, "items" => items(draft, old)).transform_values { |value| value == false ? nil : value })
+        item = Draft.with(old, shortlist.merge("id" => id, "items" => items(draft, old))
+                                                 .transform_values { |value| value == false ? nil : value })
         check(draft, item)
         list.put(item)
         mode(draft, item)
@@ -35,7 +41,8 @@ module Kippen
       end
 
       def check(draft, item)
-        host = draft.view.host(item.fetch("host") { draft.before.hosts.first.id }) || refuse("host", Words.say(:unknown_host, host: Faults.show(item["host"])))
+        host = draft.view.host(item.fetch("host") { draft.before.hosts.first.id }) ||
+               refuse("host", Words.say(:unknown_host, host: Faults.show(item["host"])))
         room(draft, item, host)
         faults = item["items"].each_index.filter_map { |index| fault(draft, item, host, index) }
         raise(Invalid, faults) if faults.any?
@@ -51,13 +58,15 @@ module Kippen
 
       def too_many(draft, item, host, most)
         over = item["items"].drop(most).map { |line| line["name"] || draft.catalogue.name(line["action"]) }
-        refuse("items", Words.say(:more_lines, host: host.name || host.id, most:, count: item["items"].size, over: over.join(", ")))
+        refuse("items", Words.say(:more_lines, host: host.name || host.id, most:, count: item["items"].size,
+                                               over: over.join(", ")))
       end
 
       def fault(draft, item, host, index)
         action = item["items"][index]["action"]
         draft.catalogue.check(action, "/change/shortlist/items/#{index}/action")
-        words = cant(draft.catalogue, action, host, item["locked"]) || Cautions.steps(draft.knowledge.host_kinds.at(host), action).first
+        words = cant(draft.catalogue, action, host, item["locked"]) ||
+                Cautions.steps(draft.knowledge.host_kinds.at(host), action).first
         words && Fault.new("/change/shortlist/items/#{index}", words)
       end
 
@@ -95,11 +104,14 @@ module Kippen
 
     # Opens a shortlist with a gesture of a button. Where it is stepped through, that button steps it: a
     # tap marks the next line, a long-press does the marked one; the last line leaves it.
-    class OpenShortlist < Change.of("open_shortlist", :shortlist, :button, :gesture, place: Fitting::EVERYWHERE, mode: Fitting::BASE)
+    class OpenShortlist < Change.of("open_shortlist", :shortlist, :button, :gesture,
+                                    place: Fitting::EVERYWHERE, mode: Fitting::BASE)
       def make(draft)
-        item = draft.list("shortlists").find(shortlist) || refuse("shortlist", Words.say(:no_shortlist, id: Faults.show(shortlist)))
+        item = draft.list("shortlists").find(shortlist) ||
+               refuse("shortlist", Words.say(:no_shortlist, id: Faults.show(shortlist)))
         draft.own_button(button)
-        Placing.put(draft, draft.speak_of(Spot.new(button, place, mode)), { "gesture" => gesture, "action" => PutShortlist.opener(draft, item) })
+        Placing.put(draft, draft.speak_of(Spot.new(button, place, mode)),
+                    { "gesture" => gesture, "action" => PutShortlist.opener(draft, item) })
         OpenShortlist.steps(draft, item, button) if item["works"] == "step"
       end
 
@@ -108,7 +120,9 @@ module Kippen
         list = Fitting::Shortlist.new(id: item["id"], items: [])
         spot = draft.speak_of(Spot.new(button, Fitting::EVERYWHERE, mode["id"]))
         does = Catalogue::OwnActions.steps(list)
-        { "tap" => "next", "long_press" => "take" }.each { |gesture, step| Placing.put(draft, spot, { "gesture" => gesture, "action" => does[step] }) }
+        { "tap" => "next", "long_press" => "take" }.each do |gesture, step|
+          Placing.put(draft, spot, { "gesture" => gesture, "action" => does[step] })
+        end
       end
     end
 

@@ -9,7 +9,8 @@ module Kippen
 
       # Its members in a document: what is usual is left out.
       def members
-        { "button" => button, "place" => (place unless place == Fitting::EVERYWHERE), "mode" => (mode unless mode == Fitting::BASE) }.compact
+        { "button" => button, "place" => (place unless place == Fitting::EVERYWHERE),
+          "mode" => (mode unless mode == Fitting::BASE) }.compact
       end
 
       def with_button(ref) = self.class.new(ref, place, mode)

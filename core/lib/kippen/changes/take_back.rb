@@ -7,7 +7,8 @@ module Kippen
     # revisions – [[Fitting before, after]…], newest last
     class TakeBack < Change.of(nil, :revisions)
       def make(draft)
-        draft.become(revisions.reverse.reduce(draft.before.document) { |document, (before, after)| without(draft, document, before, after) })
+        draft.become(revisions.reverse
+          .reduce(draft.before.document) { |document, (before, after)| without(draft, document, before, after) })
       end
 
       private

@@ -23,7 +23,8 @@ module Kippen
       private
 
       def one_to_change(draft)
-        old = draft.list("kinds").find(document["id"]) || refuse("document", Words.say(:unknown_kind, kind: Faults.show(document["id"])))
+        old = draft.list("kinds").find(document["id"]) ||
+              refuse("document", Words.say(:unknown_kind, kind: Faults.show(document["id"])))
         PutKind.same?(old, document) ? refuse("document", Words.say(:kind_is_that_already)) : old
       end
 
@@ -74,7 +75,9 @@ module Kippen
 
         def put_aside(id)
           TakeOut.new(id: "#{@device.id}/#{id}").make(@draft)
-          @draft.left_out << Words.say(:button_no_longer, button: Words.button(@device, @device.buttons.find { |one| one.id == id }), kind: @now.name)
+          @draft.left_out << Words.say(:button_no_longer,
+                                       button: Words.button(@device, @device.buttons.find { |one| one.id == id }),
+                                       kind: @now.name)
         end
 
         # What sat in a place that it no longer has.
@@ -91,7 +94,9 @@ module Kippen
           before = Cautions.new(@draft.before, @draft.knowledge)
           now = @draft.view.device(@device.id).buttons
           (@device.buttons.map(&:id) & now.map(&:id)).each do |id|
-            Misfits.switch_off(@draft, @device, now.find { |one| one.id == id }) { |item| before.reasons(@draft.before.button("#{@device.id}/#{id}"), item) }
+            Misfits.switch_off(@draft, @device, now.find { |one| one.id == id }) do |item|
+              before.reasons(@draft.before.button("#{@device.id}/#{id}"), item)
+            end
           end
         end
       end
@@ -109,7 +114,8 @@ module Kippen
 
           why = draft.cautions.reasons(now, item).first or next
           draft.rows.put(item.merge("off" => true))
-          draft.left_out << Words.say(:switched_off_kept, button: Words.button(device, now), gesture: Words::GESTURES.fetch(item["gesture"]),
+          draft.left_out << Words.say(:switched_off_kept, button: Words.button(device, now),
+                                                          gesture: Words::GESTURES.fetch(item["gesture"]),
                                                           why: why.delete_suffix("."))
         end
       end

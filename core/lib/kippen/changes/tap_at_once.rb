@@ -7,7 +7,9 @@ module Kippen
       def make(draft)
         own = draft.own_button(button)
         item = Placing.found(draft, draft.speak_of(Spot.new(button, place, mode)), "tap")
-        refuse("at_once", Words.say(:what_this_button_does_itself)) if !at_once && item.dig("action", "kind") == "builtin" && !draft.cautions.held_back?(own)
+        if !at_once && item.dig("action", "kind") == "builtin" && !draft.cautions.held_back?(own)
+          refuse("at_once", Words.say(:what_this_button_does_itself))
+        end
         draft.rows.put(Draft.with(item, "at_once" => at_once || nil))
       end
     end

@@ -17,7 +17,8 @@ module Kippen
     end
 
     # The same for all buttons of a device that have none of their own.
-    class DeviceTiming < Change.of("device_timing", :device, :setting, :value, place: Fitting::EVERYWHERE, mode: Fitting::BASE, nearest: false)
+    class DeviceTiming < Change.of("device_timing", :device, :setting, :value,
+                                   place: Fitting::EVERYWHERE, mode: Fitting::BASE, nearest: false)
       def make(draft)
         draft.device(device).buttons.each { |button| draft.speak_of(Spot.new(button.ref, place, mode)) }
         mine = draft.list("devices").find(device).fetch("timing", {})
@@ -30,7 +31,8 @@ module Kippen
     class Settable
       # device – its id; setting – a name. Raises Invalid.
       def initialize(draft, device, setting)
-        @known = Fitting::Timing::SETTINGS[setting] || raise(Invalid.at("/setting", Words.say(:unknown_setting, setting: Faults.show(setting))))
+        @known = Fitting::Timing::SETTINGS[setting] ||
+                 raise(Invalid.at("/setting", Words.say(:unknown_setting, setting: Faults.show(setting))))
         @draft = draft
         @device = device
         @setting = setting

@@ -11,14 +11,21 @@ module Kippen
       end
 
       def host(id) = now("hosts", id, @draft.before.host(id)) { |reader| reader.hosts.first }
-      def device(id) = now("devices", id, @draft.before.device(id)) { |reader| reader.devices(@draft.before.hosts | [host_of(id)].compact).first }
+
+      def device(id)
+        now("devices", id, @draft.before.device(id)) do |reader|
+          reader.devices(@draft.before.hosts | [host_of(id)].compact).first
+        end
+      end
+
       def mode(id) = now("modes", id, @draft.before.mode(id)) { |reader| reader.modes.first }
       def place(id) = now("places", id, @draft.before.place(id)) { |reader| reader.places.first }
 
       # The one by its id, or nil: nothing but what a host's limits need.
       def shortlist(id)
         item = @draft.list("shortlists").find(id) or return
-        Fitting::Shortlist.new(id:, name: item["name"], host: item.fetch("host") { @draft.before.hosts.first.id }, works: item["works"])
+        Fitting::Shortlist.new(id:, name: item["name"], host: item.fetch("host") { @draft.before.hosts.first.id },
+                               works: item["works"])
       end
 
       # Ids of the modes that a device carries, in the order in which they came: it takes them, or has something in them.

@@ -17,7 +17,8 @@ module Kippen
         list = draft.list("wants")
         id = want["id"] || Fitting::OwnIds.from(want["what"], list.ids, "want")
         old = list.find(id) || {}
-        list.put(Draft.with(old, MEMBERS.to_h { |member| [member, nil] }.merge(want, { "id" => id }, place(draft), action(draft, old))))
+        said = MEMBERS.to_h { |member| [member, nil] }.merge(want, { "id" => id }, place(draft), action(draft, old))
+        list.put(Draft.with(old, said))
       end
 
       private

@@ -29,7 +29,8 @@ module Kippen
         commands = objects(item, "commands", COMMANDS, pointer).filter_map { |command, at| command(command, at) }
         unique("#{pointer}/commands", commands)
         flag(item, "offered", pointer)
-        App.new(id:, name: words(item, "name", pointer) || Apps.named(id), hosts: systems(item, "hosts", ListReader::SYSTEMS, pointer),
+        App.new(id:, name: words(item, "name", pointer) || Apps.named(id),
+                hosts: systems(item, "hosts", ListReader::SYSTEMS, pointer),
                 commands: commands.freeze).freeze
       end
 
@@ -40,7 +41,8 @@ module Kippen
         keys = item["keys"]
         fault = keys && Catalogue::Combination.fault(keys)
         @faults.add("#{pointer}/keys", fault) if fault
-        Command.new(id:, name: words(item, "name", pointer) || Apps.named(id), keys:, locked: systems(item, "locked", [], pointer),
+        Command.new(id:, name: words(item, "name", pointer) || Apps.named(id), keys:,
+                    locked: systems(item, "locked", [], pointer),
                     facts: item.slice(*TEXTS, "harm")).freeze
       end
 
@@ -66,7 +68,10 @@ module Kippen
 
       def harm(item, pointer)
         harm = item["harm"]
-        return if harm.nil? || (harm.is_a?(Hash) && WantsReader::WRONG.include?(harm["cost"]) && harm["words"].is_a?(String) && harm["words"].length <= WORDS)
+        if harm.nil? || (harm.is_a?(Hash) && WantsReader::WRONG.include?(harm["cost"]) && harm["words"].is_a?(String) &&
+                         harm["words"].length <= WORDS)
+          return
+        end
 
         @faults.add("#{pointer}/harm", Words.say(:must_object_with_cost_one, allowed: WantsReader::WRONG.join(", ")))
       end

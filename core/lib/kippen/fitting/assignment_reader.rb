@@ -23,7 +23,8 @@ module Kippen
         items = @document.fetch("assignments", [])
         return @faults.add("/assignments", Words.say(:must_be_an_array)) || [] unless items.is_a?(Array)
         if items.size > Limits::ASSIGNMENTS
-          return @faults.add("/assignments", Words.say(:has_items_most_are_taken, items: items.size, most: Limits::ASSIGNMENTS)) || []
+          return @faults.add("/assignments",
+                             Words.say(:has_items_most_are_taken, items: items.size, most: Limits::ASSIGNMENTS)) || []
         end
 
         found = items.each_with_index.filter_map { |item, index| assignment(item, index) }
@@ -65,7 +66,9 @@ module Kippen
 
       def mode_action(action, gesture, pointer)
         how = action["how"]
-        return @faults.add("#{pointer}/action/how", Words.say(:must_be_one_of, value: Faults.show(how), values: HOW.join(", "))) unless HOW.include?(how)
+        unless HOW.include?(how)
+          return @faults.add("#{pointer}/action/how", Words.say(:must_be_one_of, value: Faults.show(how), values: HOW.join(", ")))
+        end
 
         @faults.add("#{pointer}/action/how", Words.say(:only_hold_can_keep_mode)) if how == "held" && gesture != "hold"
         mode_named(action, how, pointer)

@@ -25,7 +25,9 @@ module Kippen
 
         Kinds::KindHost.new(faults).check_part(given, pointer)
         %w[by at].each do |key|
-          faults.add("#{pointer}/#{key}", Words.say(:must_be_text_from_to, needed: 0, characters: Limits::NAME_CHARACTERS)) unless words?(given[key])
+          unless words?(given[key])
+            faults.add("#{pointer}/#{key}", Words.say(:must_be_text_from_to, needed: 0, characters: Limits::NAME_CHARACTERS))
+          end
         end
       end
 

@@ -45,7 +45,9 @@ module Kippen
 
       def builtin(given, pointer)
         does = given.fetch("builtin", {})
-        return @faults.add("#{pointer}/builtin", Words.say(:must_object_gestures_words)) unless does.is_a?(Hash) && (does.keys - GESTURES).empty?
+        unless does.is_a?(Hash) && (does.keys - GESTURES).empty?
+          return @faults.add("#{pointer}/builtin", Words.say(:must_object_gestures_words))
+        end
 
         does.each_key { |gesture| words(does, gesture, "#{pointer}/builtin", needed: true) }
       end
@@ -65,7 +67,11 @@ module Kippen
           freed = claim["freed"]
           next if freed.nil?
 
-          freed.is_a?(Hash) ? %w[by at].each { |key| words(freed, key, "#{at}/freed") } : @faults.add("#{at}/freed", Words.say(:must_object_put_right))
+          if freed.is_a?(Hash)
+            %w[by at].each { |key| words(freed, key, "#{at}/freed") }
+          else
+            @faults.add("#{at}/freed", Words.say(:must_object_put_right))
+          end
         end
       end
     end

@@ -23,7 +23,8 @@ module Kippen
         seconds = @document["confirm_s"]
         return if seconds.nil? || (seconds.is_a?(Integer) && CONFIRM_S.cover?(seconds))
 
-        @faults.add("/confirm_s", Words.say(:must_whole_number_from_seconds, seconds: Faults.show(seconds), from: CONFIRM_S.begin, value: CONFIRM_S.end))
+        @faults.add("/confirm_s", Words.say(:must_whole_number_from_seconds,
+                                            seconds: Faults.show(seconds), from: CONFIRM_S.begin, value: CONFIRM_S.end))
       end
 
       private
@@ -52,18 +53,25 @@ module Kippen
       def check_settings(list)
         objects(@document, list, Limits::DEVICES, faults: Faults.new).each do |item, pointer|
           settings = item.fetch("settings", {})
-          next if settings.is_a?(Hash) && settings.size <= Limits::SETTINGS && settings.values.all? { |value| scalar?(value) || names?(value) }
+          if settings.is_a?(Hash) && settings.size <= Limits::SETTINGS && settings.values.all? do |value|
+            scalar?(value) || names?(value)
+          end
+            next
+          end
 
           @faults.add("#{pointer}/settings", Words.say(:must_object_most_numbers_words, most: Limits::SETTINGS))
         end
       end
 
       def scalar?(value)
-        [Integer, Float, TrueClass, FalseClass].any? { |type| value.is_a?(type) } || (value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS)
+        [Integer, Float, TrueClass, FalseClass].any? { |type| value.is_a?(type) } ||
+          (value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS)
       end
 
       # Some of the device's buttons.
-      def names?(value) = value.is_a?(Array) && value.size.between?(1, Kinds::Reader::BUTTONS) && value.all? { |one| Ids.ok?(one) }
+      def names?(value)
+        value.is_a?(Array) && value.size.between?(1, Kinds::Reader::BUTTONS) && value.all? { |one| Ids.ok?(one) }
+      end
 
       def check_arrangements
         objects(@document, "arrangements", Limits::ARRANGEMENTS).each do |item, pointer|
@@ -79,7 +87,9 @@ module Kippen
                       Words.say(:must_be_one_of, value: Faults.show(part["gesture"]), values: GESTURES.join(", ")))
         end
         action = part["action"]
-        @faults.add("#{pointer}/action", Words.say(:must_object_with_kind)) unless action.is_a?(Hash) && action["kind"].is_a?(String)
+        return if action.is_a?(Hash) && action["kind"].is_a?(String)
+
+        @faults.add("#{pointer}/action", Words.say(:must_object_with_kind))
       end
     end
   end

@@ -9,10 +9,13 @@ module Kippen
       # Members that are distributions: { "median" => ms, "spread" => 0 to 2 }.
       NEEDED = %w[press_ms long_ms apart_ms].freeze
       # Things that happen now and then, with the distributions they need.
-      PARTS = { "restrike" => %w[after_ms length_ms], "bounce" => %w[gap_ms], "drop_out" => %w[gap_ms], "brush" => %w[length_ms], "force" => [] }.freeze
+      PARTS = { "restrike" => %w[after_ms length_ms], "bounce" => %w[gap_ms], "drop_out" => %w[gap_ms], "brush" => %w[length_ms],
+                "force" => [] }.freeze
       # Single numbers, with their range.
-      NUMBERS = { "chance" => 0..1, "per_second" => 0..50, "press" => 0.05..1, "wobble" => 0..0.5, "rest" => 0..1, "carry" => 0..1 }.freeze
-      WHICH = { "restrike" => %w[chance], "bounce" => %w[chance], "drop_out" => %w[per_second], "brush" => %w[chance], "force" => %w[press wobble] }.freeze
+      NUMBERS = { "chance" => 0..1, "per_second" => 0..50, "press" => 0.05..1, "wobble" => 0..0.5, "rest" => 0..1,
+                  "carry" => 0..1 }.freeze
+      WHICH = { "restrike" => %w[chance], "bounce" => %w[chance], "drop_out" => %w[per_second], "brush" => %w[chance],
+                "force" => %w[press wobble] }.freeze
       MAY = { "force" => %w[rest carry] }.freeze
       MEDIAN = 1..20_000
       SPREAD = 0..2
@@ -26,7 +29,9 @@ module Kippen
       # Returns the hands as they stand in the document.
       def hands
         objects(@document, "hands", Limits::HANDS).map do |item, pointer|
-          @faults.add("#{pointer}/id", Words.say(:must_be_like, value: Faults.show(item["id"]), allowed: Ids::ALLOWED)) unless Ids.ok?(item["id"])
+          unless Ids.ok?(item["id"])
+            @faults.add("#{pointer}/id", Words.say(:must_be_like, value: Faults.show(item["id"]), allowed: Ids::ALLOWED))
+          end
           words(item, "name", pointer)
           NEEDED.each { |name| distribution(item[name], "#{pointer}/#{name}") }
           number(item["slowing"], SLOWING, "#{pointer}/slowing") if item.key?("slowing")

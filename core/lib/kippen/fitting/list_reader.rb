@@ -33,7 +33,9 @@ module Kippen
       # Kinds that somebody made, as far as they can be read: { id => Kinds::Kind }.
       def kinds
         @kinds ||= begin
-          found = objects(@document, "kinds", Limits::KINDS).filter_map { |item, pointer| Kinds::Reader.read(item, @faults, pointer) }
+          found = objects(@document, "kinds", Limits::KINDS).filter_map do |item, pointer|
+            Kinds::Reader.read(item, @faults, pointer)
+          end
           unique("/kinds", found)
           found.to_h { |kind| [kind.id, kind] }.freeze
         end
@@ -53,7 +55,8 @@ module Kippen
           id = id(item, pointer, reserved: BASE) or next
           otherwise = choice(item, "otherwise", OTHERWISE, pointer, default: "base")
           counting = choice(item, "counting", COUNTING, pointer, default: "by_gap")
-          Mode.new(id:, name: words(item, "name", pointer), otherwise:, counting:, shortlist: optional_id(item, "shortlist", pointer)).freeze
+          Mode.new(id:, name: words(item, "name", pointer), otherwise:, counting:,
+                   shortlist: optional_id(item, "shortlist", pointer)).freeze
         end
         unique("/modes", found)
         found.freeze
@@ -80,16 +83,20 @@ module Kippen
         id = id(item, pointer) or return
         host = device_host(item, pointer, hosts)
         off = flag(item, "off", pointer)
-        found = objects(item, "buttons", Limits::BUTTONS, pointer).filter_map { |button, at| button(button, at, device: id, host:, off:) }
+        found = objects(item, "buttons", Limits::BUTTONS, pointer).filter_map do |button, at|
+          button(button, at, device: id, host:, off:)
+        end
         unique("#{pointer}/buttons", found)
         Device.new(id:, name: words(item, "name", pointer), host:, off:, buttons: found.freeze, **facts(item, pointer)).freeze
       end
 
       # What is known of a device besides its buttons.
       def facts(item, pointer)
-        { kind: optional_id(item, "kind", pointer), own_kind: kinds[item["kind"]], variant: optional_id(item, "variant", pointer), seat: seat(item, pointer),
+        { kind: optional_id(item, "kind", pointer), own_kind: kinds[item["kind"]],
+          variant: optional_id(item, "variant", pointer), seat: seat(item, pointer),
           version: words(item, "version", pointer), version_at: words(item, "version_at", pointer), ready: ready(item, pointer),
-          worked_with: words(item, "worked_with", pointer), mounting: words(item, "mounting", pointer), posture: words(item, "posture", pointer),
+          worked_with: words(item, "worked_with", pointer), mounting: words(item, "mounting", pointer),
+          posture: words(item, "posture", pointer),
           battery: battery(item, pointer), corrected: CorrectedDevice.read(item, pointer, @faults) }
       end
 
@@ -117,7 +124,9 @@ module Kippen
 
       def ready(item, pointer)
         done = item.fetch("ready", {})
-        right = done.is_a?(Hash) && done.size <= Limits::STEPS && done.values.all? { |step| step.is_a?(Hash) && step.values.all? { |value| value.nil? || value.is_a?(String) } }
+        right = done.is_a?(Hash) && done.size <= Limits::STEPS && done.values.all? do |step|
+          step.is_a?(Hash) && step.values.all? { |value| value.nil? || value.is_a?(String) }
+        end
         right ? done : @faults.add("#{pointer}/ready", Words.say(:must_object_steps_each_with)) || {}
       end
 
@@ -148,7 +157,8 @@ module Kippen
         @count += 1
         Button.new(ref: "#{device}/#{id}", id:, kind:, host:, device:, off:, index: @count - 1,
                    name: words(item, "name", pointer), print: words(item, "print", pointer), builtin: does,
-                   signal: optional_id(item, "signal", pointer), codes: codes(item, pointer), worked_with: words(item, "worked_with", pointer),
+                   signal: optional_id(item, "signal", pointer), codes: codes(item, pointer),
+                   worked_with: words(item, "worked_with", pointer),
                    corrected:).freeze
       end
 
@@ -169,7 +179,9 @@ module Kippen
       # As listeners name what they hear.
       def codes(item, pointer)
         list = item.fetch("codes", [])
-        right = list.is_a?(Array) && list.size <= Limits::CODES && list.all? { |code| code.is_a?(String) && code.length.between?(1, Limits::NAME_CHARACTERS) }
+        right = list.is_a?(Array) && list.size <= Limits::CODES && list.all? do |code|
+          code.is_a?(String) && code.length.between?(1, Limits::NAME_CHARACTERS)
+        end
         right ? list.freeze : @faults.add("#{pointer}/codes", Words.say(:must_array_most_sources, most: Limits::CODES)) || []
       end
 

@@ -11,7 +11,8 @@ module Kippen
         value = item.fetch(key, default)
         return value if allowed.include?(value)
 
-        @faults.add("#{pointer}/#{key}", Words.say(:must_be_one_of, value: Faults.show(value), values: allowed.join(", "))) || default
+        @faults.add("#{pointer}/#{key}", Words.say(:must_be_one_of, value: Faults.show(value), values: allowed.join(", "))) ||
+          default
       end
 
       def flag(item, key, pointer)
@@ -35,7 +36,8 @@ module Kippen
         return value if value.nil? && !needed
         return value if value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS && !(needed && value.strip.empty?)
 
-        @faults.add("#{pointer}/#{key}", Words.say(:must_be_text_from_to, needed: needed ? 1 : 0, characters: Limits::NAME_CHARACTERS))
+        @faults.add("#{pointer}/#{key}",
+                    Words.say(:must_be_text_from_to, needed: needed ? 1 : 0, characters: Limits::NAME_CHARACTERS))
       end
 
       # Tells ids that are used more than once among what was read.

@@ -28,7 +28,8 @@ module Kippen
     # corrected – what somebody put right about it in place of what its kind says, see CorrectedReader; or nil
     # codes   – sources that a listener hears it by, where it was found by pressing: ["key:F6"]
     # index   – its place in the fitting's order, which settles ties in the engine
-    Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, :signal, :codes, :worked_with, :corrected,
+    Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, :signal, :codes, :worked_with,
+                        :corrected,
                         keyword_init: true) do
       # What stands on it, or nil; whoever wrote "none" meant that nothing does.
       def printed = NO_PRINT.include?(print.to_s.strip.downcase) ? nil : print

@@ -39,9 +39,14 @@ module Kippen
       def check(device)
         carrier = @devices[device.seat.device]
         where = "/devices"
-        return @faults.add(where, Words.say(:sits_on_which_not_there, device: device.id, device_2: Faults.show(device.seat.device))) unless carrier
+        unless carrier
+          carrier = Faults.show(device.seat.device)
+          return @faults.add(where, Words.say(:sits_on_which_not_there, device: device.id, device_2: carrier))
+        end
 
-        @faults.add(where, Words.say(:sits_on_which_on_another, device: device.id, carrier: carrier.id)) unless carrier.host == device.host
+        unless carrier.host == device.host
+          @faults.add(where, Words.say(:sits_on_which_on_another, device: device.id, carrier: carrier.id))
+        end
         @faults.add(where, Words.say(:sits_on_itself, device: device.id)) if circle?(device)
       end
 

@@ -34,18 +34,23 @@ module Kippen
       private
 
       def shortlist(item, pointer)
-        return @faults.add("#{pointer}/id", Words.say(:must_be_like, value: Faults.show(item["id"]), allowed: Ids::ALLOWED)) unless Ids.ok?(item["id"])
+        unless Ids.ok?(item["id"])
+          return @faults.add("#{pointer}/id", Words.say(:must_be_like, value: Faults.show(item["id"]), allowed: Ids::ALLOWED))
+        end
 
         host = item.fetch("host") { @hosts.first }
         @faults.add("#{pointer}/host", Words.say(:unknown_host, host: Faults.show(host))) unless @hosts.include?(host)
         items = objects(item, "items", ITEMS, pointer).filter_map { |one, at| line(one, at) }
-        Shortlist.new(id: item["id"], name: words(item, "name", pointer), host:, works: choice(item, "works", WORKS, pointer, default: "open"),
+        Shortlist.new(id: item["id"], name: words(item, "name", pointer), host:,
+                      works: choice(item, "works", WORKS, pointer, default: "open"),
                       locked: flag(item, "locked", pointer), items: items.freeze).freeze
       end
 
       def line(item, pointer)
         action = item["action"]
-        return @faults.add("#{pointer}/action", Words.say(:must_object_with_kind)) unless action.is_a?(Hash) && action["kind"].is_a?(String)
+        unless action.is_a?(Hash) && action["kind"].is_a?(String)
+          return @faults.add("#{pointer}/action", Words.say(:must_object_with_kind))
+        end
 
         ShortlistItem.new(action:, name: words(item, "name", pointer)).freeze
       end
@@ -57,7 +62,8 @@ module Kippen
       end
 
       def quiet(hours)
-        return if hours.nil? || (hours.is_a?(Hash) && hours.values_at("from", "to").all? { |time| time.is_a?(String) && Cues::TIME.match?(time) })
+        times = hours.is_a?(Hash) ? hours.values_at("from", "to") : [nil]
+        return if hours.nil? || times.all? { |time| time.is_a?(String) && Cues::TIME.match?(time) }
 
         @faults.add("/cues/quiet", Words.say(:must_be_from_to_times))
       end

@@ -32,7 +32,8 @@ module Kippen
         place = one_of(item, "place", @places, pointer, default: EVERYWHERE)
         Want.new(id:, what:, place:, hosts: hosts(item, pointer), times_a_day: times(item, pointer),
                  wrong: choice(item, "wrong", WRONG, pointer, default: "nuisance"), asked_by: words(item, "asked_by", pointer),
-                 importance: choice(item, "importance", IMPORTANCE, pointer, default: "should"), action: action(item, pointer)).freeze
+                 importance: choice(item, "importance", IMPORTANCE, pointer, default: "should"),
+                 action: action(item, pointer)).freeze
       end
 
       def hosts(item, pointer)

@@ -64,7 +64,8 @@ module Kippen
         time = TIME.match?(text) ? Integer(text, 10) : nil
         return time if time && time <= Limits::LATEST_US
 
-        bad(Words.say(:t_us_must_whole_number, to: Limits::LATEST_US, given: Faults.show(text.dup.force_encoding(Encoding::UTF_8))))
+        bad(Words.say(:t_us_must_whole_number, to: Limits::LATEST_US,
+                                               given: Faults.show(text.dup.force_encoding(Encoding::UTF_8))))
       end
 
       # A row whose rest has not been met yet: read with all care, then remembered.

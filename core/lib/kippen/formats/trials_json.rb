@@ -15,7 +15,9 @@ module Kippen
       # Is this a trace, rows of [µs, event] in the order of their times?
       def self.trace?(rows, kind)
         reader = new({})
-        rows.is_a?(Array) && rows.all? { |row| reader.send(:row?, row, kind) } && rows.each_cons(2).all? { |one, other| one[0] <= other[0] }
+        rows.is_a?(Array) && rows.all? { |row| reader.send(:row?, row, kind) } && rows.each_cons(2).all? do |one, other|
+          one[0] <= other[0]
+        end
       end
 
       def initialize(document)
@@ -30,7 +32,8 @@ module Kippen
         button = object("button")
         kind = one_of(button["kind"] || "contact", EVENTS.keys, "/button/kind")
         offered = offered()
-        read = Tuning::Series.new(button_id: button["id"], kind:, offered:, given: given, settable: settable, double_click_ms: double_click(offered),
+        read = Tuning::Series.new(button_id: button["id"], kind:, offered:, given: given, settable: settable,
+                                  double_click_ms: double_click(offered),
                                   trials: trials(kind, offered), timing_from: timing_from)
         @faults.raise_any
         read.freeze
@@ -54,7 +57,8 @@ module Kippen
         sorts = [Tuning::GESTURES, Tuning::PASS_THROUGH]
         return given if given.is_a?(Array) && given.any? && given.uniq == given && sorts.any? { |sort| (given - sort).empty? }
 
-        @faults.add("/offered", Words.say(:must_be_an_array_of, allowed: sorts.map { |sort| sort.join(", ") }.join(Words.say(:or_of)))) || %w[tap]
+        @faults.add("/offered", Words.say(:must_be_an_array_of,
+                                          allowed: sorts.map { |sort| sort.join(", ") }.join(Words.say(:or_of)))) || %w[tap]
       end
 
       def given
@@ -81,7 +85,9 @@ module Kippen
 
       def settable
         object("settable").each do |name, allowed|
-          next @faults.add("/settable/#{name}", Words.say(:unknown_setting, setting: Faults.show(name))) unless Fitting::Timing::SETTINGS.key?(name)
+          unless Fitting::Timing::SETTINGS.key?(name)
+            next @faults.add("/settable/#{name}", Words.say(:unknown_setting, setting: Faults.show(name)))
+          end
 
           @faults.add("/settable/#{name}", Words.say(:must_be_settable)) unless settable?(name, allowed)
         end
@@ -92,7 +98,9 @@ module Kippen
 
         legal = ->(value) { Fitting::Timing.fault(Fitting::Timing::SETTINGS[name], value).nil? }
         return legal[allowed["fixed"]] if allowed.key?("fixed")
-        return allowed["values"].is_a?(Array) && allowed["values"].any? && allowed["values"].all?(&legal) if allowed.key?("values")
+        if allowed.key?("values")
+          return allowed["values"].is_a?(Array) && allowed["values"].any? && allowed["values"].all?(&legal)
+        end
 
         from, to, step = allowed.values_at("from", "to", "step")
         [from, to, step].all?(Numeric) && legal[from] && legal[to] && from <= to && step.positive?
@@ -110,7 +118,9 @@ module Kippen
       def trials(kind, offered)
         list = @document.fetch("trials", [])
         return @faults.add("/trials", Words.say(:must_be_an_array)) || [] unless list.is_a?(Array)
-        return @faults.add("/trials", Words.say(:has_items_most_are_taken, items: list.size, most: MOST)) || [] if list.size > MOST
+        if list.size > MOST
+          return @faults.add("/trials", Words.say(:has_items_most_are_taken, items: list.size, most: MOST)) || []
+        end
 
         list.each_with_index.filter_map { |item, index| trial(item, kind, offered, "/trials/#{index}") }.freeze
       end
@@ -124,13 +134,17 @@ module Kippen
         right = weight.is_a?(Numeric) && weight.positive? && weight <= 1000
         @faults.add("#{pointer}/weight", Words.say(:must_be_a_number, value: Faults.show(weight))) unless right
         rows = rows(item["trace"], kind, pointer)
-        @faults.add("#{pointer}/at", Words.say(:must_be_a_time, value: Faults.show(item["at"]))) unless item["at"].nil? || time?(item["at"])
+        unless item["at"].nil? || time?(item["at"])
+          @faults.add("#{pointer}/at", Words.say(:must_be_a_time, value: Faults.show(item["at"])))
+        end
         Tuning::Trial.new(intended:, rows:, weight:, data: item).freeze if rows && item["counted"] != false
       end
 
       def rows(trace, kind, pointer)
         return @faults.add("#{pointer}/trace", Words.say(:must_be_an_array)) unless trace.is_a?(Array)
-        return @faults.add("#{pointer}/trace", Words.say(:has_items_most_are_taken, items: trace.size, most: MOST_ROWS)) if trace.size > MOST_ROWS
+        if trace.size > MOST_ROWS
+          return @faults.add("#{pointer}/trace", Words.say(:has_items_most_are_taken, items: trace.size, most: MOST_ROWS))
+        end
 
         last = 0
         right = trace.all? { |row| row?(row, kind) && row[0] >= last && (last = row[0]) }
@@ -138,7 +152,10 @@ module Kippen
       end
 
       def row?(row, kind)
-        return false unless row.is_a?(Array) && row[0].is_a?(Integer) && row[0].between?(0, Limits::LATEST_US) && EVENTS.fetch(kind).include?(row[1])
+        unless row.is_a?(Array) && row[0].is_a?(Integer) && row[0].between?(0, Limits::LATEST_US) &&
+               EVENTS.fetch(kind).include?(row[1])
+          return false
+        end
 
         kind == "force" ? row.size == 3 && row[2].is_a?(Numeric) && row[2].between?(0, 1) : row.size == 2
       end

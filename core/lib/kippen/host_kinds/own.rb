@@ -3,7 +3,8 @@
 module Kippen
   class HostKinds
     # What a service says of hosts of a sort, in the form of core/data/hosts.json, as far as it says anything:
-    # { "kippen" => "hosts/1", "hosts" => [{ "system", "shortlist" => { "most" }, "steps" => { "most" }, "keeps" => [{ "keys", "why" }] }…] }.
+    # { "kippen" => "hosts/1", "hosts" => [{ "system", "shortlist" => { "most" }, "steps" => { "most" }, "keeps" => [{ "keys",
+    # "why" }] }…] }.
     # What else such a file has is kept and not asked.
     module Own
       EMPTY = { "kippen" => FORMAT, "hosts" => [].freeze }.freeze
@@ -29,12 +30,17 @@ module Kippen
       def of_one(host, faults, pointer)
         systems = Fitting::ListReader::SYSTEMS
         unless systems.include?(host["system"])
-          faults.add("#{pointer}/system", Words.say(:must_be_one_of, value: Faults.show(host["system"]), values: systems.join(", ")))
+          faults.add("#{pointer}/system",
+                     Words.say(:must_be_one_of, value: Faults.show(host["system"]), values: systems.join(", ")))
         end
-        %w[shortlist steps].each { |part| faults.add("#{pointer}/#{part}", Words.say(:must_be_an_object)) unless host[part].nil? || host[part].is_a?(Hash) }
+        %w[shortlist steps].each do |part|
+          faults.add("#{pointer}/#{part}", Words.say(:must_be_an_object)) unless host[part].nil? || host[part].is_a?(Hash)
+        end
         own = Faults.new
         Fitting::CorrectedHost.read({ "corrected" => said(host) }, "", own)
-        own.to_a.each { |fault| faults.add("#{pointer}#{WHERE.fetch(fault.where) { fault.where.delete_prefix("/corrected") }}", fault.message) }
+        own.to_a.each do |fault|
+          faults.add("#{pointer}#{WHERE.fetch(fault.where) { fault.where.delete_prefix("/corrected") }}", fault.message)
+        end
       end
 
       WHERE = { "/corrected/lines" => "/shortlist/most", "/corrected/steps" => "/steps/most" }.freeze

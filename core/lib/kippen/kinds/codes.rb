@@ -17,7 +17,9 @@ module Kippen
       # Takes the JSON texts of both tables.
       def self.read(keys, buttons)
         documents = [keys, buttons].map { |text| Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES) }
-        documents.each { |document| raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document["kippen"] == FORMAT }
+        documents.each do |document|
+          raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document["kippen"] == FORMAT
+        end
         new(documents[0].fetch("keys"), documents[1].fetch("buttons"))
       end
 
@@ -26,7 +28,8 @@ module Kippen
       def initialize(keys, buttons)
         @keys = keys.freeze
         @buttons = buttons.freeze
-        @by_source = [*keys.filter_map { |row| row["w3c"] && ["key:#{row["w3c"]}", row] }, *buttons.map { |row| [row["source"], row] }].to_h.freeze
+        @by_source = [*keys.filter_map { |row| row["w3c"] && ["key:#{row["w3c"]}", row] },
+                      *buttons.map { |row| [row["source"], row] }].to_h.freeze
         freeze
       end
 
@@ -35,7 +38,8 @@ module Kippen
         row = @by_source[Codes.general(source)]
         return Heard.new(source:, name: Codes.plain(source), known: false, codes: Codes.w3c_only(source)).freeze unless row
 
-        Heard.new(source:, name: Codes.named(source, row), known: true, codes: Codes.of(source, row), kept: row["kept"], note: row["note"]).freeze
+        Heard.new(source:, name: Codes.named(source, row), known: true, codes: Codes.of(source, row), kept: row["kept"],
+                  note: row["note"]).freeze
       end
 
       # Whatever its number, a gamepad is a gamepad.

@@ -6,7 +6,8 @@ module Kippen
     class KindButton
       include Fitting::Members
 
-      MEMBERS = %w[id name kind at print role mirror builtin builtin_action held_back heard signals counts is why claims gestures].freeze
+      MEMBERS = %w[id name kind at print role mirror builtin builtin_action held_back heard signals counts is why claims
+                   gestures].freeze
       HEARD = %w[browser recording stand_in variants after].freeze
       # What it does by itself as an action: only what a stand-in can do without asking.
       ACTIONS = %w[click scroll volume media system keys].freeze
@@ -30,13 +31,21 @@ module Kippen
 
       def fault(where, key, **parts) = @faults.add(where, Words.say(key, **parts))
       def text?(value) = value.is_a?(String) && value.length <= Limits::NAME_CHARACTERS
-      def id(value, where) = Fitting::Ids.ok?(value) || fault(where, :must_be_like, value: Faults.show(value), allowed: Fitting::Ids::ALLOWED)
+
+      def id(value, where)
+        Fitting::Ids.ok?(value) || fault(where, :must_be_like, value: Faults.show(value), allowed: Fitting::Ids::ALLOWED)
+      end
 
       def does(button, at)
         fault("#{at}/builtin", :is_missing) unless button.key?("builtin")
-        fault("#{at}/held_back", :must_be_true_or_false, value: Faults.show(button["held_back"])) unless [true, false].include?(button["held_back"])
+        unless [true, false].include?(button["held_back"])
+          fault("#{at}/held_back", :must_be_true_or_false, value: Faults.show(button["held_back"]))
+        end
         action = button["builtin_action"]
-        return if action.nil? || (action.is_a?(Hash) && ACTIONS.include?(action["kind"]) && action.values.all? { |one| one.is_a?(String) && one.length <= 40 })
+        if action.nil? || (action.is_a?(Hash) && ACTIONS.include?(action["kind"]) &&
+                           action.values.all? { |one| one.is_a?(String) && one.length <= 40 })
+          return
+        end
 
         fault("#{at}/builtin_action", :no_builtin_action, values: ACTIONS.join(", "))
       end
@@ -59,15 +68,22 @@ module Kippen
         (heard.keys - HEARD).each { |name| fault("#{at}/#{name}", :not_known_here) }
         fault("#{at}/browser", :wrong_list, most: 20) unless sources?(heard["browser"])
         fault("#{at}/recording", :wrong_list, most: 20) unless strings?(heard["recording"], Reader::CODE)
-        fault("#{at}/stand_in", :must_be_true_or_false, value: Faults.show(heard["stand_in"])) unless [true, false].include?(heard["stand_in"])
+        unless [true, false].include?(heard["stand_in"])
+          fault("#{at}/stand_in", :must_be_true_or_false, value: Faults.show(heard["stand_in"]))
+        end
         %w[variants after].each do |key|
           other = heard.fetch(key, {})
-          fault("#{at}/#{key}", :must_be_an_object) unless other.is_a?(Hash) && other.all? { |id, list| Fitting::Ids.ok?(id) && sources?(list) }
+          unless other.is_a?(Hash) && other.all? { |id, list| Fitting::Ids.ok?(id) && sources?(list) }
+            fault("#{at}/#{key}", :must_be_an_object)
+          end
         end
       end
 
       def sources?(list) = strings?(list, Reader::SOURCE)
-      def strings?(list, pattern) = list.is_a?(Array) && list.size <= 20 && list.all? { |one| one.is_a?(String) && one.match?(pattern) }
+
+      def strings?(list, pattern)
+        list.is_a?(Array) && list.size <= 20 && list.all? { |one| one.is_a?(String) && one.match?(pattern) }
+      end
 
       def signals(button, at)
         list = button["signals"]

@@ -25,7 +25,9 @@ module Kippen
       def check_part(carries, at)
         (carries.keys - %w[gestures settable modes by at]).each { |name| fault("#{at}/#{name}", :not_known_here) }
         gestures(carries["gestures"], "#{at}/gestures") if carries.key?("gestures")
-        fault("#{at}/modes", :must_whole_number, from: 0, to: Limits::MODES) unless !carries.key?("modes") || whole?(carries["modes"], 0, Limits::MODES)
+        unless !carries.key?("modes") || whole?(carries["modes"], 0, Limits::MODES)
+          fault("#{at}/modes", :must_whole_number, from: 0, to: Limits::MODES)
+        end
         settings = carries.fetch("settable", {})
         settable(settings.is_a?(Hash) ? settings.compact : settings, "#{at}/settable")
       end
@@ -54,7 +56,9 @@ module Kippen
           setting = Fitting::Timing::SETTINGS[name]
           next fault("#{at}/#{name}", :not_known_here) unless setting
 
-          fault("#{at}/#{name}", :no_settable) unless allowed.is_a?(Hash) && values(allowed)&.none? { |value| Fitting::Timing.fault(setting, value) }
+          unless allowed.is_a?(Hash) && values(allowed)&.none? { |value| Fitting::Timing.fault(setting, value) }
+            fault("#{at}/#{name}", :no_settable)
+          end
         end
       end
 

@@ -26,7 +26,8 @@ module Kippen
       # item – a JSON object
       def carried(item)
         stop = @refs[item["action"]["stop"]] if Steps.of(item["action"])
-        item.merge("button" => @refs.fetch(item["button"]), "action" => stop ? item["action"].merge("stop" => stop) : item["action"])
+        item.merge("button" => @refs.fetch(item["button"]),
+                   "action" => stop ? item["action"].merge("stop" => stop) : item["action"])
       end
 
       # Buttons of the first device that have no match on the second.

@@ -19,7 +19,8 @@ module Kippen
       PATH = /\AM[MLHVCSQTAZmlhvcsqtaz0-9 ,.eE+-]{0,2000}\z/
       SOURCE = /\A(key|pointer|pen|touch|wheel|gamepad):[\x21-\x7e]{1,60}\z/
       CODE = /\A(KEY|BTN|REL|ABS)_[A-Z0-9_]{1,40}\z/
-      MEMBERS = %w[kippen id name words box outline sits_on belongs itself many takes seats versions variants opposite buttons hosts ready edition by at].freeze
+      MEMBERS = %w[kippen id name words box outline sits_on belongs itself many takes seats versions variants opposite buttons
+                   hosts ready edition by at].freeze
       NUMBERS = { "rect" => 5, "ellipse" => 4 }.freeze
 
       # data – a parsed JSON value; returns a Kind, or nil where faults were added
@@ -70,13 +71,15 @@ module Kippen
       def fault(where, key, **parts) = @faults.add(where, Words.say(key, **parts))
 
       def ids(item, key, pointer)
-        Fitting::Ids.ok?(item[key]) || fault("#{pointer}/#{key}", :must_be_like, value: Faults.show(item[key]), allowed: Fitting::Ids::ALLOWED)
+        Fitting::Ids.ok?(item[key]) ||
+          fault("#{pointer}/#{key}", :must_be_like, value: Faults.show(item[key]), allowed: Fitting::Ids::ALLOWED)
       end
 
       # Longer than a name, and never needed.
       def text(item, key, pointer)
         value = item[key]
-        value.nil? || (value.is_a?(String) && value.length <= TEXT) || fault("#{pointer}/#{key}", :must_be_text_from_to, needed: 0, characters: TEXT)
+        value.nil? || (value.is_a?(String) && value.length <= TEXT) ||
+          fault("#{pointer}/#{key}", :must_be_text_from_to, needed: 0, characters: TEXT)
       end
 
       def needed_text(item, key, pointer)
@@ -108,7 +111,9 @@ module Kippen
         list(data, "versions", pointer) { |one| one.is_a?(String) && one.length.between?(1, 40) }
         choice(data, "belongs", SYSTEMS, pointer) if data.key?("belongs")
         opposite = data.fetch("opposite", {})
-        fault("#{pointer}/opposite", :must_be_an_object) unless opposite.is_a?(Hash) && opposite.to_a.flatten.all? { |one| Fitting::Ids.ok?(one) }
+        return if opposite.is_a?(Hash) && opposite.to_a.flatten.all? { |one| Fitting::Ids.ok?(one) }
+
+        fault("#{pointer}/opposite", :must_be_an_object)
       end
 
       # { id => button } of those that can be read.
@@ -119,7 +124,9 @@ module Kippen
         ids = found.map { |button, _| button["id"] }
         ids.tally.each { |id, times| fault("#{pointer}/buttons", :id_used_times, id: id.inspect, what: times) if times > 1 }
         found.each do |button, at|
-          fault("#{at}/mirror", :no_such_button, id: Faults.show(button["mirror"])) if button["mirror"] && !ids.include?(button["mirror"])
+          if button["mirror"] && !ids.include?(button["mirror"])
+            fault("#{at}/mirror", :no_such_button, id: Faults.show(button["mirror"]))
+          end
         end
         found.to_h { |button, _| [button["id"], button] }
       end
@@ -142,7 +149,9 @@ module Kippen
       end
 
       def hosts(hosts, pointer)
-        return fault(pointer, :must_name_systems, values: SYSTEMS.join(", ")) unless hosts.is_a?(Hash) && hosts.any? && (hosts.keys - SYSTEMS).empty?
+        unless hosts.is_a?(Hash) && hosts.any? && (hosts.keys - SYSTEMS).empty?
+          return fault(pointer, :must_name_systems, values: SYSTEMS.join(", "))
+        end
 
         hosts.each { |system, carries| KindHost.new(@faults).check(carries, "#{pointer}/#{system}") }
       end

@@ -10,7 +10,8 @@ module Kippen
       # needs – titles of the steps that come first and are still open
       # changed_from – the version it was done in, where it is open again since
       # can_see – may Kippen see for itself that it is done
-      Step = Struct.new(:id, :title, :how, :see, :if_not, :part, :stops, :state, :needs, :by, :at, :changed_from, :can_see, :becomes, keyword_init: true)
+      Step = Struct.new(:id, :title, :how, :see, :if_not, :part, :stops, :state, :needs, :by, :at, :changed_from, :can_see,
+                        :becomes, keyword_init: true)
       # A press that was heard: button – its id within the device; held_us; at – a time in ISO 8601; stands_in – what
       # was pressed only stands for the button, and can't have been the button itself
       Contact = Struct.new(:button, :held_us, :at, :stands_in, keyword_init: true)
@@ -30,7 +31,9 @@ module Kippen
 
       # { what several steps of which one is enough are called => their ids }
       def self.ways(steps)
-        steps.select { |step| step["one_of"] }.group_by { |step| step["one_of"] }.transform_values { |same| same.map { |step| step["id"] } }
+        steps.select { |step| step["one_of"] }.group_by { |step| step["one_of"] }.transform_values do |same|
+          same.map { |step| step["id"] }
+        end
       end
 
       def open = steps.reject { |step| %w[done seen].include?(step.state) }
@@ -78,17 +81,23 @@ module Kippen
       end
 
       # Only the button itself can have done what holding it does.
-      def holds?(contact, held) = !contact.stands_in && contact.held_us.to_i >= held["ms"] * 1000 && contact.button == held["button"]
+      def holds?(contact, held)
+        !contact.stands_in && contact.held_us.to_i >= held["ms"] * 1000 && contact.button == held["button"]
+      end
 
       # id – of a step, or what several of which one is enough are called
       def finished?(id)
         (@ways[id] || [id]).any? { |step| %w[done seen].include?(@done.fetch(step, ["done"]).first) }
       end
 
-      def title(id) = @ways.key?(id) ? @ways[id].map { |way| @titles.fetch(way) }.join(Words.say(:one_or_other)) : @titles.fetch(id)
+      def title(id)
+        @ways.key?(id) ? @ways[id].map { |way| @titles.fetch(way) }.join(Words.say(:one_or_other)) : @titles.fetch(id)
+      end
 
       def otherwise_done?(step, asked)
-        step["one_of"] && !finished?(step["id"]) && asked.any? { |other| other["one_of"] == step["one_of"] && finished?(other["id"]) }
+        step["one_of"] && !finished?(step["id"]) && asked.any? do |other|
+          other["one_of"] == step["one_of"] && finished?(other["id"])
+        end
       end
 
       def step(step)

@@ -56,7 +56,8 @@ module Kippen
       private
 
       def sources_of(kind)
-        kind.buttons_of_all.flat_map { |button| (button["heard"] || {}).fetch("browser", []) }.map { |one| Codes.general(one) }.uniq
+        kind.buttons_of_all.flat_map { |button| (button["heard"] || {}).fetch("browser", []) }.map { |one| Codes.general(one) }
+          .uniq
       end
 
       def note(source, candidate)

@@ -26,7 +26,8 @@ module Kippen
         return unless touch.bounce
 
         since, needed = touch.bounce
-        { "guard" => "bounce", "from" => timing.bounce_guard_from, "since_us" => since, "needed_us" => needed, "passed" => since >= needed }
+        { "guard" => "bounce", "from" => timing.bounce_guard_from, "since_us" => since, "needed_us" => needed,
+          "passed" => since >= needed }
       end
 
       def self.brush(touch)
@@ -58,7 +59,8 @@ module Kippen
 
       def self.candidate(candidate)
         assignment = candidate.assignment
-        { "assignment" => assignment.index, "gesture" => assignment.gesture, "place" => assignment.place, "mode" => assignment.mode,
+        { "assignment" => assignment.index, "gesture" => assignment.gesture, "place" => assignment.place,
+          "mode" => assignment.mode,
           "result" => candidate.result }
       end
       private_class_method :touch, :bounce, :brush, :burst, :outcome, :candidate

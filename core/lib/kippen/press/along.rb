@@ -15,7 +15,9 @@ module Kippen
       end
 
       # The Lanes, as they are, of those buttons of a Fitting::Device that share the time.
-      def shared(device) = device.buttons.reject { |button| @fitting.own_timing(button).key?(@setting) }.map { |button| lane(button) }
+      def shared(device)
+        device.buttons.reject { |button| @fitting.own_timing(button).key?(@setting) }.map { |button| lane(button) }
+      end
 
       # Of one button, which would have the time for its own.
       def own(button) = [lane(button).owning(@setting)]

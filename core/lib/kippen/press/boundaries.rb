@@ -17,12 +17,15 @@ module Kippen
       # timing – a Fitting::Timing; own – the settings that are a button's own. Returns [Boundary].
       def of(timing, own: [])
         filter = WHERE_IN_FORCE.select { |name, _| timing[Fitting::Timing::SETTINGS.fetch(name).field].positive? }
-        ALWAYS.merge(filter).map { |name, stretch| boundary(name, counted_from_press?(timing, name) ? "held" : stretch, timing, own) }
+        ALWAYS.merge(filter).map do |name, stretch|
+          boundary(name, counted_from_press?(timing, name) ? "held" : stretch, timing, own)
+        end
       end
 
       def boundary(name, stretch, timing, own)
         setting = Fitting::Timing::SETTINGS.fetch(name)
-        Boundary.new(setting: name, stretch:, value_us: timing[setting.field], from_us: setting.range.begin * 1000, to_us: setting.range.end * 1000,
+        Boundary.new(setting: name, stretch:, value_us: timing[setting.field], from_us: setting.range.begin * 1000,
+                     to_us: setting.range.end * 1000,
                      own: own.include?(name) || own.include?(COUNTED_FROM[name]))
       end
 

@@ -52,7 +52,9 @@ module Kippen
         hosts = @fitting.hosts
         id = source.empty? && hosts.size == 1 ? hosts.first.id : source
         refuse(Words.say(:unknown_host, host: Faults.show(source))) unless hosts.any? { |host| host.id == id }
-        refuse(Words.say(:takes_app_app_part_nothing, kind:, value: Faults.show(value))) unless value.empty? || Fitting::Ids.spot?(value)
+        unless value.empty? || Fitting::Ids.spot?(value)
+          refuse(Words.say(:takes_app_app_part_nothing, kind:, value: Faults.show(value)))
+        end
         [kind.to_sym, id, value]
       end
 

@@ -85,7 +85,9 @@ module Kippen
         choice = @choice.dup
         choice.kind = :assigned
         choice.while_held = Press::Resolver.of(@fitting).while_held?(@mode)
-        choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: { "kind" => "builtin" }, at_once: !held_back) if @choice.kind == :builtin
+        if @choice.kind == :builtin
+          choice.tap ||= Fitting::Assignment.new(gesture: "tap", action: { "kind" => "builtin" }, at_once: !held_back)
+        end
         gesture == "long_press" ? choice.long = assignment : choice[gesture] = assignment
         choice.top = [choice.tap, choice.double_tap, choice.triple_tap].rindex(&:itself)&.succ || 0
         choice
@@ -150,7 +152,8 @@ module Kippen
       def assigned = [@choice.tap, @choice.double_tap, @choice.triple_tap, @choice.long].compact
 
       def chip(gesture, assignment)
-        Chip.new(gesture:, stretch: STRETCH.fetch(gesture), wait: (@waits.fetch(gesture) unless impossible.include?(gesture)), origin: origin(assignment),
+        Chip.new(gesture:, stretch: STRETCH.fetch(gesture), wait: (@waits.fetch(gesture) unless impossible.include?(gesture)),
+                 origin: origin(assignment),
                  place: assignment&.place, mode: assignment&.mode, action: assignment&.action, off: false)
       end
 

@@ -92,7 +92,9 @@ module Kippen
         room = long - @timing.brush_guard_us
         return Limit.new(gesture: "tap", how: "impossible", reasons: %w[brush_guard long_press]) if room <= 0
 
-        Limit.new(gesture: "tap", how: "hardly", reasons: %w[brush_guard long_press], held_us: [@timing.brush_guard_us, long - 1]) if room < HARDLY_ROOM_US
+        return unless room < HARDLY_ROOM_US
+
+        Limit.new(gesture: "tap", how: "hardly", reasons: %w[brush_guard long_press], held_us: [@timing.brush_guard_us, long - 1])
       end
 
       def counts

@@ -11,15 +11,18 @@ module Kippen
 
       # Takes a Stories::Story; returns a Hash.
       def save(story)
-        { "touches" => story.touches.map { |touch| save_touch(touch) }, "rows" => story.rows.map { |row| save_row(row) }, "mode" => story.mode,
+        { "touches" => story.touches.map { |touch| save_touch(touch) }, "rows" => story.rows.map { |row| save_row(row) },
+          "mode" => story.mode,
           "origin" => story.origin, "where" => story.spot&.where, "repeats" => story.repeats }
       end
 
       # The Stories::Story again, of a Fitting::Button of the same fitting.
       def read(saved, button, resolver)
         spot = saved["where"] && resolver.spot(saved["where"])
-        Stories::Story.new(button:, touches: saved.fetch("touches").map { |touch| read_touch(touch) }, rows: saved.fetch("rows").map { |row| read_row(row) },
-                           mode: saved["mode"], origin: saved["origin"], spot:, choice: spot && resolver.choice(button, saved["mode"], spot),
+        Stories::Story.new(button:, touches: saved.fetch("touches").map { |touch| read_touch(touch) },
+                           rows: saved.fetch("rows").map { |row| read_row(row) },
+                           mode: saved["mode"], origin: saved["origin"], spot:, choice: spot &&
+                             resolver.choice(button, saved["mode"], spot),
                            over: false, repeats: saved.fetch("repeats"))
       end
 

@@ -19,9 +19,12 @@ module Kippen
 
       # See Engine#save.
       def save
-        @holds = @hosts.values.flat_map(&:held) | @contacts.filter_map(&:hold_then) | @contacts.filter_map { |contact| contact.burst&.hold }
+        @holds = @hosts.values.flat_map(&:held) | @contacts.filter_map(&:hold_then) | @contacts.filter_map do |contact|
+          contact.burst&.hold
+        end
         { "kippen" => FORMAT, "now_us" => @schedule.now_us, "holds" => @holds.map { |hold| [hold.mode, hold.button.index] },
-          "hosts" => @hosts.transform_values { |host| save_host(host) }, "contacts" => @contacts.filter_map { |contact| save_contact(contact) } }
+          "hosts" => @hosts.transform_values { |host| save_host(host) },
+          "contacts" => @contacts.filter_map { |contact| save_contact(contact) } }
       end
 
       # See Engine#resume.
@@ -37,7 +40,11 @@ module Kippen
 
       # See Engine#rest.
       def rest
-        return if @contacts.any? { |contact| contact.closed || contact.opened_us || contact.burst } || @hosts.each_value.any? { |host| host.held.any? }
+        if @contacts.any? { |contact| contact.closed || contact.opened_us || contact.burst } || @hosts.each_value.any? do |host|
+          host.held.any?
+        end
+          return
+        end
 
         { "kippen" => REST, "now_us" => @schedule.now_us,
           "hosts" => @hosts.transform_values { |host| save_host(host).except("held") },

@@ -58,7 +58,7 @@ module Kippen
       # What is not over yet, as plain JSON values.
       def save
         { "open" => @open.map { |index, story| [index, SavedStories.save(story)] },
-          "touches" => @down.keys.map { |index| [index, @open[index]&.touches&.last.equal?(@touch[index]) ? nil : SavedStories.save_touch(@touch[index])] } }
+          "touches" => @down.keys.map { |index| [index, touch_alone(index)] } }
       end
 
       # Takes up what #save gave, on the same fitting; for one that is new.
@@ -75,7 +75,8 @@ module Kippen
 
       def closed(contact, time_us)
         bounce = [time_us - contact.bounce_ref, contact.bounce_guard] if contact.bounce_ref && contact.bounce_guard.positive?
-        touch = @touch[contact.index] = Touch.new(began_us: time_us, gaps: [], verdict: "pending", bounce:, brush_us: contact.brush_guard)
+        touch = @touch[contact.index] = Touch.new(began_us: time_us, gaps: [], verdict: "pending", bounce:,
+                                                  brush_us: contact.brush_guard)
         @down[contact.index] = true
         @open[contact.index] ? nil : tell(contact, touch)
       end
@@ -108,7 +109,8 @@ module Kippen
       end
 
       def notch(contact, time_us)
-        touch = @touch[contact.index] = Touch.new(began_us: time_us, ended_us: time_us, gaps: [], verdict: "press", known_us: time_us)
+        touch = @touch[contact.index] = Touch.new(began_us: time_us, ended_us: time_us, gaps: [], verdict: "press",
+                                                  known_us: time_us)
         @presses << Press.new(contact.button.ref, time_us, time_us) if @brief
         tell(contact, touch)
       end
@@ -149,6 +151,11 @@ module Kippen
       end
 
       private
+
+      # A touch that is not yet the last of its button's story.
+      def touch_alone(index)
+        SavedStories.save_touch(@touch[index]) unless @open[index]&.touches&.last.equal?(@touch[index])
+      end
 
       # The first and the last tell what it is about.
       def shorten(list)

@@ -112,7 +112,9 @@ module Kippen
 
         gesture = Words::GESTURES.fetch(outcome.gesture)
         candidates = Candidates.new(@fitting, story.mode, story.spot).of(story.button, outcome.gesture)
-        from_base = story.mode != Fitting::BASE && candidates.any? { |one| one.result == "won" && one.assignment.mode == Fitting::BASE }
+        from_base = story.mode != Fitting::BASE && candidates.any? do |one|
+          one.result == "won" && one.assignment.mode == Fitting::BASE
+        end
         [mode(story), *(Words.say(:from_base) if from_base), *passed(story, outcome, candidates),
          outcome.place ? won(outcome, gesture) : Words.say(:rule_none, gesture:)].compact
       end

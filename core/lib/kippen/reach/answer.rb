@@ -23,7 +23,9 @@ module Kippen
 
       # [One] of every gesture that says something: those assigned, and the tap.
       def all
-        given = %w[tap double_tap triple_tap long_press].select { |gesture| gesture == "tap" || found(gesture) || looked(gesture).any? }
+        given = %w[tap double_tap triple_tap long_press].select do |gesture|
+          gesture == "tap" || found(gesture) || looked(gesture).any?
+        end
         given.map { |gesture| one(gesture) }
       end
 
@@ -35,8 +37,10 @@ module Kippen
         assignment = found(gesture)
         limit = @limits.find { |one| one.gesture == assignment&.gesture && one.how == "impossible" }
         told = assignment ? assignment.gesture : gesture
-        One.new(gesture: told, action: (assignment.action if assignment && !limit), name: (name(assignment, gesture) unless limit),
-                why: [*why(gesture, assignment), *(Words.say(:answer_impossible, words: Words.limit(limit, @fitting.timing(@button))) if limit)],
+        One.new(gesture: told, action: (assignment.action if assignment && !limit),
+                name: (name(assignment, gesture) unless limit),
+                why: [*why(gesture, assignment),
+                      *(Words.say(:answer_impossible, words: Words.limit(limit, @fitting.timing(@button))) if limit)],
                 wait: (@waits[told] if assignment && !limit)).freeze
       end
 
@@ -48,7 +52,9 @@ module Kippen
 
       def why(gesture, assignment)
         looked = looked(gesture)
-        rungs = looked.chunk_while { |(_, one), (_, other)| one == other }.map { |same| rungs(same.map(&:first), same.first.last) }
+        rungs = looked.chunk_while { |(_, one), (_, other)| one == other }.map do |same|
+          rungs(same.map(&:first), same.first.last)
+        end
         [(Words.say(:answer_looked, rungs: rungs.join("; ")) if rungs.any?), otherwise(gesture, assignment)].compact
       end
 
@@ -89,10 +95,13 @@ module Kippen
       end
 
       def rung(mode, place)
-        Words.say(:rung, mode: mode == Fitting::BASE ? Words.say(:rung_usual) : Words.mode(@fitting, mode), place: place_words(place))
+        Words.say(:rung, mode: mode == Fitting::BASE ? Words.say(:rung_usual) : Words.mode(@fitting, mode),
+                         place: place_words(place))
       end
 
-      def place_words(place) = place == Fitting::EVERYWHERE ? Words.say(:rung_everywhere) : Words.say(:rung_in, place: Words.place(@fitting, place))
+      def place_words(place)
+        place == Fitting::EVERYWHERE ? Words.say(:rung_everywhere) : Words.say(:rung_in, place: Words.place(@fitting, place))
+      end
 
       def result(all, mode, place)
         results = all.select { |one| [one.assignment.mode, one.assignment.place] == [mode, place] }.map(&:result)

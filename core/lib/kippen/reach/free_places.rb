@@ -29,11 +29,15 @@ module Kippen
         found = tap(lane, action) + lane.empties(held_back: @cautions.held_back?(lane.button)).map do |empty|
           free(lane, empty.gesture, action, costs: costs(empty))
         end
-        found.select { |free| @cautions.reasons(lane.button, { "gesture" => free.gesture, "action" => action, "mode" => lane.mode }).empty? }
+        found.select do |free|
+          @cautions.reasons(lane.button, { "gesture" => free.gesture, "action" => action, "mode" => lane.mode }).empty?
+        end
       end
 
       # What an untouched button does by itself gives way to it.
-      def tap(lane, action) = lane.choice.kind == :builtin ? [free(lane, "tap", action, loses: [lane.button.builtin].compact)] : []
+      def tap(lane, action)
+        lane.choice.kind == :builtin ? [free(lane, "tap", action, loses: [lane.button.builtin].compact)] : []
+      end
 
       def free(lane, gesture, action, costs: [], loses: [])
         Free.new(button: lane.button, gesture:, costs:, loses: loses + own_lost(lane, gesture, action)).freeze

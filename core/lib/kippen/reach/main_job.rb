@@ -22,7 +22,8 @@ module Kippen
       def done?(fitting, outcome)
         return false unless %w[fire start].include?(outcome.phase)
 
-        job?(outcome.action && outcome.action["kind"] != "builtin" ? outcome.action : own(fitting, fitting.button(outcome.button)))
+        assigned = outcome.action && outcome.action["kind"] != "builtin"
+        job?(assigned ? outcome.action : own(fitting, fitting.button(outcome.button)))
       end
 
       # [Moved] of the hosts on which a button lost it between two states of a fitting; one that was
@@ -30,7 +31,9 @@ module Kippen
       def moved(before, after)
         before.hosts.filter_map do |host|
           now = buttons(after, host)
-          lost = buttons(before, host).select { |button| after.button(button.ref)&.host == host.id && now.none? { |other| other.ref == button.ref } }
+          lost = buttons(before, host).select do |button|
+            after.button(button.ref)&.host == host.id && now.none? { |other| other.ref == button.ref }
+          end
           Moved.new(host:, lost:, now:) if lost.any?
         end
       end
@@ -38,7 +41,9 @@ module Kippen
       private
 
       def of_hosts(fitting)
-        fitting.recall([:main_job, @kinds.object_id]) { fitting.buttons.reject(&:off).select { |button| tapped?(fitting, button) }.group_by(&:host) }
+        fitting.recall([:main_job, @kinds.object_id]) do
+          fitting.buttons.reject(&:off).select { |button| tapped?(fitting, button) }.group_by(&:host)
+        end
       end
 
       def tapped?(fitting, button)

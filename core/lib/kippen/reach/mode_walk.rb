@@ -24,7 +24,9 @@ module Kippen
         @host = host
         @deadline = deadline
         # What takes or ends no mode anywhere can't lead anywhere; where nothing is set it is as around it.
-        @buttons = fitting.buttons.select { |button| button.host == host.id && !button.off && fitting.assigned(button.ref).any?(&:mode_action?) }
+        @buttons = fitting.buttons.select do |button|
+          button.host == host.id && !button.off && fitting.assigned(button.ref).any?(&:mode_action?)
+        end
         set = @buttons.flat_map { |button| fitting.assigned(button.ref) }.to_set(&:place)
         @places = [Fitting::EVERYWHERE, *fitting.places.reject(&:off).map(&:id).select { |id| set.include?(id) }]
         @gestures = {}
@@ -35,8 +37,15 @@ module Kippen
       end
 
       # [Step] that lead into a mode, or out of it once it is on until changed.
-      def ways_in(mode) = all.select { |step| step.assignment.action["mode"] == mode && step.from != mode && taken?(step) }.uniq { |step| key(step) }
-      def ways_out(mode) = all.select { |step| step.from == mode && step.to.held.nil? && step.to.effective != mode }.uniq { |step| key(step) }
+      def ways_in(mode)
+        all.select { |step| step.assignment.action["mode"] == mode && step.from != mode && taken?(step) }.uniq do |step|
+          key(step)
+        end
+      end
+
+      def ways_out(mode)
+        all.select { |step| step.from == mode && step.to.held.nil? && step.to.effective != mode }.uniq { |step| key(step) }
+      end
 
       # Ids of the places in which a mode that stays on can't be left again; empty where none, or it never stays on.
       def no_way_back(mode)
@@ -91,11 +100,15 @@ module Kippen
       # [Step] that a press can make in a state, in a place.
       def steps(state, place)
         @steps[[state, place]] ||= @buttons.reject { |button| button.ref == state.by }.flat_map do |button|
-          gestures(button, state.effective, place).select { |_, one| one&.mode_action? }.filter_map { |_, one| step(state, one, place) }
+          gestures(button, state.effective, place).select { |_, one| one&.mode_action? }.filter_map do |_, one|
+            step(state, one, place)
+          end
         end
       end
 
-      def gestures(button, mode, place) = @gestures[[button.ref, mode, place]] ||= WhatHappens.gestures(@fitting, button, mode, place)
+      def gestures(button, mode, place)
+        @gestures[[button.ref, mode, place]] ||= WhatHappens.gestures(@fitting, button, mode, place)
+      end
 
       def step(state, assignment, place)
         # A press that is made while one is held leaves the latch for later.

@@ -51,7 +51,9 @@ module Kippen
       def why(one)
         host = @fitting.button(one.button).host
         return Words.say(:never_off_place, place: Words.place(@fitting, one.place)) if @fitting.place(one.place)&.off
-        return Words.say(:never_mode, mode: Words.mode(@fitting, one.mode)) unless WaysIn.of(@fitting).modes(host).include?(one.mode)
+        unless WaysIn.of(@fitting).modes(host).include?(one.mode)
+          return Words.say(:never_mode, mode: Words.mode(@fitting, one.mode))
+        end
 
         by = winner(one)
         Words.say(:never_covered, by: by ? "“#{@catalogue.name(by.assignment.action)}”" : Words.say(:what_does_itself))
@@ -59,7 +61,9 @@ module Kippen
 
       # What wins where it stands.
       def winner(one)
-        Press::Candidates.new(@fitting, one.mode, spot(one.place)).of(@fitting.button(one.button), one.gesture).find { |other| other.result == "won" }
+        Press::Candidates.new(@fitting, one.mode, spot(one.place)).of(@fitting.button(one.button), one.gesture).find do |other|
+          other.result == "won"
+        end
       end
     end
   end

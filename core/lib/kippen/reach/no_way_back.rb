@@ -50,37 +50,45 @@ module Kippen
       end
 
       def finding(trap)
-        Finding.new(id: ID, bad: "serious", what: words(trap), where: { "host" => trap.host.id, "mode" => trap.mode.id, "place" => trap.place },
+        Finding.new(id: ID, bad: "serious", what: words(trap),
+                    where: { "host" => trap.host.id, "mode" => trap.mode.id, "place" => trap.place },
                     fixes: [fix(trap)].compact)
       end
 
       def words(trap)
         places = trap.places.map { |id| Words.place(@fitting, id) }.join(", ")
-        Words.say(:no_way_back, mode: trap.mode.name || trap.mode.id,
-                                where: trap.everywhere? ? Words.say(:no_way_back_everywhere) : Words.say(:no_way_back_in, places:))
+        where = trap.everywhere? ? Words.say(:no_way_back_everywhere) : Words.say(:no_way_back_in, places:)
+        Words.say(:no_way_back, mode: trap.mode.name || trap.mode.id, where:)
       end
 
       # Where it was taken, the same press ends it; else wherever there is room.
       def fix(trap)
-        change = (taking(trap) + free(trap)).map { |button, gesture| clearing(trap, button, gesture) }.find { |sent| works?(trap, sent) }
+        change = (taking(trap) + free(trap)).map { |button, gesture| clearing(trap, button, gesture) }.find do |sent|
+          works?(trap, sent)
+        end
         change && Fix.new(Words.say(:add_way_back), change)
       end
 
       def clearing(trap, button, gesture)
-        { "kind" => "assign", "button" => button, "gesture" => gesture, "action" => CLEAR, "place" => trap.place, "mode" => trap.mode.id }
+        { "kind" => "assign", "button" => button, "gesture" => gesture, "action" => CLEAR, "place" => trap.place,
+          "mode" => trap.mode.id }
       end
 
       # [[button, gesture]…] that take the mode and have nothing in it.
       def taking(trap)
         on = @fitting.assignments.reject(&:off)
-        takes = on.select { |one| one.mode_action? && one.action["mode"] == trap.mode.id && @fitting.button(one.button).host == trap.host.id }
+        takes = on.select do |one|
+          one.mode_action? && one.action["mode"] == trap.mode.id && @fitting.button(one.button).host == trap.host.id
+        end
         taken = on.select { |one| one.mode == trap.mode.id }.map { |one| [one.button, one.gesture] }
         takes.map { |one| [one.button, one.gesture == "hold" ? "long_press" : one.gesture] } - taken
       end
 
       def free(trap)
         places = FreePlaces.new(@fitting, @knowledge.of(@fitting), deadline: @deadline)
-        places.of(CLEAR, place: trap.place, mode: trap.mode.id, hosts: [trap.host.id]).first(TRIED).map { |one| [one.button.ref, one.gesture] }
+        places.of(CLEAR, place: trap.place, mode: trap.mode.id, hosts: [trap.host.id]).first(TRIED).map do |one|
+          [one.button.ref, one.gesture]
+        end
       end
 
       def works?(trap, sent)

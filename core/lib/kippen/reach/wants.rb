@@ -8,7 +8,9 @@ module Kippen
       # button's own doing
       Way = Struct.new(:button, :gesture, :place, :mode, :builtin, keyword_init: true)
 
-      def self.of(fitting, knowledge) = fitting.recall([:wants, knowledge.kinds.object_id]) { new(fitting, knowledge.of(fitting)) }
+      def self.of(fitting, knowledge)
+        fitting.recall([:wants, knowledge.kinds.object_id]) { new(fitting, knowledge.of(fitting)) }
+      end
 
       def initialize(fitting, knowledge)
         @fitting = fitting
@@ -22,7 +24,9 @@ module Kippen
       def ways(want)
         return [] unless want.action
 
-        at(want.place).fetch(@catalogue.plain(want.action), []).select { |way| want.hosts.empty? || want.hosts.include?(way.button.host) }
+        at(want.place).fetch(@catalogue.plain(want.action), []).select do |way|
+          want.hosts.empty? || want.hosts.include?(way.button.host)
+        end
       end
 
       # "done", "open" (no button does it yet) or "no_action" (nobody said which action it is).
@@ -49,12 +53,15 @@ module Kippen
       end
 
       # What a mode doesn't say, base does already; a mode in which the rest is itself brings that back.
-      def own?(button, mode, spot) = Press::Resolver.of(@fitting).own?(button, mode, spot) || @fitting.mode(mode).otherwise == "builtin"
+      def own?(button, mode, spot)
+        Press::Resolver.of(@fitting).own?(button, mode, spot) || @fitting.mode(mode).otherwise == "builtin"
+      end
 
       def of(button, mode, place)
         WhatHappens.gestures(@fitting, button, mode, place).filter_map do |gesture, assignment|
           action = WhatHappens.action(@fitting, @kinds, button, assignment) or next
-          [@catalogue.plain(action), Way.new(button:, gesture:, place:, mode:, builtin: assignment.nil? || assignment.action["kind"] == "builtin").freeze]
+          [@catalogue.plain(action),
+           Way.new(button:, gesture:, place:, mode:, builtin: assignment.nil? || assignment.action["kind"] == "builtin").freeze]
         end
       end
     end

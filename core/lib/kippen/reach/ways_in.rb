@@ -9,7 +9,9 @@ module Kippen
       def initialize(fitting)
         @fitting = fitting
         taking = fitting.assignments.select { |one| one.mode_action? && one.action["mode"] }
-        @modes = fitting.hosts.to_h { |host| [host.id, reach(taking.select { |one| fitting.button(one.button).host == host.id })] }
+        @modes = fitting.hosts.to_h do |host|
+          [host.id, reach(taking.select { |one| fitting.button(one.button).host == host.id })]
+        end
         freeze
       end
 
@@ -33,7 +35,9 @@ module Kippen
       def happens?(one, mode)
         return false unless [mode, Fitting::BASE].include?(one.mode)
 
-        WhatHappens.gestures(@fitting, @fitting.button(one.button), mode, one.place).any? { |_, assignment| assignment.equal?(one) }
+        WhatHappens.gestures(@fitting, @fitting.button(one.button), mode, one.place).any? do |_, assignment|
+          assignment.equal?(one)
+        end
       end
     end
   end

@@ -15,8 +15,11 @@ module Kippen
         choice = Press::Resolver.of(fitting).choice(button, mode, Press::Resolver.of(fitting).spot(fitting.where(place)))
         return choice.kind == :builtin ? [["tap", nil]] : [] unless choice.kind == :assigned
 
-        impossible = Press::LimitsOfTiming.of(choice, fitting.timing(button)).select { |limit| limit.how == "impossible" }.map(&:gesture)
-        found = [choice.tap, choice.double_tap, choice.triple_tap, choice.long].compact.reject { |one| impossible.include?(one.gesture) }
+        impossible = Press::LimitsOfTiming.of(choice,
+                                              fitting.timing(button)).select { |limit| limit.how == "impossible" }.map(&:gesture)
+        found = [choice.tap, choice.double_tap, choice.triple_tap, choice.long].compact.reject do |one|
+          impossible.include?(one.gesture)
+        end
         found.map { |one| [choice.lone_hold? && passed_through?(one) ? "tap" : one.gesture, one] }
       end
 

@@ -26,7 +26,13 @@ module Kippen
       end
 
       # How much a word says: most where nothing has it.
-      def rarity(word) = has?(word) ? Math.log((@topics.size + 1.0) / (@having[word] + 0.5)).clamp(LEAST_RARITY, [@rarest, LEAST_RARITY].max) : @rarest
+      def rarity(word)
+        if has?(word)
+          Math.log((@topics.size + 1.0) / (@having[word] + 0.5)).clamp(LEAST_RARITY, [@rarest, LEAST_RARITY].max)
+        else
+          @rarest
+        end
+      end
 
       def has?(word) = @having.key?(word)
 
@@ -37,7 +43,9 @@ module Kippen
       def spelt_like(word, others)
         return [] if word.size < LEAST_LETTERS
 
-        DidYouMean::SpellChecker.new(dictionary: @sorted + others).correct(word).select { |near| near.size >= LEAST_LETTERS && near?(near, word) }
+        DidYouMean::SpellChecker.new(dictionary: @sorted + others).correct(word).select do |near|
+          near.size >= LEAST_LETTERS && near?(near, word)
+        end
       end
 
       private

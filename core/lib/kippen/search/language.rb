@@ -17,7 +17,9 @@ module Kippen
       # text – JSON. Raises Invalid.
       def self.read(text)
         document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
-        raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document.is_a?(Hash) && document["kippen"] == FORMAT
+        unless document.is_a?(Hash) && document["kippen"] == FORMAT
+          raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT))
+        end
 
         new(document)
       end
@@ -27,7 +29,8 @@ module Kippen
           list.to_h { |word| [Spoken.stem(word), true] }.freeze
         end
         @phrases = Phrases.new(document.fetch("phrases"), document.fetch("parted"))
-        @words = document.fetch("words").to_h { |word, list| [Spoken.stem(word), list.flat_map { |meant| Spoken.words(meant) }] }.freeze
+        @words = document.fetch("words")
+          .to_h { |word, list| [Spoken.stem(word), list.flat_map { |meant| Spoken.words(meant) }] }.freeze
         freeze
       end
 
@@ -57,7 +60,8 @@ module Kippen
       # Who is called, or what is written, is nobody's name here.
       def little?(index, words, place)
         word = words[place]
-        @weak[word] || small?(word) || (words.first(place).any? { |before| @ask[before] } && !@words.key?(word) && !index.begins?(word))
+        @weak[word] || small?(word) ||
+          (words.first(place).any? { |before| @ask[before] } && !@words.key?(word) && !index.begins?(word))
       end
 
       def meanings(index, word)

@@ -25,7 +25,9 @@ module Kippen
 
       # How well a topic fits, or nil where too little is met.
       def of(topic)
-        found = @asked.map { |one| one.meanings.map { |word, share| worth(topic, word, one.last).then { |worth, met| [share * worth, met] } }.max }
+        found = @asked.map do |one|
+          one.meanings.map { |word, share| worth(topic, word, one.last).then { |worth, met| [share * worth, met] } }.max
+        end
         met = sum(found, 1)
         return if met < @least || met.zero?
 
@@ -51,7 +53,12 @@ module Kippen
           whole, beginning = WORTH.fetch(place)
           next [whole, 1] if list.include?(word)
 
-          (last || place != :words) && word.size >= LEAST_LETTERS && list.any? { |one| one.start_with?(word) } ? [beginning, BEGINNING] : NONE
+          if (last || place != :words) && word.size >= LEAST_LETTERS &&
+             list.any? { |one| one.start_with?(word) }
+            [beginning, BEGINNING]
+          else
+            NONE
+          end
         end.max
       end
     end

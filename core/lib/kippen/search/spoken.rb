@@ -22,7 +22,9 @@ module Kippen
         end
       end
 
-      def self.plain(text) = text.ascii_only? ? text.downcase.delete("'") : text.unicode_normalize(:nfkd).downcase(:fold).gsub(/[\p{Mn}'’]/, "")
+      def self.plain(text)
+        text.ascii_only? ? text.downcase.delete("'") : text.unicode_normalize(:nfkd).downcase(:fold).gsub(/[\p{Mn}'’]/, "")
+      end
 
       # "stopp" of "stopped" is "stop".
       def self.single(stem) = stem.sub(/([bdgmnprt])\1\z/, '\1')

@@ -11,7 +11,9 @@ module Kippen
       # text – JSON. Returns [Topic], frozen. Raises Invalid.
       def self.read(text)
         document = Formats::StrictJson.read(text, limit: Limits::FITTING_BYTES)
-        raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT)) unless document.is_a?(Hash) && document["kippen"] == FORMAT
+        unless document.is_a?(Hash) && document["kippen"] == FORMAT
+          raise Invalid.at("/kippen", Words.say(:must_be, value: FORMAT))
+        end
 
         document.fetch("topics").map do |item|
           kind, id, name, note, leads, also = item.values_at("kind", "id", "name", "note", "leads", "words")
@@ -36,7 +38,8 @@ module Kippen
       end
 
       def index
-        Index.new([*everywhere, *wants, *hosts, *devices, *@knowledge.catalogue.entries.map(&:topic), *where, *values, *settings, *buttons, *assigned])
+        Index.new([*everywhere, *wants, *hosts, *devices, *@knowledge.catalogue.entries.map(&:topic), *where, *values, *settings,
+                   *buttons, *assigned])
       end
 
       private
@@ -44,14 +47,17 @@ module Kippen
       def topic(kind, id, name, of: nil, note: nil, also: "") = Topic.new(kind:, id:, name:, of:, note:, also:, spoken: @spoken)
 
       # Levels are of buttons that tell how hard they are pressed.
-      def everywhere = @knowledge.topics.reject { |topic| LEVELS.include?(topic.id) && @fitting.buttons.none? { |one| one.kind == "force" } }
+      def everywhere
+        @knowledge.topics.reject { |topic| LEVELS.include?(topic.id) && @fitting.buttons.none? { |one| one.kind == "force" } }
+      end
 
       def wants = @fitting.wants.map { |want| topic("want", want.id, want.what) }
       def hosts = @fitting.hosts.map { |host| topic("host", host.id, host.name, also: host.system) }
 
       def devices
         @fitting.devices.map do |device|
-          topic("device", device.id, device.name, of: @fitting.host(device.host)&.name, also: @knowledge.kinds.of(device)&.name.to_s)
+          topic("device", device.id, device.name, of: @fitting.host(device.host)&.name,
+                                                  also: @knowledge.kinds.of(device)&.name.to_s)
         end
       end
 
@@ -63,7 +69,8 @@ module Kippen
 
       def buttons
         @fitting.buttons.map do |button|
-          topic("button", button.ref, button.name || button.id, of: @fitting.device(button.device).name, also: [button.printed, button.worked_with].join(" "))
+          topic("button", button.ref, button.name || button.id,
+                of: @fitting.device(button.device).name, also: [button.printed, button.worked_with].join(" "))
         end
       end
 
@@ -71,7 +78,8 @@ module Kippen
       def assigned
         @fitting.assignments.map do |one|
           name = @knowledge.catalogue.name(one.action, @fitting.button(one.button).builtin)
-          note = [Words::GESTURES.fetch(one.gesture), @fitting.place(one.place)&.name, @fitting.mode(one.mode)&.name].compact.join(", ")
+          note = [Words::GESTURES.fetch(one.gesture), @fitting.place(one.place)&.name,
+                  @fitting.mode(one.mode)&.name].compact.join(", ")
           topic("assignment", [one.button, one.gesture, one.place, one.mode].join(" "), name, of: full_name(one.button), note:)
         end
       end
@@ -93,7 +101,8 @@ module Kippen
           items.flat_map do |item|
             set = @fitting.list("#{of}s").find { |one| one["id"] == item.id } || {}
             @knowledge.settings.public_send(list, item).map do |setting|
-              topic("setting", "#{of} #{item.id} #{setting.id}", value_name(setting.name, Settings.value(setting, set), setting.data["unit"]),
+              topic("setting", "#{of} #{item.id} #{setting.id}",
+                    value_name(setting.name, Settings.value(setting, set), setting.data["unit"]),
                     of: item.name, note: setting.data["good_for"], also: setting.data["words"].to_s)
             end
           end
@@ -101,7 +110,11 @@ module Kippen
       end
 
       def timings = @timings ||= @knowledge.topics.select { |one| one.kind == "setting" }.to_h { |one| [one.id, one] }
-      def value_name(name, value, unit) = value.nil? ? name : "#{name}: #{[{ true => "on", false => "off" }.fetch(value, value), unit].compact.join(" ")}"
+
+      def value_name(name, value, unit)
+        value.nil? ? name : "#{name}: #{[{ true => "on", false => "off" }.fetch(value, value), unit].compact.join(" ")}"
+      end
+
       def full_name(ref) = @fitting.button(ref).then { |button| Words.button(@fitting.device(button.device), button) }
     end
   end

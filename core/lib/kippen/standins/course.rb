@@ -13,7 +13,8 @@ module Kippen
       def begin(screen, action)
         steps = action["steps"]
         broken = underway?(screen) ? Words.say(:steps_replaced) : nil
-        course = { "steps" => steps, "done" => 0, "due_ms" => screen.moment.ms, "stop" => Steps.stop(action, screen.moment.ref, screen.fitting), "off" => nil }
+        course = { "steps" => steps, "done" => 0, "due_ms" => screen.moment.ms,
+                   "stop" => Steps.stop(action, screen.moment.ref, screen.fitting), "off" => nil }
         now = go_on(screen.with(course:))
         broken ? now.with(said: [broken, now.state["said"]].join(" ")) : now
       end
@@ -24,7 +25,8 @@ module Kippen
           course = screen.state["course"]
           done = course["done"] + 1
           following = course["steps"][done]
-          screen = screen.with(course: course.merge("done" => done, "due_ms" => following && (due + following.fetch("pause_ms", 0))))
+          screen = screen.with(course: course.merge("done" => done,
+                                                    "due_ms" => following && (due + following.fetch("pause_ms", 0))))
             .does(course["steps"][course["done"]]["action"])
         end
         screen
@@ -79,7 +81,8 @@ module Kippen
       def state?(value)
         return true if value.nil?
 
-        value.is_a?(Hash) && !Steps.of({ "kind" => Steps::KIND, "steps" => value["steps"] }).nil? && value["done"].is_a?(Integer) &&
+        value.is_a?(Hash) && !Steps.of({ "kind" => Steps::KIND, "steps" => value["steps"] }).nil? &&
+          value["done"].is_a?(Integer) &&
           value["done"].between?(0, value["steps"].size) && value["stop"].is_a?(String) && due?(value)
       end
 

@@ -24,8 +24,10 @@ module Kippen
       # All lengths of a hand are spread alike when that is turned.
       SPREAD_TOO = %w[long_ms apart_ms].freeze
       # How long what happens now and then takes, invented; and how hard a hand presses that does not say.
-      USUAL = { "restrike" => { "after_ms" => { "median" => 90, "spread" => 0.3 }, "length_ms" => { "median" => 55, "spread" => 0.3 } },
-                "bounce" => { "gap_ms" => { "median" => 9, "spread" => 0.5 } }, "drop_out" => { "gap_ms" => { "median" => 28, "spread" => 0.4 } },
+      USUAL = { "restrike" => { "after_ms" => { "median" => 90, "spread" => 0.3 },
+                                "length_ms" => { "median" => 55, "spread" => 0.3 } },
+                "bounce" => { "gap_ms" => { "median" => 9, "spread" => 0.5 } },
+                "drop_out" => { "gap_ms" => { "median" => 28, "spread" => 0.4 } },
                 "brush" => { "length_ms" => { "median" => 38, "spread" => 0.4 } }, "force" => Hand::FORCE }.freeze
 
       # description – one of a fitting's "hands"; at – where what is said of them stands in what was sent
@@ -71,7 +73,8 @@ module Kippen
         dial = find(id) or return Fault.new("#{@at}/dials/#{id}", Words.say(:not_known_here))
         return if value.is_a?(Numeric) && value.between?(dial.from, dial.to)
 
-        Fault.new("#{@at}/dials/#{id}", Words.say(:must_be_number_from_to, value: Faults.show(value), from: dial.from, to: dial.to))
+        Fault.new("#{@at}/dials/#{id}",
+                  Words.say(:must_be_number_from_to, value: Faults.show(value), from: dial.from, to: dial.to))
       end
     end
   end

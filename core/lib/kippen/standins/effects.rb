@@ -16,7 +16,8 @@ module Kippen
         HOW.key?(action["kind"]) ? send(HOW[action["kind"]], told, action) : told
       end
 
-      HOW = { "open" => :open, "bring" => :open, "window" => :window, "switch" => :switch, "app" => :app, "click" => :click, "move" => :move,
+      HOW = { "open" => :open, "bring" => :open, "window" => :window, "switch" => :switch, "app" => :app, "click" => :click,
+              "move" => :move,
               "scroll" => :scroll,
               "text" => :text, "keys" => :keys, "modifier" => :modifier,
               "volume" => :volume, "media" => :media, "call" => :call, "system" => :system, "help" => :help, Steps::BACK => :back,
@@ -72,18 +73,26 @@ module Kippen
       def move(screen, action)
         run, before = screen.state.values_at("run", "pointer")
         step = Pointer.steps(action).px(run)
-        after = before.zip(Pointer::DIRECTIONS.fetch(action["direction"]), screen.kind.screen).map { |at, sign, size| within(at + (sign * step * 100.0 / size)) }
+        after = before.zip(Pointer::DIRECTIONS.fetch(action["direction"]), screen.kind.screen).map do |at, sign, size|
+          within(at + (sign * step * 100.0 / size))
+        end
         moved = way(screen, before, after) + (run > 1 ? screen.state["moved"] : 0)
         screen.with(pointer: after, moved:, said: screen.knowledge.catalogue.effect(action.merge("step_px" => moved)))
       end
 
       # In px, along the longer side.
-      def way(screen, before, after) = after.zip(before, screen.kind.screen).map { |to, from, size| ((to - from).abs * size / 100).round }.max
+      def way(screen, before, after)
+        after.zip(before, screen.kind.screen).map { |to, from, size| ((to - from).abs * size / 100).round }.max
+      end
 
       def within(percent) = percent.clamp(0, 100).round(2)
 
       def scroll(screen, _action) = counted(screen, "scroll")
-      def text(screen, action) = screen.with(text: (screen.state["text"] + action["text"].to_s)[-MOST_TEXT..] || (screen.state["text"] + action["text"].to_s))
+
+      def text(screen, action)
+        screen.with(text: (screen.state["text"] + action["text"].to_s)[-MOST_TEXT..] ||
+                    (screen.state["text"] + action["text"].to_s))
+      end
 
       # An open shortlist is chosen from as the host has it.
       def keys(screen, action)
@@ -115,7 +124,12 @@ module Kippen
 
       # What lasted as long as held is over. Returns the Screen after it.
       def let_go(screen, action)
-        action["kind"] == "modifier" && action["how"] == "held" ? screen.with(modifiers: screen.state["modifiers"] - [action["key"]]) : screen
+        if action["kind"] == "modifier" &&
+           action["how"] == "held"
+          screen.with(modifiers: screen.state["modifiers"] - [action["key"]])
+        else
+          screen
+        end
       end
 
       def volume(screen, action)
@@ -132,7 +146,9 @@ module Kippen
         end
       end
 
-      def call(screen, action) = screen.with(call: { "answer" => "on", "hang-up" => "none", "call" => "on" }.fetch(action["do"], screen.state["call"]))
+      def call(screen, action)
+        screen.with(call: { "answer" => "on", "hang-up" => "none", "call" => "on" }.fetch(action["do"], screen.state["call"]))
+      end
 
       def system(screen, action)
         case action["do"]
@@ -180,7 +196,9 @@ module Kippen
         end
       end
 
-      def counted(screen, what) = screen.with(counts: screen.state["counts"].merge(what => screen.state["counts"].fetch(what, 0) + 1))
+      def counted(screen, what)
+        screen.with(counts: screen.state["counts"].merge(what => screen.state["counts"].fetch(what, 0) + 1))
+      end
     end
   end
 end

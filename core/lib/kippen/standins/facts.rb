@@ -26,7 +26,10 @@ module Kippen
 
       def call(state) = { "ringing" => Words.say(:screen_ringing), "on" => Words.say(:screen_call_on) }[state["call"]]
       def help(state) = state["help"].positive? ? Words.say(:screen_help, count: state["help"]) : nil
-      def volume(state) = state["muted"] ? Words.say(:screen_muted) : Words.say(:screen_volume, volume: state["volume"], most: Effects::LOUDEST)
+
+      def volume(state)
+        state["muted"] ? Words.say(:screen_muted) : Words.say(:screen_volume, volume: state["volume"], most: Effects::LOUDEST)
+      end
 
       # How often an app was told something: the page that was turned, the line that was begun.
       def turned(screen)
@@ -34,7 +37,9 @@ module Kippen
           app, command = what.split("/", 2)
           next Words.say(:screen_scrolled, count:) if what == "scroll"
 
-          command && Words.say(:screen_told, command: screen.knowledge.catalogue.name({ "kind" => "app", "app" => app, "command" => command }), count:)
+          command && Words.say(:screen_told,
+                               command: screen.knowledge.catalogue.name({ "kind" => "app", "app" => app, "command" => command }),
+                               count:)
         end
       end
       private_class_method :course, :call, :help, :volume, :turned

@@ -7,7 +7,8 @@ module Kippen
     # bounces, drops out, tires, is the hand's own description, see docs/stand-ins.md.
     class Hand
       # What it can be asked to do: how many presses, and are they long.
-      SCRIPT = { "tap" => [1, false], "double_tap" => [2, false], "triple_tap" => [3, false], "long_press" => [1, true], "rest" => [0, false],
+      SCRIPT = { "tap" => [1, false], "double_tap" => [2, false], "triple_tap" => [3, false], "long_press" => [1, true],
+                 "rest" => [0, false],
                  "carry" => [0, false] }.freeze
       # So long a force button is rested on, or carried.
       STILL_US = 1_200_000

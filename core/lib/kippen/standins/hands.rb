@@ -27,11 +27,13 @@ module Kippen
 
       # One of them, turned. dials – { id => number }, see Dials; at – where both stand in what was sent. Raises Invalid.
       def find(fitting, id, dials = {}, at: "")
-        hand = all(fitting).find { |one| one["id"] == id } || raise(Invalid.at("#{at}/hand", Words.say(:no_hand, id: Faults.show(id))))
+        hand = all(fitting).find { |one| one["id"] == id } ||
+               raise(Invalid.at("#{at}/hand", Words.say(:no_hand, id: Faults.show(id))))
         Dials.new(hand, at:).turned(dials)
       end
 
-      # What a hand does where it is asked for each of SHOWN: [{ "asked", "touches" => [[from, to] in ms…] }…]. kind – of the button.
+      # What a hand does where it is asked for each of SHOWN: [{ "asked", "touches" => [[from, to] in ms…] }…]. kind – of the
+      # button.
       def self.picture(hand, seed, kind: "contact")
         player = Hand.new(hand, seed)
         SHOWN.map { |asked| { "asked" => asked, "touches" => touches(player.play(kind, [asked])) } }

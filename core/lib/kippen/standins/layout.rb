@@ -32,7 +32,10 @@ module Kippen
 
       # [Element], what lies on top last.
       def elements
-        return [Element.new(key: "locked", kind: "locked", label: Words.say(:screen_locked), rect: WHOLE, where: "", place: nil)] if @locked
+        if @locked
+          return [Element.new(key: "locked", kind: "locked", label: Words.say(:screen_locked), rect: WHOLE, where: "",
+                              place: nil)]
+        end
 
         [*front, *beside]
       end
@@ -47,9 +50,11 @@ module Kippen
         rect = @side ? FRONT : WHOLE
         parts = @fitting.places.select { |place| place.app == app && place.part }
         height = parts.empty? ? 0 : 70.0 / parts.size
-        window = Element.new(key: "app:#{app}", kind: "window", label: @catalogue.app(app), rect:, where: app, place: id(app, nil))
+        window = Element.new(key: "app:#{app}", kind: "window", label: @catalogue.app(app), rect:, where: app,
+                             place: id(app, nil))
         [window, *parts.each_with_index.map do |place, index|
-          Element.new(key: "part:#{place.id}", kind: "part", label: Words.place(@fitting, place.id), where: "#{app}/#{place.part}", place: place.id,
+          Element.new(key: "part:#{place.id}", kind: "part", label: Words.place(@fitting, place.id),
+                      where: "#{app}/#{place.part}", place: place.id,
                       rect: [rect[0] + 3, (20 + (index * height)).round, rect[2] - 6, (height - 3).round])
         end]
       end
@@ -66,21 +71,26 @@ module Kippen
         return [] unless @side
 
         @open.drop(1).map do |app|
-          Element.new(key: "app:#{app}", kind: "behind", label: Words.say(:screen_behind, app: @catalogue.app(app)), where: app, place: id(app, nil))
+          Element.new(key: "app:#{app}", kind: "behind", label: Words.say(:screen_behind, app: @catalogue.app(app)), where: app,
+                      place: id(app, nil))
         end
       end
 
       def regions
         @fitting.places.select { |place| place.app == Fitting::SCREEN && place.part }.map do |place|
-          Element.new(key: "region:#{place.id}", kind: "region", label: Words.place(@fitting, place.id), where: "#{Fitting::SCREEN}/#{place.part}",
+          Element.new(key: "region:#{place.id}", kind: "region", label: Words.place(@fitting, place.id),
+                      where: "#{Fitting::SCREEN}/#{place.part}",
                       place: place.id)
         end
       end
 
       def startable
-        apps = @fitting.apps.select { |app| app.hosts.include?(@host.system) && app.id != Fitting::SCREEN && !@open.include?(app.id) }
+        apps = @fitting.apps.select do |app|
+          app.hosts.include?(@host.system) && app.id != Fitting::SCREEN && !@open.include?(app.id)
+        end
         apps.map do |app|
-          Element.new(key: "start:#{app.id}", kind: "start", label: Words.say(:screen_open, app: app.name), where: "", rect: [0, 0, 0, 0], place: nil)
+          Element.new(key: "start:#{app.id}", kind: "start", label: Words.say(:screen_open, app: app.name), where: "",
+                      rect: [0, 0, 0, 0], place: nil)
         end
       end
 

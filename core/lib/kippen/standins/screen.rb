@@ -6,9 +6,11 @@ module Kippen
     # what presses do. Its state is plain JSON; given the same state and the same actions, it is the same.
     class Screen
       FORMAT = "screen/1"
-      EMPTY = { "kippen" => FORMAT, "open" => [], "closed" => [], "pointer" => [30, 50], "part" => nil, "locked" => false, "afar" => false, "list" => nil,
+      EMPTY = { "kippen" => FORMAT, "open" => [], "closed" => [], "pointer" => [30, 50], "part" => nil, "locked" => false,
+                "afar" => false, "list" => nil,
                 "run" => 1, "moved" => 0,
-                "mode" => nil, "said" => "", "counts" => {}, "volume" => 5, "muted" => false, "playing" => false, "call" => "none", "light" => false,
+                "mode" => nil, "said" => "", "counts" => {}, "volume" => 5, "muted" => false, "playing" => false,
+                "call" => "none", "light" => false,
                 "lights" => true, "help" => 0, "text" => "", "modifiers" => [], "course" => nil }.freeze
       OPEN_AT_FIRST = 2
 
@@ -32,8 +34,8 @@ module Kippen
         return false unless value.is_a?(Hash) && value["kippen"] == FORMAT
 
         kept = EMPTY.all? { |name, usual| usual.nil? || !value.key?(name) || alike?(usual, value[name]) }
-        kept && Course.state?(value["course"]) && list?(value["list"]) && (value["mode"].nil? || value["mode"].is_a?(Hash)) && pointer?(value.fetch("pointer",
-                                                                                                                                                    [0, 0])) &&
+        kept && Course.state?(value["course"]) && list?(value["list"]) && (value["mode"].nil? || value["mode"].is_a?(Hash)) &&
+          pointer?(value.fetch("pointer", [0, 0])) &&
           [*value["open"], *value["closed"], *value["modifiers"]].all?(String)
       end
 
@@ -142,14 +144,17 @@ module Kippen
 
         app, part = where.split("/", 2)
         steps = [where, (app if part && app != Fitting::SCREEN), ""].compact
-        steps.find { |one| one.empty? || fitting.places.none? { |place| place.off_from_afar && [place.app, place.part].compact.join("/") == one } }
+        steps.find do |one|
+          one.empty? || fitting.places.none? { |place| place.off_from_afar && [place.app, place.part].compact.join("/") == one }
+        end
       end
 
       def assignments_refused(cautions)
         on = fitting.assignments.reject(&:off).select { |one| fitting.button(one.button).host == host.id }
         on.filter_map do |one|
           why = cautions.reasons(fitting.button(one.button), fitting.list("assignments")[one.index]).first
-          why && not_carried("#{spoken(one)}: #{why}", "button" => one.button, "gesture" => one.gesture, "place" => one.place, "mode" => one.mode)
+          why && not_carried("#{spoken(one)}: #{why}", "button" => one.button, "gesture" => one.gesture, "place" => one.place,
+                                                       "mode" => one.mode)
         end
       end
 
@@ -161,7 +166,8 @@ module Kippen
       def lists_refused
         long = fitting.shortlists.select { |list| list.host == host.id && list.items.size > kind.most }
         long.map do |list|
-          not_carried(Words.say(:shortlist_grew_too_long, name: list.name || list.id, host: name, most: kind.most, first: kind.most + 1),
+          not_carried(Words.say(:shortlist_grew_too_long, name: list.name || list.id, host: name, most: kind.most,
+                                                          first: kind.most + 1),
                       "shortlist" => list.id)
         end
       end

@@ -51,7 +51,8 @@ module Kippen
 
       # As far as somebody pressed, and some more.
       def to(series, now)
-        longest = series.trials.map { |trial| trial.rows.empty? ? 0 : (trial.rows.last[0] - trial.rows.first[0]) / 1000.0 }.max || 0
+        longest = series.trials.map { |trial| trial.rows.empty? ? 0 : (trial.rows.last[0] - trial.rows.first[0]) / 1000.0 }
+          .max || 0
         [longest * ROOM, now * ROOM, LEAST_MS].max.clamp(0, Fitting::Timing::SETTINGS.fetch("long_press_ms").range.end)
       end
 

@@ -20,7 +20,8 @@ module Kippen
       # The JSON object of the command.
       def to_h
         { "timing" => timing, "expected" => Judged.of(unseen, from: "unseen"), "seen" => Judged.of(scores, from: "seen"),
-          "confusion" => Judged.confusion(unseen), "compared" => SideBySide.new(@series, @promise, whole).list, "rests_on" => rests_on,
+          "confusion" => Judged.confusion(unseen), "compared" => SideBySide.new(@series, @promise, whole).list,
+          "rests_on" => rests_on,
           "risks" => Risks.of(@series, @series.whole, whole).map { |risk| risk.to_h.transform_keys(&:to_s) },
           "unsaved" => unsaved.map { |one| one.to_h.transform_keys(&:to_s).merge("words" => one.words) },
           "sweeps" => Sweeps.new(@series, @promise.replays).of(whole), "notes" => notes }
@@ -58,7 +59,9 @@ module Kippen
 
       def few
         counts = @series.offered.to_h { |gesture| [gesture, @series.trials.count { |trial| trial.intended == gesture }] }
-        counts.select { |_, count| count < FEW && count.positive? }.map { |gesture, count| Words.say(:few_trials, count:, gesture: Words.gesture(gesture)) }
+        counts.select { |_, count| count < FEW && count.positive? }.map do |gesture, count|
+          Words.say(:few_trials, count:, gesture: Words.gesture(gesture))
+        end
       end
 
       def impossible
@@ -84,7 +87,10 @@ module Kippen
 
       # Where the folds cure the same ghosts in different ways.
       def cures
-        ways = @promise.found.map { |timing| %w[gap_bridge_ms bounce_guard_ms].select { |setting| timing[setting].to_i.positive? } }.uniq
+        ways = @promise.found.map do |timing|
+          %w[gap_bridge_ms
+             bounce_guard_ms].select { |setting| timing[setting].to_i.positive? }
+        end.uniq
         ways.include?(%w[gap_bridge_ms]) && ways.include?(%w[bounce_guard_ms]) ? [Words.say(:cures_differ)] : []
       end
 

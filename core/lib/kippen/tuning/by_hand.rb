@@ -33,7 +33,8 @@ module Kippen
       # The bounce guard that is found on presses made already, in ms. trials – of any sort; timing – { setting => value }
       def guard(trials, replays, timing)
         ones = trials.select { |trial| PRESSES.fetch(trial.intended) == 1 }
-        (FROM..TO).step(STEP).find { |ms| ones.none? { |trial| replays.counted(trial, timing.merge("bounce_guard_ms" => ms)) > 1 } } || TO
+        (FROM..TO).step(STEP)
+          .find { |ms| ones.none? { |trial| replays.counted(trial, timing.merge("bounce_guard_ms" => ms)) > 1 } } || TO
       end
     end
   end

@@ -37,7 +37,8 @@ module Kippen
         number
       end
 
-      # The same of columns of values at an index, and up to which index it stays the same (+size+ at most). This runs most of all.
+      # The same of columns of values at an index, and up to which index it stays the same (+size+ at most). This runs most of
+      # all.
       def along(columns, index, places, size)
         number = turn = 0
         while turn < places.size

@@ -77,8 +77,15 @@ module Kippen
       end
 
       def found(point) = shared(point).cells[number(point)] || learn(point)
-      def shared(point) = @shared[point.counts] ||= (@all[[@shape, point.counts, numbers(point).order]] ||= Shared.new({}, {}.compare_by_identity))
-      def numbers(point) = @numbers[point.counts] ||= CellNumbers.new(Compared.spans(@contacts, point.counts, clicks: @clicks), @used)
+
+      def shared(point)
+        @shared[point.counts] ||= (@all[[@shape, point.counts, numbers(point).order]] ||= Shared.new({}, {}.compare_by_identity))
+      end
+
+      def numbers(point)
+        @numbers[point.counts] ||= CellNumbers.new(Compared.spans(@contacts, point.counts, clicks: @clicks), @used)
+      end
+
       def number(point) = numbers(point).part(point.values, parted(point, Point::ALL)[0])
       def parted(point, places) = shared(point).parted[places] ||= numbers(point).parted(places)
 

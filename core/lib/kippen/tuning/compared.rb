@@ -11,17 +11,22 @@ module Kippen
       # { place of a Point => [µs…] }; a bridge or brush guard of 0 is none. counts – of the Point; clicks – does the host
       # count them?
       def spans(contacts, counts, clicks:)
-        held, apart, gaps, again = [%w[down up], %w[down down], %w[up down], %w[up up]].map { |from, to| between(contacts, from, to) }
+        held, apart, gaps, again = [%w[down up], %w[down down], %w[up down], %w[up up]].map do |from, to|
+          between(contacts, from, to)
+        end
         released = counts.odd?
         all = clicks ? held + apart + gaps + again : []
-        { 0 => [0, *gaps], 1 => counts > 1 ? gaps : apart, 2 => [0, *held, *apart], 3 => held + apart, 4 => released ? gaps : apart,
+        { 0 => [0, *gaps], 1 => counts > 1 ? gaps : apart, 2 => [0, *held, *apart], 3 => held + apart,
+          4 => released ? gaps : apart,
           5 => released ? [0, *again] : held, 6 => [0], 7 => all, 8 => all }
       end
 
       # What else must be the same of traces of which the same comes: the order of the events, which come at one instant, and
       # which lie closer than the host's double-click time.
       def shape(contacts, double_click_us)
-        rows = contacts.each_with_index.map { |(at, kind), index| index.positive? && contacts[index - 1][0] == at ? "=#{kind}" : kind }
+        rows = contacts.each_with_index.map do |(at, kind), index|
+          index.positive? && contacts[index - 1][0] == at ? "=#{kind}" : kind
+        end
         near = double_click_us ? contacts.combination(2).map { |one, other| other[0] - one[0] <=> double_click_us } : []
         [rows.join, near.join].join("|")
       end

@@ -40,7 +40,9 @@ module Kippen
 
       # Three that are near 1, of lengths, gaps and levels: log-normal, by hash of the press.
       def factors(seed, index)
-        [@width, @width, @width / 4].each_with_index.map { |one, which| Math.exp(one * normal((((seed << 8) | index) << 2) | which)) }
+        [@width, @width, @width / 4].each_with_index.map do |one, which|
+          Math.exp(one * normal((((seed << 8) | index) << 2) | which))
+        end
       end
 
       # A standard normal value (Box–Muller) that belongs to a number.

@@ -32,7 +32,9 @@ module Kippen
       def lengths(series) = short(series).flat_map { |touches| touches.map { |from, to| (to - from) / 1000.0 } }
 
       # How far apart presses are that belong together, in ms.
-      def gaps(series) = short(series).flat_map { |touches| touches.each_cons(2).map { |one, other| (other[0] - one[1]) / 1000.0 } }
+      def gaps(series)
+        short(series).flat_map { |touches| touches.each_cons(2).map { |one, other| (other[0] - one[1]) / 1000.0 } }
+      end
 
       # The touches of each.
       def short(series)
@@ -50,7 +52,8 @@ module Kippen
           [replayed.scores(series.trials, timing).count { |score| score.verdict != "right" }, series.trials.size]
         end
         shares = counts.map { |count, of| of.zero? ? nil : (count / of.to_f).round(4) }
-        Change.new(what: "wrong", before: shares[0], after: shares[1], p: shares.all? ? Statistics.fisher(*counts.flatten) : nil).freeze
+        Change.new(what: "wrong", before: shares[0], after: shares[1],
+                   p: shares.all? ? Statistics.fisher(*counts.flatten) : nil).freeze
       end
       private_class_method :short, :compared, :wrong
     end

@@ -14,7 +14,8 @@ module Kippen
 
       # series – own trials, and what is offered; beside – [Trial]; general, beside_weight – see above; copies – of one's own
       # trials, and of those beside; spare – is what was never asked for spared?
-      def initialize(series, beside: [], general: GENERAL, beside_weight: BESIDE, spare: true, copies: Copies.of_both(series.trials, beside))
+      def initialize(series, beside: [], general: GENERAL, beside_weight: BESIDE, spare: true,
+                     copies: Copies.of_both(series.trials, beside))
         @series = series
         @beside = beside_weight.positive? ? beside : []
         @general = general

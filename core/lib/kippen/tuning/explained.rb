@@ -9,7 +9,9 @@ module Kippen
         @series = series
         @timing = timing
         @sweeps = sweeps
-        @marks = series.trials.to_h { |trial| [trial, Marks.of(trial, press_at: timing["press_at"], release_at: timing["release_at"])] }
+        @marks = series.trials.to_h do |trial|
+          [trial, Marks.of(trial, press_at: timing["press_at"], release_at: timing["release_at"])]
+        end
       end
 
       # [sentence…] of a setting.

@@ -84,7 +84,9 @@ module Kippen
 
         loop do
           back = [*changed(timing).map { |setting| [setting] }, *@space.pairs.select { |pair| (pair - changed(timing)).empty? }]
-          tried = back.map { |settings| timing.merge(today.slice(*settings)) }.select { |one| one["release_at"] < one["press_at"] }
+          tried = back.map { |settings| timing.merge(today.slice(*settings)) }.select do |one|
+            one["release_at"] < one["press_at"]
+          end
           cheapest = tried.min_by { |one| @costs.of(one) }
           return timing unless cheapest && allowed[cheapest]
 

@@ -20,7 +20,8 @@ module Kippen
       # So many trials of a gesture, at quantiles.
       TRIALS = 9
       # Of the standard normal distribution, in the middle of each ninth. R: qnorm((0:8 + .5) / 9).
-      QUANTILES = [-1.5932188180, -0.9674215661, -0.5894557978, -0.2822161471, 0, 0.2822161471, 0.5894557978, 0.9674215661, 1.5932188180].freeze
+      QUANTILES = [-1.5932188180, -0.9674215661, -0.5894557978, -0.2822161471, 0, 0.2822161471, 0.5894557978, 0.9674215661,
+                   1.5932188180].freeze
 
       # [mean, spread] of the next value. values – seen; mean, between – of people's own means; within – of one person's values
       def self.predict(values, mean, between, within)

@@ -54,15 +54,19 @@ module Kippen
       # One button with what is offered on it; where clicks go through it is down as long as it is held.
       def fitting
         gestures = @series.pass_through? ? %w[hold] : @series.offered
-        document = { "kippen" => Fitting::FORMAT, "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "kind" => "contact" }] }],
-                     "assignments" => gestures.map { |gesture| { "button" => "d/b", "gesture" => gesture, "action" => { "kind" => "nothing" } } } }
+        document = { "kippen" => Fitting::FORMAT,
+                     "devices" => [{ "id" => "d", "buttons" => [{ "id" => "b", "kind" => "contact" }] }],
+                     "assignments" => gestures
+                       .map { |gesture| { "button" => "d/b", "gesture" => gesture, "action" => { "kind" => "nothing" } } } }
         Fitting.read(document)
       end
 
       def clicks(intended, rows)
         wanted = intended == "double_click" ? 2 : 1
         return Score.new("extra", "extra", nil) if rows.size > wanted
-        return Score.new("missed", "missed", nil) if rows.size < wanted || (wanted == 2 && (rows[1].at_us - rows[0].at_us) >= @series.double_click_ms * 1000)
+        if rows.size < wanted || (wanted == 2 && (rows[1].at_us - rows[0].at_us) >= @series.double_click_ms * 1000)
+          return Score.new("missed", "missed", nil)
+        end
 
         Score.new("right", intended, total(rows))
       end

@@ -40,17 +40,23 @@ module Kippen
 
       # { intended => { what came of it => count } }
       def confusion(scores)
-        scores.group_by { |trial, _| trial.intended }.sort.to_h { |intended, list| [intended, list.map { |_, score| score.got }.tally.sort.to_h] }
+        scores.group_by { |trial, _| trial.intended }.sort.to_h do |intended, list|
+          [intended, list.map { |_, score| score.got }.tally.sort.to_h]
+        end
       end
 
       def share(scores, from)
         right = scores.count { |_, score| score.right? }
         low, high = Statistics.wilson(right, scores.size)
-        { "right" => rounded(scores.empty? ? nil : right / scores.size.to_f), "low" => rounded(low), "high" => rounded(high), "n" => scores.size,
+        { "right" => rounded(scores.empty? ? nil : right / scores.size.to_f), "low" => rounded(low), "high" => rounded(high),
+          "n" => scores.size,
           "from" => from }
       end
 
-      def total(scores) = Statistics.quantile(scores.filter_map { |_, score| score.total_us }, 0.5)&.then { |us| (us / 1000.0).round(1) }
+      def total(scores)
+        Statistics.quantile(scores.filter_map { |_, score| score.total_us }, 0.5)&.then { |us| (us / 1000.0).round(1) }
+      end
+
       def rounded(share) = share&.round(4)
       private_class_method :shares, :share, :total, :rounded
     end

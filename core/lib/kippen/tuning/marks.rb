@@ -14,7 +14,8 @@ module Kippen
 
         long = %w[long_press drag].include?(trial.intended)
         held = long ? [[touches.first[0], touches.last[1]]] : touches
-        { "held" => held.map { |from, to| ms(to - from) }, "apart" => touches.each_cons(2).map { |one, other| ms(other[0] - one[1]) } }
+        { "held" => held.map { |from, to| ms(to - from) },
+          "apart" => touches.each_cons(2).map { |one, other| ms(other[0] - one[1]) } }
       end
 
       def ms(us) = (us / 1000.0).round(1)

@@ -18,7 +18,8 @@ module Kippen
       def document(fitting, button, kinds, offered:, trials:)
         device = fitting.device(button.device)
         host = fitting.host(button.host)
-        { "kippen" => Formats::TrialsJson::FORMAT, "button" => { "id" => button.ref, "kind" => button.kind }, "offered" => offered,
+        { "kippen" => Formats::TrialsJson::FORMAT, "button" => { "id" => button.ref, "kind" => button.kind },
+          "offered" => offered,
           "timing" => fitting.timing(button).settings, "settable" => round.merge(kinds.settable(device, host)),
           "host" => { "double_click_ms" => kinds.double_click_ms(device, host) }, "trials" => trials }
       end
@@ -26,7 +27,9 @@ module Kippen
       # Where a device can be set to anything, nobody types 859 ms.
       def round
         durations = Fitting::Timing::SETTINGS.values.select(&:duration?)
-        durations.to_h { |setting| [setting.name, { "from" => setting.range.begin, "to" => setting.range.end, "step" => Kinds::Settable::STEP }] }
+        durations.to_h do |setting|
+          [setting.name, { "from" => setting.range.begin, "to" => setting.range.end, "step" => Kinds::Settable::STEP }]
+        end
       end
 
       # Only what clicks by itself, untouched or down as long as it is held.

@@ -31,7 +31,8 @@ module Kippen
 
       # [Finding], what weighs most first; their ids: those of BAD, and "impossible".
       def list
-        [*unsaved, *risks, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *slowed, *waits].then do |all|
+        [*unsaved, *risks, *limits, *(@series.pass_through? ? [*double_click, *slow_double_click, *drag] : []), *tremor, *slowed,
+         *waits].then do |all|
           once(all)
         end
       end
@@ -51,7 +52,8 @@ module Kippen
       def with_fixes(one, fixes) = Finding.new(**one.to_h, fixes: fixes.compact)
 
       def cost(id, gesture, what, *fixes)
-        Finding.new(id:, bad: BAD.fetch(id), what:, where: { "button" => @button.ref, "gesture" => gesture }, fixes: fixes.compact)
+        Finding.new(id:, bad: BAD.fetch(id), what:, where: { "button" => @button.ref, "gesture" => gesture },
+                    fixes: fixes.compact)
       end
 
       # Of what was asked, whether it is on the button already or not.
@@ -62,8 +64,8 @@ module Kippen
           by = moment(wait, @after) - moment(was.fetch(gesture), @before)
           next if by.abs < NOTICED_US
 
-          words = Words.say(by.positive? ? :pays_later : :pays_sooner, gesture: Words.gesture(gesture).capitalize, by: Words.ms(by.abs),
-                                                                       now: Words.wait(wait, @after))
+          words = Words.say(by.positive? ? :pays_later : :pays_sooner,
+                            gesture: Words.gesture(gesture).capitalize, by: Words.ms(by.abs), now: Words.wait(wait, @after))
           cost(by.positive? ? "later" : "sooner", gesture, words)
         end
       end
@@ -84,14 +86,17 @@ module Kippen
       def limits
         return [] if @series.pass_through?
 
-        Press::Lane.new(@fitting, @button).with_timing(@after).limit_findings.map { |one| with_fixes(one, elsewhere(one.gesture)) }
+        Press::Lane.new(@fitting, @button).with_timing(@after).limit_findings.map do |one|
+          with_fixes(one, elsewhere(one.gesture))
+        end
       end
 
       # A guard as long as the host's double-click time leaves none.
       def double_click
         return [] if @after.bounce_guard_us < @series.double_click_ms * 1000
 
-        [cost("double_click", "double_click", Words.say(:guard_beyond_double_click, guard: Words.ms(@after.bounce_guard_us), double: @series.double_click_ms),
+        [cost("double_click", "double_click",
+              Words.say(:guard_beyond_double_click, guard: Words.ms(@after.bounce_guard_us), double: @series.double_click_ms),
               *elsewhere("double_click"))]
       end
 
@@ -109,7 +114,8 @@ module Kippen
 
         host = @fitting.host(@button.host)
         [cost("host", "double_click", Words.say(:host_too_quick, host: host.name || host.id, double: @series.double_click_ms),
-              Fix.new(Words.say(:host_longer, ms: longer), { "kind" => "host", "host" => { "id" => host.id, "double_click_ms" => longer } }))]
+              Fix.new(Words.say(:host_longer, ms: longer),
+                      { "kind" => "host", "host" => { "id" => host.id, "double_click_ms" => longer } }))]
       end
 
       def drag
@@ -127,7 +133,8 @@ module Kippen
         guard = @after.bounce_guard_us
         return [] if guard - @before.bounce_guard_us < NOTICED_US
 
-        [cost("slowed", nil, Words.say(:pays_slowed, guard: Words.ms(guard), from: Words.say(:"counted_from_#{@after.bounce_guard_from}")))]
+        [cost("slowed", nil, Words.say(:pays_slowed, guard: Words.ms(guard),
+                                                     from: Words.say(:"counted_from_#{@after.bounce_guard_from}")))]
       end
 
       # Counted from the release, each strike begins the guard anew: a tremor that goes on keeps it shut.
@@ -135,7 +142,9 @@ module Kippen
         guard = @after.bounce_guard_us
         return [] unless @after.bounce_guard_from == "release" && guard.positive?
 
-        opens = @series.trials.flat_map { |trial| Marks.of(trial, press_at: @after.press_at, release_at: @after.release_at)["apart"] }
+        opens = @series.trials.flat_map do |trial|
+          Marks.of(trial, press_at: @after.press_at, release_at: @after.release_at)["apart"]
+        end
         again = opens.select { |ms| ms * 1000 < guard }
         return [] if again.size < OFTEN || again.size < opens.size / 3
 
@@ -148,7 +157,9 @@ module Kippen
       end
 
       def assigned(gesture)
-        @fitting.assigned(@button.ref).find { |one| !one.off && one.gesture == gesture && one.place == Fitting::EVERYWHERE && one.mode == Fitting::BASE }
+        @fitting.assigned(@button.ref).find do |one|
+          !one.off && one.gesture == gesture && one.place == Fitting::EVERYWHERE && one.mode == Fitting::BASE
+        end
       end
 
       def on_long_press(gesture)
@@ -162,7 +173,8 @@ module Kippen
         there = assigned(gesture) or return
         other = free.first or return
         carried(there, other, "tap",
-                Words.say(:carry_to_button, action: @catalogue.name(there.action), button: Words.button(@fitting.device(other.device), other)))
+                Words.say(:carry_to_button, action: @catalogue.name(there.action),
+                                            button: Words.button(@fitting.device(other.device), other)))
       end
 
       def carried(there, button, gesture, words)
@@ -173,7 +185,8 @@ module Kippen
       def double_click_on_another
         other = free.first or return
         Fix.new(Words.say(:double_click_there, button: Words.button(@fitting.device(other.device), other)),
-                { "kind" => "assign", "button" => other.ref, "gesture" => "tap", "action" => { "kind" => "click", "button" => "left", "times" => 2 } })
+                { "kind" => "assign", "button" => other.ref, "gesture" => "tap",
+                  "action" => { "kind" => "click", "button" => "left", "times" => 2 } })
       end
 
       # Buttons on which nothing is, of this device before others of its host.
@@ -183,7 +196,9 @@ module Kippen
       end
 
       # By itself it does what is wanted all the time.
-      def much_used?(button) = %w[primary secondary].include?(@kinds.button(@fitting.device(button.device), button)&.fetch("role", nil))
+      def much_used?(button)
+        %w[primary secondary].include?(@kinds.button(@fitting.device(button.device), button)&.fetch("role", nil))
+      end
 
       # Not what is needed for itself.
       def free?(button)

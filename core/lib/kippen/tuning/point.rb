@@ -7,7 +7,8 @@ module Kippen
     # long-press, double-click time + brush guard, the same − brush guard]; counts – from what guard and gap count, as a number
     class Point
       # Which values go with a setting, and whether they rise or fall as it rises.
-      PLACES = { "gap_bridge_ms" => { 0 => 1, 5 => -1 }, "bounce_guard_ms" => { 1 => 1 }, "brush_guard_ms" => { 2 => 1, 6 => 1, 7 => 1, 8 => -1 },
+      PLACES = { "gap_bridge_ms" => { 0 => 1, 5 => -1 }, "bounce_guard_ms" => { 1 => 1 },
+                 "brush_guard_ms" => { 2 => 1, 6 => 1, 7 => 1, 8 => -1 },
                  "long_press_ms" => { 3 => 1, 6 => -1 }, "tap_gap_ms" => { 4 => 1, 5 => 1 } }.freeze
       # Those alone, always the same list.
       GOING_WITH = PLACES.transform_values { |ways| ways.keys.freeze }.freeze

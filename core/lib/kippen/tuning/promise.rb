@@ -14,13 +14,16 @@ module Kippen
       CHANCE = 0.6
 
       # In so many steps at most.
-      def self.steps(series, beside) = Fit.steps(series) * ((beside.empty? ? 1 : BESIDE.size * FOLDS) + (beside.empty? ? FOLDS : 1))
+      def self.steps(series, beside)
+        Fit.steps(series) * ((beside.empty? ? 1 : BESIDE.size * FOLDS) + (beside.empty? ? FOLDS : 1))
+      end
 
       attr_reader :replays
 
       # beside – [Trial] of the same part of the body on other buttons, or of earlier sittings; fixed – { setting => value }
       # that stay; progress – a Progress; spare – is what was never asked for spared?
-      def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, progress: Progress.new, replays: Replays.new(series), spare: true)
+      def initialize(series, beside: [], price: Fit::PRICE, fixed: {}, progress: Progress.new, replays: Replays.new(series),
+                     spare: true)
         @series = series
         @beside = beside
         @price = price
@@ -39,14 +42,18 @@ module Kippen
 
       # [[Trial, Score]…], each judged by a timing that was fitted without it, with a weight chosen without it too.
       def unseen
-        @unseen ||= folds.flat_map { |held| held.map { |place| [@series.trials[place], judged(least(places.to_a - held))[place]] } }
+        @unseen ||= folds.flat_map do |held|
+          held.map { |place| [@series.trials[place], judged(least(places.to_a - held))[place]] }
+        end
       end
 
       # The same of a bounce guard found by hand on the others. timing – { setting => value } of the rest
       def by_hand(timing)
         folds.flat_map do |held|
           guard = ByHand.guard(@series.trials.values_at(*(places.to_a - held)), @replays, timing)
-          held.map { |place| [@series.trials[place], @replays.score(@series.trials[place], timing.merge("bounce_guard_ms" => guard))] }
+          held.map do |place|
+            [@series.trials[place], @replays.score(@series.trials[place], timing.merge("bounce_guard_ms" => guard))]
+          end
         end
       end
 
@@ -67,7 +74,9 @@ module Kippen
       # Each sort of prompt is spread over all; by what was pressed, not by when, so that another order gives the same.
       def folds
         @folds ||= begin
-          sorted = places.sort_by { |place| @series.trials[place].then { |trial| [trial.intended, Zlib.crc32(trial.rows.to_s), trial.rows.to_s] } }
+          sorted = places.sort_by do |place|
+            @series.trials[place].then { |trial| [trial.intended, Zlib.crc32(trial.rows.to_s), trial.rows.to_s] }
+          end
           sorted.each_with_index.group_by { |_, index| index % FOLDS }.values.map { |list| list.map(&:first) }
         end
       end

@@ -41,7 +41,10 @@ module Kippen
 
       # The widest of them: [sort, how many more], or nil.
       def worth
-        @series.offered.filter_map { |sort| halving(sort)&.then { |count| [sort, count] } }.max_by.with_index { |(sort, _), index| [width(sort), -index] }
+        worth = @series.offered.filter_map { |sort| halving(sort)&.then { |count| [sort, count] } }
+        worth.max_by.with_index do |(sort, _), index|
+          [width(sort), -index]
+        end
       end
 
       private
@@ -80,7 +83,10 @@ module Kippen
         @width[sort] ||= right(sort).then { |count, all| span(count, all) }
       end
 
-      def right(sort) = of(sort).then { |trials| [@replays.scores(trials, @timing).count { |score| score.verdict == "right" }, trials.size] }
+      def right(sort)
+        of(sort).then { |trials| [@replays.scores(trials, @timing).count { |score| score.verdict == "right" }, trials.size] }
+      end
+
       def span(count, all) = Statistics.wilson(count, all).then { |low, high| high - low }
 
       # As many again and again with the same share of right ones.
@@ -105,8 +111,8 @@ module Kippen
       def shifted
         @shifted ||= Fitting::Timing::SETTINGS.values.select(&:duration?).flat_map do |setting|
           value = @timing[setting.name]
-          [value / CLOSE, value * CLOSE].map { |near| near.round.clamp(setting.range.begin, setting.range.end) }.reject { |near| near == value }
-            .map { |near| @timing.merge(setting.name => near) }
+          near = [value / CLOSE, value * CLOSE].map { |one| one.round.clamp(setting.range.begin, setting.range.end) }
+          (near - [value]).map { |one| @timing.merge(setting.name => one) }
         end
       end
     end

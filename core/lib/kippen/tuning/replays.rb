@@ -60,7 +60,9 @@ module Kippen
       def scores(trials, timing) = trials.map { |trial| score(trial, timing) }
 
       # How often a Trial counts under a timing: a double-tap twice.
-      def counted(trial, timing) = @judge.outcomes(contacts(trial, timing), point(timing).timing).sum { |row| PRESSES.fetch(row.gesture, 1) }
+      def counted(trial, timing)
+        @judge.outcomes(contacts(trial, timing), point(timing).timing).sum { |row| PRESSES.fetch(row.gesture, 1) }
+      end
 
       # What trials cost under a timing. weighed – [[Trial, weight]…]; price – of a second of waiting, in wrong presses
       def cost(weighed, timing, price:)
@@ -71,7 +73,9 @@ module Kippen
 
       # The same with each of some values of a setting, from the least on.
       def costs_along(weighed, timing, setting, values, price:)
-        return values.map { |value| cost(weighed, timing.merge(setting => value), price:) } unless Point::PLACES.key?(setting) && values.any?
+        unless Point::PLACES.key?(setting) && values.any?
+          return values.map { |value| cost(weighed, timing.merge(setting => value), price:) }
+        end
 
         @deadline.check
         line = Line.new(timing, setting, values) { |one| point(one) }
@@ -113,7 +117,8 @@ module Kippen
       def kept(intended, contacts)
         return Whole.new(intended, contacts, @judge) if contacts.size > Cells::MOST_ROWS
 
-        Cells.new(intended, contacts, kept: @kept[intended], used: @used, judge: @judge, double_click_us: (@double_click_us if intended == "double_click"))
+        Cells.new(intended, contacts, kept: @kept[intended], used: @used, judge: @judge,
+                                      double_click_us: (@double_click_us if intended == "double_click"))
       end
     end
   end

@@ -33,7 +33,8 @@ module Kippen
       # best of a coarse grid of all filters about the last of them.
       def best(beginnings)
         ways = [*beginnings, *beginnings.map { |timing| roughly(timing) }, *filtered(beginnings.last)].uniq
-        ways.each_with_index.min_by(ONWARDS) { |timing, index| [@costs.of(timing), index] }.map { |timing, _| from(timing) }.min_by(&:last)
+        ways.each_with_index.min_by(ONWARDS) { |timing, index| [@costs.of(timing), index] }.map { |timing, _| from(timing) }
+          .min_by(&:last)
       end
 
       # [timing, cost] from one on.
@@ -90,7 +91,10 @@ module Kippen
 
         values = filters.map { |setting| @space.values(setting, timing, most: GRID) }
         starts = @guards.product(*values).map { |from, *all| timing.merge(filters.zip(all).to_h, "bounce_guard_from" => from) }
-        starts.filter_map { |one| lowest(one, last, true) }.each_with_index.min_by(ONWARDS) { |(_, cost), index| [cost, index] }.map { |(one, _), _| one }
+        starts.filter_map { |one| lowest(one, last, true) }.each_with_index.min_by(ONWARDS) { |(_, cost), index| [cost, index] }
+          .map do |(one, _), _|
+          one
+        end
       end
 
       def together(here)

@@ -30,7 +30,8 @@ module Kippen
 
         runs = runs(touches, count)
         take(runs.map { |run| [run.first[0], run.last[1]] }, LONG.include?(intended) ? "long" : "press", count)
-        odd(runs.select { |run| run.size > 1 }.map { |(first, second, *)| [first[1] - first[0], second[0] - first[1]] }, @openings)
+        odd(runs.select { |run| run.size > 1 }.map { |(first, second, *)| [first[1] - first[0], second[0] - first[1]] },
+            @openings)
       end
 
       # A press that drops out for a moment is one, unless too few would be left.

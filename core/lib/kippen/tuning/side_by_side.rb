@@ -28,7 +28,9 @@ module Kippen
       end
 
       def unfitted
-        { timing_usual: usual, **Unfitted.of(@series, usual) }.map { |name, timing| told(name, timing, scores(@series.trials, timing)) }
+        { timing_usual: usual, **Unfitted.of(@series, usual) }.map do |name, timing|
+          told(name, timing, scores(@series.trials, timing))
+        end
       end
 
       def by_hand
@@ -39,7 +41,10 @@ module Kippen
       def fitted = told(:timing_fitted, @fitted, @promise.unseen)
 
       def scores(trials, timing) = trials.zip(@promise.replays.scores(trials, timing))
-      def told(name, timing, scores, from: "unseen") = { "name" => Words.say(name), "timing" => timing }.merge(Judged.of(scores, from:))
+
+      def told(name, timing, scores, from: "unseen")
+        { "name" => Words.say(name), "timing" => timing }.merge(Judged.of(scores, from:))
+      end
     end
   end
 end

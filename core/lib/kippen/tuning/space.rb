@@ -78,7 +78,8 @@ module Kippen
 
       def overall(setting, timing, most)
         @overall ||= {}
-        @overall[[most, *key(setting, timing)]] ||= settable(setting, [*chosen(observed(setting, timing), most, setting), *off(setting)])
+        @overall[[most, *key(setting, timing)]] ||=
+          settable(setting, [*chosen(observed(setting, timing), most, setting), *off(setting)])
       end
 
       def settable(setting, values) = values.map { |value| near(setting, value) }.uniq.sort
@@ -103,7 +104,11 @@ module Kippen
       def observed(setting, timing)
         @observed ||= {}
         @observed[key(setting, timing)] ||=
-          LEVELS.include?(setting) ? @levels : between(measured(setting, timing).filter_map { |us| us / 1000.0 if us >= 1000 }.uniq.sort)
+          if LEVELS.include?(setting)
+            @levels
+          else
+            between(measured(setting, timing).filter_map { |us| us / 1000.0 if us >= 1000 }.uniq.sort)
+          end
       end
 
       def between(sorted)

@@ -11,7 +11,8 @@ module Kippen
     # Trials of one button, and what a fit of it may set. settable – { setting => allowed }, see Kinds::Settable;
     # double_click_ms – of the host of a pass-through button, else nil; given – { setting => value } in force today;
     # timing_from – since when it is (ISO 8601), or nil
-    Series = Struct.new(:button_id, :kind, :offered, :given, :settable, :double_click_ms, :trials, :timing_from, keyword_init: true) do
+    Series = Struct.new(:button_id, :kind, :offered, :given, :settable, :double_click_ms, :trials, :timing_from,
+                        keyword_init: true) do
       def pass_through? = offered.include?("click")
 
       # Those of today, with which a force button's levels are touches.
@@ -29,7 +30,8 @@ module Kippen
     GESTURES = %w[tap double_tap triple_tap long_press].freeze
     PASS_THROUGH = %w[click double_click drag].freeze
     # How many presses each is.
-    PRESSES = { "tap" => 1, "double_tap" => 2, "triple_tap" => 3, "long_press" => 1, "click" => 1, "double_click" => 2, "drag" => 1, "rest" => 0,
+    PRESSES = { "tap" => 1, "double_tap" => 2, "triple_tap" => 3, "long_press" => 1, "click" => 1, "double_click" => 2,
+                "drag" => 1, "rest" => 0,
                 "carry" => 0 }.freeze
     # Nothing shall come of it.
     STILL = %w[rest carry].freeze

@@ -28,7 +28,9 @@ module Kippen
         @replays = replays
       end
 
-      def list = @series.offered.filter_map { |gesture| alone(gesture) if told?(Judged.of(@scores, from: "unseen"), gesture) }.freeze
+      def list
+        @series.offered.filter_map { |gesture| alone(gesture) if told?(Judged.of(@scores, from: "unseen"), gesture) }.freeze
+      end
 
       private
 
@@ -51,7 +53,9 @@ module Kippen
       end
 
       # What is taken for it.
-      def takes(gesture) = @scores.select { |trial, score| trial.intended != gesture && score.got == gesture }.map { |trial, _| trial.intended }.uniq
+      def takes(gesture)
+        @scores.select { |trial, score| trial.intended != gesture && score.got == gesture }.map { |trial, _| trial.intended }.uniq
+      end
     end
   end
 end

@@ -12,7 +12,9 @@ module Kippen
       def initialize(fitting, knowledge, button, offered)
         @offered = offered
         wants = Reach::Wants.of(fitting, knowledge)
-        served = fitting.wants.flat_map { |want| wants.ways(want).select { |way| way.button.ref == button.ref }.map { |way| [named(way.gesture), want] } }
+        served = fitting.wants.flat_map do |want|
+          wants.ways(want).select { |way| way.button.ref == button.ref }.map { |way| [named(way.gesture), want] }
+        end
         @served = served.uniq.group_by(&:first).transform_values { |list| list.map(&:last) }
       end
 

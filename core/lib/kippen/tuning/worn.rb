@@ -35,7 +35,9 @@ module Kippen
       end
 
       def short_gaps(trial, series)
-        Touches.of(trial.rows, **series.levels).each_cons(2).map { |one, other| other[0] - one[1] }.select { |gap| gap < BOUNCE_US }
+        Touches.of(trial.rows, **series.levels).each_cons(2).map { |one, other| other[0] - one[1] }.select do |gap|
+          gap < BOUNCE_US
+        end
       end
 
       # In a sentence.

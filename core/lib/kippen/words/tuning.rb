@@ -15,11 +15,13 @@ module Kippen
       timing_by_hand: "found by hand",
       timing_fitted: "fitted",
       must_be_a_time: "must be a time as in 2026-11-03T14:00:00Z, not %{value}",
-      nothing_was_pressed: "Nothing was pressed, only rested: of presses nothing can be promised, and only what resting shows was fitted.",
+      nothing_was_pressed: "Nothing was pressed, only rested: of presses nothing can be promised, and only what resting shows " \
+                           "was fitted.",
       nothing_to_gain: "Nothing to gain: no other timing does better on these presses, so all stays as it is.",
       never_asked: "%{gesture} is offered and was never asked for: it rests on people in general, on nothing of this person's.",
       held_costs: "With nothing held more would come out right: %{free} %% in place of %{now} %%.",
-      cures_differ: "Whether a gap bridge or a bounce guard is the better cure can't be told yet: some twenty more presses once each, and some held, would.",
+      cures_differ: "Whether a gap bridge or a bounce guard is the better cure can't be told yet: some twenty more presses " \
+                    "once each, and some held, would.",
       risk_moved: "%{setting} %{from} → %{to}",
       risk_easier: "%{gesture} is dear when it comes by mistake, and becomes easier to set off: %{moved}.",
       presses_of_another: "these are presses of another button: they count as this one's only where somebody says so",
@@ -27,11 +29,14 @@ module Kippen
       rests_on_own: "From %{count} presses of this button.",
       rests_on_as_own: "From %{count} presses, %{others} of them of another button (%{buttons}) that count as this one's.",
       rests_on_beside: "%{count} of the same hand on other buttons or other days help.",
-      rests_not_on_beside: "%{count} of the same hand on other buttons or other days were looked at and don't help: they go against these.",
+      rests_not_on_beside: "%{count} of the same hand on other buttons or other days were looked at and don't help: they go " \
+                           "against these.",
       few_trials: "%{count} of %{gesture}: few to say much of it; the interval says how little.",
-      no_timing_saves: "No timing tells this person's %{gesture} well: %{percent} %% right of %{count}. Another gesture or another button would do better.",
+      no_timing_saves: "No timing tells this person's %{gesture} well: %{percent} %% right of %{count}. Another gesture or " \
+                       "another button would do better.",
       came_out_mostly: "Mostly it came out as: %{as}.",
-      guard_beyond_double_click: "A bounce guard of %{guard} ms is as long as the host's double-click time of %{double} ms: no double-click comes about. " \
+      guard_beyond_double_click: "A bounce guard of %{guard} ms is as long as the host's double-click time of %{double} ms: no " \
+                                 "double-click comes about. " \
                                  "Put it on another button, or make that time longer.",
       none_wrong: "None of %{count} was wrong: at most about %{percent} %% are.",
       pays_later: "%{gesture} comes %{by} ms later: %{now}.",
@@ -42,7 +47,8 @@ module Kippen
       host_too_quick: "These double-clicks are too slow for %{host}, which waits %{double} ms.",
       host_longer: "Let it wait %{ms} ms",
       drag_breaks: "Carrying breaks off in %{broken} of %{of}.",
-      tremor_keeps_shut: "Counted from letting go, a tremor that goes on keeps the bounce guard of %{guard} ms shut: %{count} strikes came sooner than that.",
+      tremor_keeps_shut: "Counted from letting go, a tremor that goes on keeps the bounce guard of %{guard} ms shut: %{count} " \
+                         "strikes came sooner than that.",
       carry_to_long_press: "Put %{action} on a long-press",
       carry_to_button: "Put %{action} on %{button}",
       double_click_there: "A double-click as one press, on %{button}",
