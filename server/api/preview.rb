@@ -20,7 +20,7 @@ module Kippen
 
       def to_h
         serves, loses = @consequences.wants
-        { "words" => @result.words, "buttons" => @result.spots.filter_map { |spot| button(*spot.to_a) },
+        { "words" => @result.words, "buttons" => @result.spots.filter_map { |spot| button(spot) },
           "serves" => serves, "loses" => loses, "left_out" => @result.left_out, "notes" => notes, "moves" => moves,
           "no_way_back" => no_way_back.map(&:told) }
       end
@@ -28,11 +28,9 @@ module Kippen
       # The same for somebody who made the change without a look at it: what it displaced, what it
       # serves no longer, what did not go along, in sentences.
       def told
-        displaced = @result.spots.flat_map do |spot|
-          @deadline.check || @consequences.displaced(spot.button, place: spot.place, mode: spot.mode).map(&:what)
-        end
-        (displaced + @consequences.wants[1].map { |want| "No longer serves the want “#{want}”." } + @result.left_out + notes +
-          no_way_back.map(&:what)).uniq
+        lost = @consequences.wants[1].map { |want| Words.say(:no_longer_serves, want:) }
+        found = [*@result.spots.flat_map { |spot| displaced(spot) }, *no_way_back].map(&:what)
+        (found + lost + @result.left_out + notes).uniq
       end
 
       private
@@ -51,13 +49,19 @@ module Kippen
 
       def saved? = @deadline == Deadline::NEVER
 
-      def button(ref, place, mode)
-        @deadline.check
-        return unless @before.button(ref) && @after.button(ref)
+      def button(spot)
+        return unless [@before, @after].all? { |fitting| fitting.button(spot.button) }
 
-        old, new = [@before, @after].map { |fitting| Press::Lane.new(fitting, fitting.button(ref), place:, mode:) }
+        old, new = [@before, @after].map do |fitting|
+          Press::Lane.new(fitting, fitting.button(spot.button), place: spot.place, mode: spot.mode)
+        end
         { "lane" => @render.lane(new), "waits" => old.differences(new).map { |difference| wait(old, new, difference) },
-          "displaced" => @consequences.displaced(ref, place:, mode:).map(&:told) }
+          "displaced" => displaced(spot).map(&:told) }
+      end
+
+      def displaced(spot)
+        @deadline.check
+        @consequences.displaced(spot.button, place: spot.place, mode: spot.mode)
       end
 
       def wait(old, new, (gesture, before, after))

@@ -87,10 +87,7 @@ module Kippen
     def shortlist(id) = @by_id[:shortlist][id]
 
     # A place as pointer_in and focus_in tell it: "app", "app/part", "" for everywhere.
-    def where(place_id)
-      place = place(place_id)
-      place ? [place.app, place.part].compact.join("/") : ""
-    end
+    def where(place_id) = place(place_id)&.where || ""
 
     # Nobody's name stands in a log because something went wrong.
     def inspect = "#<#{self.class} #{buttons.size} buttons, #{assignments.size} assignments>"

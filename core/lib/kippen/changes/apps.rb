@@ -89,7 +89,7 @@ module Kippen
         found = list.to_a.find { |place| place["app"] == app && place["part"].nil? } and return found["id"]
 
         name = name_of(draft, app)
-        Fitting::OwnIds.from(name, [Fitting::EVERYWHERE, *list.ids], "place").tap do |id|
+        Fitting::OwnIds.from(name, [Fitting::EVERYWHERE, *draft.ids("places")], "place").tap do |id|
           list.put("id" => id, "app" => app, "name" => name)
         end
       end

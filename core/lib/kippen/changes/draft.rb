@@ -53,6 +53,18 @@ module Kippen
       # The List of a named member.
       def list(name) = @lists[name] ||= List.new(member(name, []), NAMED.fetch(name))
 
+      # Ids that a new place, mode or shortlist can't have: of those there are, and of those that lie aside, so that each
+      # can be brought back.
+      def ids(name)
+        what = BringBack::PARTS.key(name)
+        aside = member("taken_out", []).grep(Hash).filter_map { |bundle| bundle[what] }
+        aside += member("taken_out", []).grep(Hash).filter_map { |bundle| Draft.mode_of(bundle["shortlist"]) } if what == "mode"
+        list(name).ids + aside.grep(Hash).map { |item| item["id"] }
+      end
+
+      # What is stepped through lies aside with its mode.
+      def self.mode_of(shortlist) = shortlist.is_a?(Hash) ? shortlist["mode"] : nil
+
       # A member of the document as it stands now.
       def member(name, default = nil) = @members.fetch(name) { before.document.fetch(name, default) }
 

@@ -18,7 +18,7 @@ module Kippen
       # Returns the id of a new one. said – its members but the id
       def self.add(draft, said)
         list = draft.list("modes")
-        id = Fitting::OwnIds.from(said["name"], [Fitting::BASE, *list.ids], "mode")
+        id = Fitting::OwnIds.from(said["name"], [Fitting::BASE, *draft.ids("modes")], "mode")
         list.put({ "id" => id }.merge(said))
         id
       end

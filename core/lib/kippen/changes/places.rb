@@ -25,7 +25,7 @@ module Kippen
         refuse(where["part"] ? "part" : "app", Words.say(:place_there, name: there["name"] || there["id"])) if there
 
         name = place["name"] || name_of(draft, where)
-        id = Fitting::OwnIds.from(name, [Fitting::EVERYWHERE, *list.ids], "place")
+        id = Fitting::OwnIds.from(name, [Fitting::EVERYWHERE, *draft.ids("places")], "place")
         list.put(Draft.with({ "id" => id, "name" => name }, where.merge(said.except("name"))))
       end
 

@@ -124,9 +124,10 @@ module Kippen
       end
 
       def places(draft, id)
-        place = draft.view.place(id)
-        app = place&.part && draft.list("places").to_a.find { |one| one["app"] == place.app && one["part"].nil? }
-        [place&.id, app && app["id"], Fitting::EVERYWHERE].compact
+        place = draft.view.place(id) or return [Fitting::EVERYWHERE]
+        Press::Resolver.places(place.where) do |app, part|
+          draft.list("places").to_a.find { |one| one["app"] == app && one["part"] == part }&.fetch("id")
+        end
       end
 
       def mode_of(draft, spot) = draft.view.mode(spot.mode)

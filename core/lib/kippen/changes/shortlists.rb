@@ -13,7 +13,7 @@ module Kippen
               else
                 {}
               end
-        id = shortlist["id"] || Fitting::OwnIds.from(shortlist["name"], list.ids, "shortlist")
+        id = shortlist["id"] || Fitting::OwnIds.from(shortlist["name"], draft.ids("shortlists"), "shortlist")
         item = Draft.with(old, shortlist.merge("id" => id, "items" => items(draft, old))
                                                  .transform_values { |value| value == false ? nil : value })
         check(draft, item)

@@ -15,6 +15,8 @@ module Kippen
 
       def without(draft, document, before, after)
         inverse = Addresses.changed(after.document, before.document)
+        # What is as it was before already, for it was taken out since, is no more to be taken back.
+        inverse = inverse.reject { |address, (_, back)| same?(Slots.at(document, address), back) }
         possible, changed_since = inverse.partition { |address, (was, _)| same?(Slots.at(document, address), was) }
         done = valid?(patched = patch(document, possible.to_h)) ? patched : step_by_step(document, possible, changed_since)
         tell(draft, before, after, changed_since)

@@ -42,7 +42,10 @@ module Kippen
     Mode = Struct.new(:id, :name, :otherwise, :counting, :shortlist, keyword_init: true)
 
     # off_from_afar – not in force while somebody works on that host from elsewhere
-    Place = Struct.new(:id, :name, :app, :part, :off, :off_from_afar, keyword_init: true)
+    Place = Struct.new(:id, :name, :app, :part, :off, :off_from_afar, keyword_init: true) do
+      # As pointer_in and focus_in tell it: "app" or "app/part".
+      def where = [app, part].compact.join("/")
+    end
 
     # host  – the one that shows it; works – "open" (then as the host has it) or "step" (by the same
     # button); locked – with the screen locked too; items – [ShortlistItem] in their order

@@ -32,6 +32,13 @@ module Kippen
       # What decides which assignment holds in a fitting: worked out once.
       def self.of(fitting) = fitting.recall(:resolver) { new(fitting) }
 
+      # Ids of the places that hold at "app", "app/part" or "", closest first. Yields an app and a part, nil for the app
+      # itself; wants the id of that place, or nil.
+      def self.places(where)
+        app, part = where.split("/", 2)
+        [(yield(app, part) if part), (yield(app, nil) if app), Fitting::EVERYWHERE].compact
+      end
+
       # [[mode, place]…] in the order in which they are looked at. otherwise – of the mode
       def self.rungs(mode, otherwise, places)
         modes = mode != Fitting::BASE && otherwise == "base" ? [mode, Fitting::BASE] : [mode]
@@ -77,9 +84,7 @@ module Kippen
       private
 
       def find(where)
-        app, part = where.split("/", 2)
-        closest = part && @places[[app, part]]
-        at(where, [closest, @places[[app, nil]], Fitting::EVERYWHERE].compact)
+        at(where, Resolver.places(where) { |app, part| @places[[app, part]] })
       end
 
       # Where the same places hold, the same choices do: many spots may share them.

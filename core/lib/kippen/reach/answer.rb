@@ -89,9 +89,7 @@ module Kippen
 
       # Those that are switched off are looked at too, to say so.
       def places
-        app, part = @spot.where.split("/", 2)
-        known = ->(app, part) { @fitting.places.find { |one| one.app == app && one.part == part }&.id }
-        [(known.call(app, part) if part), (known.call(app, nil) if app), Fitting::EVERYWHERE].compact
+        Press::Resolver.places(@spot.where) { |app, part| @fitting.places.find { |one| one.app == app && one.part == part }&.id }
       end
 
       def rung(mode, place)

@@ -145,7 +145,7 @@ module Kippen
         app, part = where.split("/", 2)
         steps = [where, (app if part && app != Fitting::SCREEN), ""].compact
         steps.find do |one|
-          one.empty? || fitting.places.none? { |place| place.off_from_afar && [place.app, place.part].compact.join("/") == one }
+          one.empty? || fitting.places.none? { |place| place.off_from_afar && place.where == one }
         end
       end
 

@@ -4,6 +4,7 @@ module Kippen
   module Words
     # What a change does, what it leaves out, and why it can't be.
     CHANGES = {
+      no_longer_serves: "No longer serves the want “%{want}”.",
       nothing_known: "Nothing known",
       print_says_tap_does: "The print says “%{print}”; a tap does “%{action}”.",
       this_button_cant_given_anything: "This button can’t be given anything: %{why}",
