@@ -83,7 +83,7 @@ module Kippen
 
       # With what the wants say of each gesture: how often it is used, and what a wrong one costs.
       def self.used(app, fitting, file)
-        uses = Tuning::Uses.new(fitting, KNOWLEDGE, fitting.button(app.sent["button"]), file["offered"])
+        uses = Tuning::GestureUse.new(fitting, KNOWLEDGE, fitting.button(app.sent["button"]), file["offered"])
         trials = file["trials"].map { |one| one.merge("weight" => one["weight"] * uses.weight(one["intended"])) }
         file.merge("trials" => trials, "uses" => uses.times)
       end

@@ -39,7 +39,7 @@ module Kippen
       def self.by_hand(screen, asked)
         case asked["do"]
         when "point" then point(screen, asked["element"])
-        when "line" then screen.list ? Standins::Effects.take(screen, asked["line"]) : screen
+        when "line" then screen.list ? Standins::Effects.new(screen).take(asked["line"]) : screen
         when "lock" then screen.with(locked: asked["on"] == true)
         when "afar" then screen.with(afar: asked["on"] == true)
         when "ring" then screen.with(call: "ringing")
@@ -58,7 +58,7 @@ module Kippen
         # What lay behind is in front then, with the pointer over its head.
         left, top, width, height = Standins::Layout::FRONT if found.kind == "behind"
         pointed = screen.with(pointer: [left + (width / 2), top + (%w[window behind].include?(found.kind) ? 6 : height / 2)])
-        %w[window part behind].include?(found.kind) ? Standins::Effects.pressed(pointed, found.where) : pointed
+        %w[window part behind].include?(found.kind) ? Standins::Effects.new(pointed).pressed(found.where) : pointed
       end
       private_class_method :point
     end

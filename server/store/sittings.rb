@@ -176,8 +176,7 @@ module Kippen
 
         def name(stream)
           if stream
-            @database[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => stream).get(:name) ||
-              ""
+            @database[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => stream).get(:name) || ""
           else
             ""
           end

@@ -102,8 +102,7 @@ module Kippen
     def trial(index, presses)
       at = 0
       edges = Array.new(presses) do
-        [[at, "down"],
-         [at += @random.rand(90_000..700_000), "up"]].tap { at += @random.rand(90_000..500_000) }
+        [[at, "down"], [at += @random.rand(90_000..700_000), "up"]].tap { at += @random.rand(90_000..500_000) }
       end.flatten(1)
       { "intended" => %w[tap double_tap long_press][index % 3], "trace" => edges }
     end

@@ -35,7 +35,7 @@ require_relative "tuning/worn"
 require_relative "tuning/along"
 require_relative "tuning/pays"
 require_relative "tuning/explained"
-require_relative "tuning/uses"
+require_relative "tuning/gesture_use"
 
 module Kippen
   # The timing that fits a person, from a few prompted presses: see docs/tuning.md.

@@ -102,7 +102,7 @@ module Kippen
     def test_shortlists_open_step_and_close
       opens, steps = %w[often log].map { |id| Catalogue::OwnActions.opens(fitting, fitting.shortlist(id)) }
       assert_equal({ "id" => "often", "marked" => 0 }, state(opens)["list"])
-      chosen = Standins::Effects.take(after(opens))
+      chosen = Standins::Effects.new(after(opens)).take
       assert_equal [nil, 6], [chosen.state["list"], chosen.state["volume"]]
       key = ->(name) { { "kind" => "keys", "keys" => [name] } }
       assert_equal([6, 5], [state(opens, key["ArrowDown"], key["Enter"]),

@@ -172,7 +172,7 @@ module Kippen
       end
       jobs = [JOBS[0], JOBS[1].merge("action" => wants[1]["action"])]
       fitting = fitted(jobs, "wants" => wants)
-      uses = ->(of, offered) { Tuning::Uses.new(of, KNOWN, of.button("mouse/left"), offered) }
+      uses = ->(of, offered) { Tuning::GestureUse.new(of, KNOWN, of.button("mouse/left"), offered) }
       assert_equal({ "tap" => 40, "double_tap" => 2 }, uses[fitting, %w[tap double_tap]].times)
       assert_equal([1, 4, 4], %w[tap double_tap rest].map { |sort| uses[fitting, %w[tap double_tap]].weight(sort) })
       assert_nil uses[fitting, %w[tap long_press]].times

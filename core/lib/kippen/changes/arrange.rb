@@ -29,7 +29,7 @@ module Kippen
         item = part.except(*OF_BUTTON).merge("action" => chosen.action_of(part, answers))
         spot = Spot.new(button.ref, part.fetch("place", Fitting::EVERYWHERE), part.fetch("mode", Fitting::BASE))
         check(draft, spot)
-        Placing.put(draft, draft.speak_of(spot), item.except("place", "mode"))
+        Placing.new(draft, draft.speak_of(spot)).put(item.except("place", "mode"))
         true
       rescue Invalid => e
         leave_out(draft, chosen, part, e.faults.map { |fault| fault.message.delete_suffix(".") }.join("; "))

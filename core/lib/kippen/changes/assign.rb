@@ -15,7 +15,7 @@ module Kippen
         spot = draft.speak_of(Spot.new(button, place, mode))
         said = { "gesture" => gesture, "action" => NamedApp.settle(draft, action), "repeat" => repeat }.compact
         item = (draft.rows.find(spot, gesture) || {}).except("off", "repeat").merge(said)
-        Placing.put(draft, spot, item, keep:, at_once:)
+        Placing.new(draft, spot).put(item, keep:, at_once:)
       end
     end
   end

@@ -9,10 +9,10 @@ module Kippen
       def make(draft)
         refuse_what_changes_nothing(draft)
         from = draft.speak_of(Spot.new(button, place, mode))
-        item = Placing.found(draft, from, gesture)
-        Placing.take_off(draft, from, gesture) unless copy
+        item = Placing.new(draft, from).found(gesture)
+        Placing.new(draft, from).take_off(gesture) unless copy
         there = draft.speak_of(from.with_button(to["button"]))
-        Placing.put(draft, there, item.except("button", "place", "mode").merge("gesture" => to["gesture"]))
+        Placing.new(draft, there).put(item.except("button", "place", "mode").merge("gesture" => to["gesture"]))
       end
 
       private

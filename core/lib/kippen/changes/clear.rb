@@ -6,7 +6,7 @@ module Kippen
     class Clear < Change.of("clear", :button, :gesture, place: Fitting::EVERYWHERE, mode: Fitting::BASE)
       def make(draft)
         draft.own_button(button)
-        Placing.take_off(draft, draft.speak_of(Spot.new(button, place, mode)), gesture)
+        Placing.new(draft, draft.speak_of(Spot.new(button, place, mode))).take_off(gesture)
       end
     end
   end

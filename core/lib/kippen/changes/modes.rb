@@ -50,7 +50,7 @@ module Kippen
         mode = mode(draft, one)
         counts.slice(*COUNTS).each do |gesture, action|
           item = { "gesture" => gesture, "action" => NamedApp.settle(draft, action) }
-          Placing.put(draft, draft.speak_of(Spot.new(counted, place, mode)), item)
+          Placing.new(draft, draft.speak_of(Spot.new(counted, place, mode))).put(item)
         end
       end
 
@@ -65,8 +65,9 @@ module Kippen
 
         name = Words.say(:counted_mode, button: Words.button(draft.before.device(button.device), button))
         id = PutMode.add(draft, { "name" => name, "counting" => "while_held" })
-        Placing.put(draft, draft.speak_of(spot),
-                    { "gesture" => "hold", "action" => { "kind" => "mode", "mode" => id, "how" => "held" } })
+        Placing.new(draft,
+                    draft.speak_of(spot)).put({ "gesture" => "hold",
+                                                "action" => { "kind" => "mode", "mode" => id, "how" => "held" } })
         id
       end
     end

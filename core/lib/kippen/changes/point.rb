@@ -34,7 +34,7 @@ module Kippen
       def put(draft, ref, item)
         spot = draft.speak_of(Spot.new(ref, place, mode))
         draft.rows.at(spot).each { |row| draft.rows.delete(spot, row["gesture"]) } if item["gesture"] == "hold"
-        Placing.put(draft, spot, item, keep: false)
+        Placing.new(draft, spot).put(item, keep: false)
       end
     end
   end

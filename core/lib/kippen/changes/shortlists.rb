@@ -8,8 +8,7 @@ module Kippen
       def make(draft)
         list = draft.list("shortlists")
         old = if shortlist["id"]
-                list.find(shortlist["id"]) ||
-                  refuse("id", Words.say(:no_shortlist, id: Faults.show(shortlist["id"])))
+                list.find(shortlist["id"]) || refuse("id", Words.say(:no_shortlist, id: Faults.show(shortlist["id"])))
               else
                 {}
               end
@@ -110,8 +109,8 @@ module Kippen
         item = draft.list("shortlists").find(shortlist) ||
                refuse("shortlist", Words.say(:no_shortlist, id: Faults.show(shortlist)))
         draft.own_button(button)
-        Placing.put(draft, draft.speak_of(Spot.new(button, place, mode)),
-                    { "gesture" => gesture, "action" => PutShortlist.opener(draft, item) })
+        spot = draft.speak_of(Spot.new(button, place, mode))
+        Placing.new(draft, spot).put({ "gesture" => gesture, "action" => PutShortlist.opener(draft, item) })
         OpenShortlist.steps(draft, item, button) if item["works"] == "step"
       end
 
@@ -121,7 +120,7 @@ module Kippen
         spot = draft.speak_of(Spot.new(button, Fitting::EVERYWHERE, mode["id"]))
         does = Catalogue::OwnActions.steps(list)
         { "tap" => "next", "long_press" => "take" }.each do |gesture, step|
-          Placing.put(draft, spot, { "gesture" => gesture, "action" => does[step] })
+          Placing.new(draft, spot).put({ "gesture" => gesture, "action" => does[step] })
         end
       end
     end

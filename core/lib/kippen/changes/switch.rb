@@ -6,7 +6,7 @@ module Kippen
     class Switch < Change.of("switch", :button, :gesture, :off, place: Fitting::EVERYWHERE, mode: Fitting::BASE)
       def make(draft)
         own = draft.own_button(button)
-        item = Placing.found(draft, draft.speak_of(Spot.new(button, place, mode)), gesture)
+        item = Placing.new(draft, draft.speak_of(Spot.new(button, place, mode))).found(gesture)
         draft.cautions.bar(own, item) unless off
         draft.rows.put(off ? item.merge("off" => true) : item.except("off"))
       end

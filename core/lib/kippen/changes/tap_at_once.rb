@@ -6,7 +6,7 @@ module Kippen
     class TapAtOnce < Change.of("tap_at_once", :button, :at_once, place: Fitting::EVERYWHERE, mode: Fitting::BASE)
       def make(draft)
         own = draft.own_button(button)
-        item = Placing.found(draft, draft.speak_of(Spot.new(button, place, mode)), "tap")
+        item = Placing.new(draft, draft.speak_of(Spot.new(button, place, mode))).found("tap")
         if !at_once && item.dig("action", "kind") == "builtin" && !draft.cautions.held_back?(own)
           refuse("at_once", Words.say(:what_this_button_does_itself))
         end

@@ -6,7 +6,7 @@ module Kippen
     class Answer
       # gesture; action – what happens, a JSON object, or nil; name – in words, or nil where nothing happens;
       # why – sentences; wait – Press::Waits::Wait or nil
-      One = Struct.new(:gesture, :action, :name, :why, :wait, keyword_init: true)
+      GestureAnswer = Struct.new(:gesture, :action, :name, :why, :wait, keyword_init: true)
 
       # where – as a host tells where it is: "app", "app/part" or "" for nowhere
       def initialize(fitting, knowledge, button, where:, mode:)
@@ -21,7 +21,7 @@ module Kippen
         @waits = Press::Waits.of(@choice, fitting.timing(button))
       end
 
-      # [One] of every gesture that says something: those assigned, and the tap.
+      # [GestureAnswer] of every gesture that says something: those assigned, and the tap.
       def all
         given = %w[tap double_tap triple_tap long_press].select do |gesture|
           gesture == "tap" || found(gesture) || looked(gesture).any?
@@ -37,11 +37,11 @@ module Kippen
         assignment = found(gesture)
         limit = @limits.find { |one| one.gesture == assignment&.gesture && one.how == "impossible" }
         told = assignment ? assignment.gesture : gesture
-        One.new(gesture: told, action: (assignment.action if assignment && !limit),
-                name: (name(assignment, gesture) unless limit),
-                why: [*why(gesture, assignment),
-                      *(Words.say(:answer_impossible, words: Words.limit(limit, @fitting.timing(@button))) if limit)],
-                wait: (@waits[told] if assignment && !limit)).freeze
+        GestureAnswer.new(gesture: told, action: (assignment.action if assignment && !limit),
+                          name: (name(assignment, gesture) unless limit),
+                          why: [*why(gesture, assignment),
+                                *(Words.say(:answer_impossible, words: Words.limit(limit, @fitting.timing(@button))) if limit)],
+                          wait: (@waits[told] if assignment && !limit)).freeze
       end
 
       def name(assignment, gesture)

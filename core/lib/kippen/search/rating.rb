@@ -53,8 +53,7 @@ module Kippen
           whole, beginning = WORTH.fetch(place)
           next [whole, 1] if list.include?(word)
 
-          if (last || place != :words) && word.size >= LEAST_LETTERS &&
-             list.any? { |one| one.start_with?(word) }
+          if (last || place != :words) && word.size >= LEAST_LETTERS && list.any? { |one| one.start_with?(word) }
             [beginning, BEGINNING]
           else
             NONE

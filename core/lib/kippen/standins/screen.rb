@@ -62,7 +62,7 @@ module Kippen
 
       # The screen after a Press::Outcome. own – the action that stands for what the button does by itself, or nil
       def did(outcome, own)
-        return Effects.let_go(self, outcome.action) if outcome.phase == "end" && outcome.action
+        return Effects.new(self).let_go(outcome.action) if outcome.phase == "end" && outcome.action
         return self if !%w[fire start repeat].include?(outcome.phase) || Course.spent?(self, outcome)
 
         action = outcome.action.nil? || outcome.action["kind"] == "builtin" ? own : outcome.action

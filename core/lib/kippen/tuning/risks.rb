@@ -4,7 +4,7 @@ module Kippen
   module Tuning
     # What becomes quicker or easier to set off, though a wrong press of it is serious or dangerous.
     class Risks
-      # From such a weight on a wrong press is serious: see Uses::WEIGHTS.
+      # From such a weight on a wrong press is serious: see GestureUse::WEIGHTS.
       SERIOUS = 2
       # Which way a setting moves that makes a gesture easier to set off: down or up.
       EASIER = { "tap" => { "brush_guard_ms" => -1, "bounce_guard_ms" => -1, "press_at" => -1 },

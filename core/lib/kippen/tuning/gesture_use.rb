@@ -3,7 +3,7 @@
 module Kippen
   module Tuning
     # How often the client's wants use each gesture of a button, and what a wrong one costs.
-    class Uses
+    class GestureUse
       # So much more a press weighs in a fit where a wrong one costs that; invented.
       WEIGHTS = { "nothing" => 1, "nuisance" => 1, "serious" => 2, "dangerous" => 4 }.freeze
       # What goes through to the host by a tap.
