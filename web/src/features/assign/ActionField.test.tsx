@@ -1,31 +1,54 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { fireEvent, render, screen, waitFor } from '@testing-library/react'
-import { describe, expect, it, vi } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { SavingProvider } from '../../shared/fitting'
 import { ActionField } from './ActionField'
 import { choose } from './actionChoice'
 import { entry } from './testing'
 
-const [louder, help] = [entry({ id: 'louder', name: 'louder' }), entry({ id: 'help', name: 'call for help' })]
-let answer = { actions: [louder, help], settled: true }
-const likeliest = vi.fn(() => Promise.resolve(help))
-vi.mock('../../shared/fitting', () => ({ useFoundActions: () => answer, useLikeliest: () => likeliest }))
+const actions = [
+  entry({ id: 'louder', name: 'louder' }),
+  entry({ id: 'help', name: 'call for help' }),
+  entry({ id: 'shout', name: 'call for help loudly', hosts: ['phone'] }),
+]
+const json = (value: object) =>
+  new Response(JSON.stringify(value), { headers: { 'content-type': 'application/json' } })
 
-const field = (onChange: (choice: unknown) => void) => (
-  <ActionField label="Line 1" value={choose(undefined)} onChange={onChange} />
-)
+/** A field, where what fits "help" is told as soon as the returned function is called. */
+function field() {
+  const answers: (() => void)[] = []
+  vi.stubGlobal('fetch', (request: Request) => {
+    const words = new URL(request.url).searchParams.get('words')
+    if (words === null) return Promise.resolve(json({ actions }))
+    if (words !== 'help') return Promise.resolve(json({ ids: ['louder'] }))
+    return new Promise<Response>((done) => answers.push(() => done(json({ ids: ['shout', 'help'] }))))
+  })
+  const chosen = vi.fn()
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <SavingProvider client="one" revision={1}>
+        <ActionField label="Line 1" value={choose(undefined)} onChange={chosen} system="computer" />
+      </SavingProvider>
+    </QueryClientProvider>,
+  )
+  return { chosen, tell: () => answers.forEach((answer) => answer()) }
+}
 
 describe('an action found by what is typed', () => {
-  it('takes what fits these words, not what was there before, where Enter is pressed early', async () => {
-    const chosen = vi.fn()
-    const { rerender } = render(field(chosen))
+  afterEach(() => vi.unstubAllGlobals())
+
+  it('takes what fits these words and can be here, not what was there before, where Enter is pressed early', async () => {
+    const { chosen, tell } = field()
     const typed = screen.getByRole('combobox')
+    fireEvent.change(typed, { target: { value: 'lou' } })
+    await screen.findByRole('option', { name: 'louder' })
     fireEvent.change(typed, { target: { value: 'help' } })
-    answer = { actions: [louder, help], settled: false }
-    rerender(field(chosen))
     fireEvent.keyDown(typed, { key: 'Enter', which: 13, keyCode: 13 })
+    await new Promise((done) => setTimeout(done, 50))
     expect(chosen).not.toHaveBeenCalled()
 
+    tell()
     await waitFor(() => expect(chosen).toHaveBeenCalledTimes(1))
     expect(chosen.mock.calls[0]?.[0]).toMatchObject({ picked: { id: 'help' } })
-    expect(likeliest.mock.calls.map((asked: unknown[]) => asked[0])).toEqual(['help'])
   })
 })
