@@ -115,7 +115,7 @@ module Kippen
       # A device follows again where it has been given nothing of its own meanwhile.
       def links(draft, bundle)
         bundle.fetch("links", []).each do |link|
-          if free?(draft, link) && Following.same?(draft, link)
+          if free?(draft, link) && Following.new(draft, link).same?
             draft.list("links").put(link)
           else
             draft.left_out << Words.say(:no_longer_follows, to: link["to"], from: link["from"])

@@ -11,9 +11,9 @@ module Kippen
       def make(draft)
         link = { "from" => from, "to" => to, "mirror" => mirror }
         draft.own_device(to)
-        match = Following.match(draft, link)
-        Following.bring_up_to_date(draft, match)
-        return timing(draft, match) unless lasting
+        following = Following.new(draft, link)
+        following.bring_up_to_date
+        return timing(draft, following.match) unless lasting
 
         leading = draft.list("links").to_a.find { |one| one["from"] == to }
         raise Invalid.at("/links", Words.say(:follows_followed, to:)) if leading || draft.list("links").find(from)
