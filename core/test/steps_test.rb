@@ -113,12 +113,12 @@ module Kippen
       evening = several([LOUDER], [HOME, 500], [LOUDER, 1000])
       started = screen.at(10_000, OK).did(outcome(evening), nil)
       volume = ->(now) { now.state["volume"] }
-      assert_equal [6, 10_500], [volume[started], Standins::Course.due_ms(started)]
+      assert_equal [6, 10_500], [volume[started], Standins::Course.new(started).due_ms]
       assert_match(/Under way: 1 of 3 steps are done. The next press of .*OK breaks them off/, Standins::Facts.of(started).first)
-      assert_equal [6, 11_500], [volume[started.at(10_500)], Standins::Course.due_ms(started.at(10_500))]
+      assert_equal [6, 11_500], [volume[started.at(10_500)], Standins::Course.new(started.at(10_500)).due_ms]
       assert_equal [], started.at(10_500).state["open"]
       over = started.at(60_000)
-      assert_equal [7, nil], [volume[over], Standins::Course.due_ms(over)]
+      assert_equal [7, nil], [volume[over], Standins::Course.new(over).due_ms]
       assert_equal over.state, started.at(10_700).at(11_499).at(60_000).state, "whenever it is looked at"
       assert Standins::Screen.state?(JSON.parse(JSON.generate(started.state)))
       refute Standins::Screen.state?(started.state.merge("course" => started.state["course"].merge("done" => 9)))

@@ -19,7 +19,7 @@ module Kippen
       end
 
       # How soon it changes by itself, in ms, or nil.
-      def due(screen) = Standins::Course.due_ms(screen)&.then { |due| [due - screen.moment.ms, 0].max }
+      def due(screen) = Standins::Course.new(screen).due_ms&.then { |due| [due - screen.moment.ms, 0].max }
 
       def mode(screen)
         mode = screen.state["mode"]

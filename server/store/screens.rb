@@ -69,7 +69,7 @@ module Kippen
           refs = presses.map(&:button)
           states = @database[:screens].where(client_id: client).to_hash(:host, :state)
           shown = fitting.hosts.select { |host| states[host.id] }
-          shown.select { |host| Standins::Course.stop?(screen(fitting, host, states[host.id]), refs) }.map(&:id)
+          shown.select { |host| Standins::Course.new(screen(fitting, host, states[host.id])).stop?(refs) }.map(&:id)
         end
 
         def happen(fitting, screen, events, begun_ms)

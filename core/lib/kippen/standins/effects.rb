@@ -155,7 +155,7 @@ module Kippen
         end
       end
 
-      def back(_action) = Course.back(@screen)
+      def back(_action) = Course.new(@screen).back
 
       def help(_action) = @screen.with(help: @screen.state["help"] + 1)
 

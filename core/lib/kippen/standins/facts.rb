@@ -16,7 +16,7 @@ module Kippen
       end
 
       def course(screen)
-        return unless Course.underway?(screen)
+        return unless Course.new(screen).underway?
 
         course = screen.state["course"]
         stop = screen.fitting.button(course["stop"])

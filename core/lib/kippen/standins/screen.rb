@@ -55,15 +55,15 @@ module Kippen
       def with(**members) = Screen.new(fitting, knowledge, host, state.merge(members.transform_keys(&:to_s)), moment:)
 
       # The same at a moment, with what was due by then done.
-      def at(time_ms, ref = "") = Course.go_on(Screen.new(fitting, knowledge, host, state, moment: Moment.new(ref, time_ms)))
+      def at(time_ms, ref = "") = Course.new(Screen.new(fitting, knowledge, host, state, moment: Moment.new(ref, time_ms))).go_on
 
-      # The screen after a press that counts, whatever it comes to. See Course.press.
-      def pressed(ref, began_us) = Course.press(self, ref, began_us)
+      # The screen after a press that counts, whatever it comes to. See Course#press.
+      def pressed(ref, began_us) = Course.new(self).press(ref, began_us)
 
       # The screen after a Press::Outcome. own – the action that stands for what the button does by itself, or nil
       def did(outcome, own)
         return Effects.new(self).let_go(outcome.action) if outcome.phase == "end" && outcome.action
-        return self if !%w[fire start repeat].include?(outcome.phase) || Course.spent?(self, outcome)
+        return self if !%w[fire start repeat].include?(outcome.phase) || Course.new(self).spent?(outcome)
 
         action = outcome.action.nil? || outcome.action["kind"] == "builtin" ? own : outcome.action
         # How many times without letting go: what moves may get faster.
@@ -81,7 +81,7 @@ module Kippen
       def does(action)
         refused = refuses(action)
         return with(said: refused) if refused
-        return Course.begin(self, action) if Steps.of(action)
+        return Course.new(self).begin(action) if Steps.of(action)
 
         Effects.of(self, action)
       end
