@@ -22,12 +22,12 @@ module Kippen
         serves, loses = @consequences.wants
         { "words" => @result.words, "buttons" => @result.spots.filter_map { |spot| button(spot) },
           "serves" => serves, "loses" => loses, "left_out" => @result.left_out, "notes" => notes, "moves" => moves,
-          "no_way_back" => no_way_back.map(&:told) }
+          "no_way_back" => no_way_back.map(&:plain) }
       end
 
       # The same for somebody who made the change without a look at it: what it displaced, what it
       # serves no longer, what did not go along, in sentences.
-      def told
+      def sentences
         lost = @consequences.wants[1].map { |want| Words.say(:no_longer_serves, want:) }
         found = [*@result.spots.flat_map { |spot| displaced(spot) }, *no_way_back].map(&:what)
         (found + lost + @result.left_out + notes).uniq
@@ -56,7 +56,7 @@ module Kippen
           Press::Lane.new(fitting, fitting.button(spot.button), place: spot.place, mode: spot.mode)
         end
         { "lane" => @render.lane(new), "waits" => old.differences(new).map { |difference| wait(old, new, difference) },
-          "displaced" => displaced(spot).map(&:told) }
+          "displaced" => displaced(spot).map(&:plain) }
       end
 
       def displaced(spot)

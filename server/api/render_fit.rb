@@ -30,7 +30,7 @@ module Kippen
         unsaved = @row[:result]["unsaved"].map do |one|
           Tuning::Unsaved::Found.new(**one.to_hash.except("words").transform_keys(&:to_sym))
         end
-        Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), timing, series:, unsaved:).list.map(&:told)
+        Tuning::Pays.new(@fitting, @button, KNOWLEDGE.of(@fitting), timing, series:, unsaved:).list.map(&:plain)
       end
 
       # A timing with what it doesn't say as it was when it was fitted.

@@ -15,7 +15,7 @@ module Kippen
           "regions" => lane.regions.map { |region| region(region) },
           "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane), "tap_choice" => tap_choice(lane),
           "own" => own(lane) }
-          .merge(times(lane), "cautions" => cautions(lane).map { |one| one.told.merge("stands" => stands?(lane, one)) })
+          .merge(times(lane), "cautions" => cautions(lane).map { |one| one.plain.merge("stands" => stands?(lane, one)) })
       end
 
       # What of a Lane is another with another timing.
@@ -46,7 +46,7 @@ module Kippen
 
       def times(lane)
         { "timed" => timed?(lane.button), "boundaries" => lane.boundaries.map { |one| boundary(lane.button.device, one) },
-          "limits" => lane.limit_findings.map(&:told) }
+          "limits" => lane.limit_findings.map(&:plain) }
       end
 
       # Does, or could, anything on a button depend on time?
@@ -78,7 +78,7 @@ module Kippen
 
         entry = @catalogue.entry(action)
         stop = @fitting.button(Steps.stop(action, lane.button.ref, @fitting))
-        { "told" => entry.told, "undo" => entry.facts["undo"], "stop" => Words.button(@fitting.device(stop.device), stop) }
+        { "told" => entry.in_order, "undo" => entry.facts["undo"], "stop" => Words.button(@fitting.device(stop.device), stop) }
       end
 
       # Nothing is offered where nothing can be put.

@@ -14,7 +14,7 @@ module Kippen
           "elements" => layout.elements.map { |one| element(one, one == under) }, "where" => screen.where,
           "facts" => Standins::Facts.of(screen),
           "due_in_ms" => due(screen), "mode" => mode(screen), "list" => list(screen), "happenings" => happenings(screen),
-          "refuses" => screen.refusals.map(&:told) }
+          "refuses" => screen.refusals.map(&:plain) }
           .merge(screen.state.slice("pointer", "said", "locked", "afar", "call"))
       end
 

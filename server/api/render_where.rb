@@ -45,7 +45,7 @@ module Kippen
 
       # What a finder finds of the fitting in time.
       def found(finder)
-        in_time(finder::ID) { |deadline| finder.new(@fitting, @knowledge, deadline:).findings.map(&:told) }
+        in_time(finder::ID) { |deadline| finder.new(@fitting, @knowledge, deadline:).findings.map(&:plain) }
       end
 
       def host(host)

@@ -20,7 +20,7 @@ module Kippen
             Store::Save::Made.new(fitting: result.fitting, note: sent.fetch("note", ""), fit: fit&.merge(moved:))
           end
           status 201
-          json("revision" => Render.revision(saved), "told" => Preview.new(result).told)
+          json("revision" => Render.revision(saved), "told" => Preview.new(result).sentences)
         end
 
         app.post("/api/clients/:client/previews") do

@@ -106,7 +106,7 @@ module Kippen
         next unless old && new&.worse_than?(old)
 
         displaced_by("own_lost", new.gesture,
-                     where ? Words.say(:told_there, where: where[0].upcase + where[1..], told: new.told) : new.told)
+                     where ? Words.say(:told_there, where: where[0].upcase + where[1..], told: new.trouble) : new.trouble)
       end
     end
 

@@ -17,11 +17,11 @@ module Kippen
     def gesture = where["gesture"]
 
     # As JSON values.
-    def told = { "id" => id, "bad" => bad, "what" => what, "where" => where, "fixes" => fixes.map(&:told) }
+    def plain = { "id" => id, "bad" => bad, "what" => what, "where" => where, "fixes" => fixes.map(&:plain) }
   end
 
   # What would mend a finding: in words, and the change as it is sent (see Changes.read).
   Fix = Struct.new(:words, :change) do
-    def told = { "words" => words, "change" => change }
+    def plain = { "words" => words, "change" => change }
   end
 end

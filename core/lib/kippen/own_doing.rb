@@ -13,7 +13,7 @@ module Kippen
       # Is less of it left than of another?
       def worse_than?(other) = rank > other.rank
 
-      def told = lost || hardly
+      def trouble = lost || hardly
 
       protected
 

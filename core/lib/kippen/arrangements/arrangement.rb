@@ -16,14 +16,14 @@ module Kippen
       def name = data["name"]
       def parts = data.fetch("parts", [])
       # What must be said before it is applied: "button", "double_tap", "long_press"
-      def asks = told("asks") || []
-      def good_for = told("good_for")
-      def costs = told("costs")
+      def asks = shipped("asks") || []
+      def good_for = shipped("good_for")
+      def costs = shipped("costs")
 
       # Is it of any use on a device? host – the Fitting::Host
       def for?(device, host)
-        return false if told("systems")&.none?(host.system)
-        return false if told("kinds")&.none?(device.kind)
+        return false if shipped("systems")&.none?(host.system)
+        return false if shipped("kinds")&.none?(device.kind)
 
         device.buttons.any?
       end
@@ -55,13 +55,13 @@ module Kippen
 
       # What must be known of it on a device, in sentences.
       def notes(device, kinds)
-        (told("notes") || []).select { |note| by_role(device, kinds, note["role"]) }.map { |note| note["words"] }
+        (shipped("notes") || []).select { |note| by_role(device, kinds, note["role"]) }.map { |note| note["words"] }
       end
 
       private
 
       # Only the ready-made say more than their parts.
-      def told(member) = own ? nil : data[member]
+      def shipped(member) = own ? nil : data[member]
 
       def by_role(device, kinds, role)
         role && device.buttons.find { |button| kinds.button(device, button)&.fetch("role", nil) == role }

@@ -16,10 +16,10 @@ module Kippen
 
       def name_of(_action) = Words.say(:steps_name, count: @steps.size, names: names.join(", "))
 
-      def effect_of(_action) = Words.say(:steps_effect, names: told.join("; "))
+      def effect_of(_action) = Words.say(:steps_effect, names: in_order.join("; "))
 
       # [sentence…], one a step, in order.
-      def told
+      def in_order
         names.zip(@steps).map do |name, step|
           step.pause_ms.zero? ? name : Words.say(:steps_after, pause: Words.pause(step.pause_ms), name:)
         end

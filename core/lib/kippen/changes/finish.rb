@@ -31,7 +31,7 @@ module Kippen
         result
       end
 
-      def self.whole(draft) = told(draft, Fitting.read(draft.document)).tap { |result| kept_kinds(result) }
+      def self.whole(draft) = result_of(draft, Fitting.read(draft.document)).tap { |result| kept_kinds(result) }
 
       # A kind that devices are of stays, whatever takes it away.
       def self.kept_kinds(result)
@@ -43,11 +43,11 @@ module Kippen
         raise Invalid.at("/change", Words.say(:kind_in_use, devices: used.map { |device| device.name || device.id }.join(", ")))
       end
 
-      def self.told(draft, fitting)
+      def self.result_of(draft, fitting)
         Result.new(before: draft.before, fitting:, spots: draft.spots, left_out: draft.left_out.uniq, notes: draft.notes.uniq,
                    knowledge: draft.knowledge.of(fitting))
       end
-      private_class_method :whole, :kept_kinds, :told
+      private_class_method :whole, :kept_kinds, :result_of
     end
   end
 end

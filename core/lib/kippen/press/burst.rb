@@ -7,7 +7,7 @@ module Kippen
     # what happens in it: BurstTable.
     class Burst
       attr_reader :contact, :choice, :mode, :origin, :began_us, :spot, :unhurried
-      attr_accessor :state, :count, :last_start_us, :last_release_us, :closed, :repeat_us, :repeats, :told
+      attr_accessor :state, :count, :last_start_us, :last_release_us, :closed, :repeat_us, :repeats, :tap_done
 
       # contact – on which it began, at its began_us
       # taken   – HostState::Taken: its mode and where that came from
@@ -24,7 +24,7 @@ module Kippen
         @began_us = @last_start_us = contact.began_us
         @count = 1
         @repeats = 0
-        @told = false
+        @tap_done = false
       end
 
       # The Hold that its mode came from, or nil.
@@ -47,7 +47,7 @@ module Kippen
         end
       end
 
-      SAVED = %i[mode began_us closed unhurried state count last_start_us last_release_us repeat_us repeats told].freeze
+      SAVED = %i[mode began_us closed unhurried state count last_start_us last_release_us repeat_us repeats tap_done].freeze
 
       # What it has come to, as plain JSON values.
       def save

@@ -102,7 +102,7 @@ module Kippen
       def tap_at_once(burst, why)
         return unless burst.choice.tap&.at_once
 
-        burst.told = true
+        burst.tap_done = true
         fire(burst, burst.choice.tap, why)
       end
 
@@ -158,7 +158,7 @@ module Kippen
 
       # The gesture of the count so far.
       def decide(burst, why)
-        return if burst.told && burst.count == 1
+        return if burst.tap_done && burst.count == 1
 
         assignment = burst.choice.counted(burst.count)
         return fire(burst, assignment, why) if assignment

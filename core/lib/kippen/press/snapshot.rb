@@ -5,7 +5,7 @@ module Kippen
     # An engine's state as plain JSON values, to be taken up again at any point, in
     # another process too. Outcomes that haven't been taken are not part of it.
     class Snapshot
-      FORMAT = "press-state/1"
+      FORMAT = "press-state/2"
       REST = "press-rest/1"
       CONTACT = %i[closed began_us opened_us verdict bounce_ref].freeze
 

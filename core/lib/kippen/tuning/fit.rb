@@ -34,7 +34,7 @@ module Kippen
       end
 
       # { setting => value }, only what can be set.
-      def timing = @timing ||= settled(*best).slice(*told)
+      def timing = @timing ||= settled(*best).slice(*reported)
 
       # [timing, cost] before anything is preferred.
       def best = @best ||= @search.best([today, @likely].uniq)
@@ -55,7 +55,7 @@ module Kippen
         today.merge(moved.to_h { |setting, ms| [setting, @space.near(setting, ms)] }, @fixed)
       end
 
-      def told = [*@space.settings, "bounce_guard_from", *@fixed.keys].uniq
+      def reported = [*@space.settings, "bounce_guard_from", *@fixed.keys].uniq
       def still = @fixed.keys + @series.settable.select { |_, allowed| allowed.key?("fixed") }.keys
 
       def guards = @fixed.key?("bounce_guard_from") ? [@fixed["bounce_guard_from"]] : @space.guards

@@ -20,29 +20,29 @@ module Kippen
 
       # Of a timing that was set for this person only presses since then can't be what it was fitted to.
       def today
-        return told(:timing_today, usual, scores(@series.trials, usual)) if @series.given.empty?
+        return row(:timing_today, usual, scores(@series.trials, usual)) if @series.given.empty?
 
         since = @series.trials.select { |trial| @series.since?(trial) }
         trials = since.empty? ? @series.trials : since
-        told(:timing_today, @series.whole, scores(trials, @series.whole), from: since.empty? ? "seen" : "unseen")
+        row(:timing_today, @series.whole, scores(trials, @series.whole), from: since.empty? ? "seen" : "unseen")
       end
 
       def unfitted
         { timing_usual: usual, **Unfitted.of(@series, usual) }.map do |name, timing|
-          told(name, timing, scores(@series.trials, timing))
+          row(name, timing, scores(@series.trials, timing))
         end
       end
 
       def by_hand
         guard = ByHand.guard(@series.trials, @promise.replays, usual)
-        told(:timing_by_hand, usual.merge("bounce_guard_ms" => guard), @promise.by_hand(usual))
+        row(:timing_by_hand, usual.merge("bounce_guard_ms" => guard), @promise.by_hand(usual))
       end
 
-      def fitted = told(:timing_fitted, @fitted, @promise.unseen)
+      def fitted = row(:timing_fitted, @fitted, @promise.unseen)
 
       def scores(trials, timing) = trials.zip(@promise.replays.scores(trials, timing))
 
-      def told(name, timing, scores, from: "unseen")
+      def row(name, timing, scores, from: "unseen")
         { "name" => Words.say(name), "timing" => timing }.merge(Judged.of(scores, from:))
       end
     end
