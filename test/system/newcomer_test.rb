@@ -140,6 +140,7 @@ module Kippen
         choose_found "Line #{index + 1}", words
       end
       press_on "Add it"
+      assert_no_field "Line 1"
       press_on "Open it with a button: Often"
       choose "Volume up", from: "Button"
       press_on "Put it there"

@@ -47,6 +47,8 @@ module Kippen
       assert_no_selector ".ant-select-item-option", text: "not known yet"
       assert_selector ".ant-select-item-option-active"
       enter :enter
+      # Whoever works sees that it is chosen before anything else is pressed.
+      assert_no_selector ".ant-select-item-option-active"
     end
 
     # In the sheet of a gesture that was opened.
