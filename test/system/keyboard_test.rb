@@ -58,6 +58,9 @@ module Kippen
       assert_text "Revision 4, saved"
       assert_equal "900 ms", focused["aria-valuetext"]
       press(:arrow_left, :arrow_left)
+      assert_selector ":focus[aria-valuetext='880 ms, Enter sets it']"
+      assert_text "Revision 4, saved"
+      press(:enter)
       assert_text "Revision 5, saved"
       assert_equal "880 ms", focused["aria-valuetext"]
     end
@@ -66,7 +69,7 @@ module Kippen
       open_desk
       to_stop "Long-press time of Pocket phone", row: "pocket-phone"
       press(:page_up)
-      assert_selector "[role=slider]:focus[aria-valuetext='600 ms']"
+      assert_selector "[role=slider]:focus[aria-valuetext='600 ms, Enter sets it']"
       press(:escape)
       assert_selector "[role=slider]:focus[aria-valuetext='500 ms']"
 

@@ -114,6 +114,8 @@ module Kippen
       tab_to("Long-press time of")
       3.times { press(:arrow_left) }
       assert_text "no press comes out otherwise"
+      assert_no_selector "tr", text: "moved to"
+      press(:enter)
       assert_selector "tr", text: "moved to"
       tab_to("Long-press time of")
       7.times { press(:page_down) }

@@ -58,22 +58,44 @@ describe('BoundaryHandle', () => {
     vi.useRealTimers()
   })
 
-  it('moves by arrow keys and commits once they rest', () => {
+  it('moves by keys, however slow they come, and commits what is confirmed', () => {
     const { committed, slider, press } = show()
-    press('ArrowRight', 'ArrowRight', 'ArrowLeft', 'PageUp')
-    expect(slider.getAttribute('aria-valuetext')).toBe('610 ms')
+    for (const key of ['ArrowRight', 'ArrowRight', 'ArrowLeft', 'PageUp']) {
+      press(key)
+      act(() => {
+        vi.advanceTimersByTime(5000)
+      })
+    }
+    expect(slider.getAttribute('aria-valuetext')).toBe('610 ms, Enter sets it')
     expect(committed).toEqual([])
-    act(() => {
-      vi.advanceTimersByTime(700)
-    })
+    press('Enter')
     expect(committed).toEqual([610])
+  })
+
+  it('commits what keys moved when it is left, and nothing where they led back', () => {
+    const { committed, slider, press } = show()
+    press('ArrowRight', 'ArrowLeft', 'Enter')
+    fireEvent.blur(slider)
+    expect(committed).toEqual([])
+    press('PageDown')
+    fireEvent.blur(slider)
+    expect(committed).toEqual([400])
+  })
+
+  it('sets no end by one press alone', () => {
+    const { committed, slider, press } = show()
+    press('End')
+    expect([slider.getAttribute('aria-valuetext'), committed]).toEqual(['5000 ms, Enter sets it', []])
+    press('Escape')
+    fireEvent.blur(slider)
+    expect([slider.getAttribute('aria-valuetext'), committed]).toEqual(['500 ms', []])
   })
 
   it('takes typed figures, kept within the range', () => {
     const { committed, press } = show()
     press('9', '0', '5', 'Backspace', '0', 'Enter')
     press('7', 'Enter')
-    press('Home', 'End')
+    press('Home', 'Enter', 'End', 'Enter')
     expect(committed).toEqual([900, 100, 100, 5000])
   })
 
@@ -133,7 +155,7 @@ describe('BoundaryHandle', () => {
     const { committed, slider } = drag([146, 120])
     fireEvent.pointerUp(slider)
     fireEvent.keyDown(slider, { key: 'ArrowRight' })
-    expect(slider.getAttribute('aria-valuetext')).toBe('590 ms')
+    expect(slider.getAttribute('aria-valuetext')).toBe('590 ms, Enter sets it')
     expect(committed).toEqual([600])
     document.body.style.direction = ''
   })
@@ -152,10 +174,8 @@ describe('BoundaryHandle', () => {
     press('ArrowRight', 'ArrowRight')
     expect([slider.getAttribute('aria-valuetext'), held[0]]).toEqual(['500 ms', ['long_press_ms', 1500]])
     learn([400, 500, 700, 1000])
-    expect(slider.getAttribute('aria-valuetext')).toBe('1000 ms')
-    act(() => {
-      vi.advanceTimersByTime(700)
-    })
+    expect(slider.getAttribute('aria-valuetext')).toBe('1000 ms, Enter sets it')
+    press('Enter')
     expect(committed).toEqual([1000])
   })
 

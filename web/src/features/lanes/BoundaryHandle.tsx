@@ -15,8 +15,6 @@ export interface BoundaryDraft {
 const STEPS: Record<string, number> = { ArrowRight: 1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }
 /** Where one reads from right to left, more lies to the left. */
 const leftwards = (element: Element) => getComputedStyle(element).direction === 'rtl'
-/** Arrow keys are saved once they have rested this long. */
-const REST_MS = 700
 /** A hand that trembles moves it by less. */
 const TREMOR_PX = 6
 
@@ -54,32 +52,34 @@ export function BoundaryHandle(props: Props) {
   const { boundary, of, scale, row = 0, values, draft, onHold, onDraft, onCommit } = props
   const fixed = props.fixed || boundary.from_ms === boundary.to_ms
   const [typed, setTyped] = useState('')
-  const rest = useRef<number>(undefined)
+  // By keys it goes where it is to be, and is saved when that is confirmed or left: a slow hand needs its time.
+  const [keyed, setKeyed] = useState(false)
   const drag = useRef<Drag>(undefined)
   /** Steps by keys that wait until it is known what can be set. */
   const steps = useRef(0)
   const value = draft?.valueMs ?? boundary.value_ms
   const name = say.ofIt(SETTING_NAMES[boundary.setting] ?? boundary.setting, of)
 
-  useEffect(() => () => window.clearTimeout(rest.current), [])
-
   const move = (ms: number) => {
     const next = { setting: boundary.setting, valueMs: ms }
     onDraft(next)
     return next
   }
-  const commit = (next: BoundaryDraft | undefined) => {
-    window.clearTimeout(rest.current)
-    setTyped('')
-    if (next) onCommit(next)
-  }
   const drop = () => {
-    window.clearTimeout(rest.current)
     drag.current = undefined
     steps.current = 0
     setTyped('')
+    setKeyed(false)
     onDraft(undefined)
   }
+  const commit = (next: BoundaryDraft | undefined) => {
+    setTyped('')
+    setKeyed(false)
+    if (!next) return
+    if (next.valueMs === boundary.value_ms) drop()
+    else onCommit(next)
+  }
+  const confirm = () => commit(typed ? move(within(Number(typed))) : keyed ? draft : undefined)
   const within = (ms: number) => Math.min(boundary.to_ms, Math.max(boundary.from_ms, ms))
 
   const dragTo = (known: number[]) => {
@@ -93,9 +93,8 @@ export function BoundaryHandle(props: Props) {
     steps.current = 0
     // At the end of what is known there may be more.
     if (next === known.at(-1)) onHold(boundary.setting, next * 2)
-    window.clearTimeout(rest.current)
-    const made = move(next)
-    rest.current = window.setTimeout(() => commit(made), REST_MS)
+    setKeyed(true)
+    move(next)
   }
   const known = useRef(goOn)
   useEffect(() => {
@@ -118,11 +117,13 @@ export function BoundaryHandle(props: Props) {
     } else if (event.key === 'Backspace' && typed) {
       setTyped(typed.slice(0, -1))
     } else if (event.key === 'Enter') {
-      commit(typed ? move(within(Number(typed))) : draft)
+      confirm()
     } else if (event.key === 'Escape' && (typed || draft || drag.current || steps.current)) {
       drop()
     } else if (event.key === 'Home' || event.key === 'End') {
-      commit(move(event.key === 'Home' ? boundary.from_ms : boundary.to_ms))
+      setTyped('')
+      setKeyed(true)
+      move(event.key === 'Home' ? boundary.from_ms : boundary.to_ms)
     } else {
       return
     }
@@ -156,9 +157,7 @@ export function BoundaryHandle(props: Props) {
     drag.current = undefined
     if (wish === undefined) return
     // Let go before it was known what can be set: the core brings it to the nearest.
-    const done = to ?? move(within(Math.round(wish)))
-    if (done.valueMs === boundary.value_ms) drop()
-    else commit(done)
+    commit(to ?? move(within(Math.round(wish))))
   }
 
   return (
@@ -168,22 +167,25 @@ export function BoundaryHandle(props: Props) {
       data-stop
       className={styles.boundary}
       data-moving={draft !== undefined}
+      data-keyed={keyed && !typed}
       data-setting={boundary.setting}
       style={{ insetInlineStart: `${String(scale.percent(value))}%`, '--row': row } as CSSProperties}
       aria-label={name}
       aria-valuemin={boundary.from_ms}
       aria-valuemax={boundary.to_ms}
       aria-valuenow={typed ? Number(typed) : value}
-      aria-valuetext={typed ? say.msEnterSets(typed) : say.ms(String(value))}
+      aria-valuetext={typed || keyed ? say.msEnterSets(typed || String(value)) : say.ms(String(value))}
       aria-readonly={fixed}
       onKeyDown={onKeyDown}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
       onPointerCancel={drop}
-      onBlur={() => commit(typed ? move(within(Number(typed))) : draft)}
+      onBlur={confirm}
     >
-      <span className={styles.boundaryValue}>{typed ? `${typed}▏` : value}</span>
+      <span className={styles.boundaryValue}>
+        {typed ? `${typed}▏` : keyed ? `${String(value)} ↵` : value}
+      </span>
     </div>
   )
 }
