@@ -74,6 +74,7 @@ module Kippen
               "time for a second click. " \
               "Set the host's double-click time first, then the guard; or give “Double-click as one press” to another one."
       assert_includes slow.displaced(LEFT, place: "everywhere", mode: "base").map(&:what), words
+      assert_empty slow.own_lost_elsewhere([Changes::Spot.new(LEFT, "everywhere", "base")]), "it is told of the button already"
       guarded = made(mouse(1000), "timing", button: LEFT, setting: "bounce_guard_ms", value: 300)
       changed = result(guarded, "host", host: { "id" => "desk", "double_click_ms" => 300 })
       told = changed.consequences.own_lost_elsewhere(changed.spots)

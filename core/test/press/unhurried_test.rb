@@ -113,6 +113,14 @@ module Kippen
                     "double-tap. It waited 1000 ms (the other button was held)."], told(fitting, bench)
     end
 
+    # Held too, but counted by the gap: a further press is waited for.
+    def test_the_story_of_a_mode_that_counts_by_the_gap_waits_for_a_press
+      fitting = counting("by_gap")
+      bench = Press::Bench.from(fitting)
+      messages(ROWS.first(3)).each { |message| bench.feed(message) }
+      assert_equal ["Closed for 100 ms. Waiting for a further press."], told(fitting, bench)
+    end
+
     # A server that starts anew in the middle of a count goes on counting.
     def test_a_count_goes_on_after_it_was_saved
       fitting = counting

@@ -41,12 +41,12 @@ module Kippen
     def test_a_bad_file_is_refused_with_every_fault
       file = { "kippen" => "trials/1", "button" => { "kind" => "wheel" }, "offered" => %w[tap click],
                "timing" => { "tap_gap_ms" => 9 },
-               "settable" => { "tap_gap_ms" => { "from" => 1 }, "hum" => {} },
+               "settable" => { "tap_gap_ms" => { "from" => 1 }, "hum" => {}, "long_press_ms" => { "values" => [500, 9] } },
                "trials" => [{ "intended" => "tap", "trace" => [[5, "down"], [4, "up"]] }, 7,
                             { "intended" => "sing", "trace" => [], "weight" => 0 }] }
       found = faults { Formats::TrialsJson.read(JSON.generate(file)) }.map(&:first)
-      assert_equal %w[/button/kind /offered /settable/hum /settable/tap_gap_ms /timing/tap_gap_ms /trials/0/trace /trials/1
-                      /trials/2/intended /trials/2/weight],
+      assert_equal %w[/button/kind /offered /settable/hum /settable/long_press_ms /settable/tap_gap_ms /timing/tap_gap_ms
+                      /trials/0/trace /trials/1 /trials/2/intended /trials/2/weight],
                    found.sort
       assert_equal([["/kippen", "must be trials/1"]], faults { Formats::TrialsJson.read('{"kippen":"trials/2"}') })
     end
