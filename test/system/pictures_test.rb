@@ -121,6 +121,8 @@ module Kippen
       click_button "Close"
       give_three_jobs
       lane { assert_text "Answer the call" }
+      # What others saved stands on the page as soon as it comes: a sheet is opened on what its head says.
+      assert_text "Revision 3, saved"
       picture "assign-lanes"
       lane { click_button "double-tap: Mark the packet" }
       find("label", text: "Answer the call").click
