@@ -48,12 +48,8 @@ module Kippen
         name = CODES.describe(item["heard"]).name
         return "#{name} can't stand for #{button.name || button.id}: only a step of a wheel can" if button.kind == "notch"
 
-        why = if item["heard"].start_with?("wheel:")
-                "a step of a wheel has no length"
-              else
-                "it is open or closed, and this is a " \
-                  "level"
-              end
+        wheel = item["heard"].start_with?("wheel:")
+        why = wheel ? "a step of a wheel has no length" : "it is open or closed, and this is a level"
         "#{name} can't stand for #{button.name || button.id}: #{why}"
       end
 

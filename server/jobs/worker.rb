@@ -43,10 +43,17 @@ module Kippen
         end
         gone = Process.detach(short)
         Thread.new { gone.join && STOP.write(TOLD) }
-        # What of it is no more was told by its end.
-        run(url, ANY, STOP_TOLD) { tell.write(TOLD) rescue Errno::EPIPE } # rubocop:disable Style/RescueModifier
+        run(url, ANY, STOP_TOLD) { pass_on(tell) }
         gone.join
       end
+
+      # Tells the other one to stop; one that is gone already needs no telling.
+      def self.pass_on(tell)
+        tell.write(TOLD)
+      rescue Errno::EPIPE
+        nil
+      end
+      private_class_method :pass_on
     end
   end
 end

@@ -2,16 +2,14 @@
 
 # What is settled on a bench is kept as what happened, not as a page shows it. All of it is worked out again from
 # the messages where it is missing.
-BENCHES_ANEW = %i[benches rests tiles].freeze
-
 Sequel.migration do
   up do
-    BENCHES_ANEW.each { |table| self[table].delete }
+    %i[benches rests tiles].each { |table| self[table].delete }
     alter_table(:tiles) { rename_column :tile, :story }
   end
 
   down do
-    BENCHES_ANEW.each { |table| self[table].delete }
+    %i[benches rests tiles].each { |table| self[table].delete }
     alter_table(:tiles) { rename_column :story, :tile }
   end
 end

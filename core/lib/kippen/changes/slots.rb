@@ -45,11 +45,9 @@ module Kippen
         index = list.index { |one| one[shape[:list]] == id }
         return list + slot if index.nil?
 
-        list[0...index] + (if rest.empty?
-                             slot
-                           else
-                             [put_in(list[index], { map: nil, of: shape[:of] || Addresses::ITEM }, rest, slot)]
-                           end) + list[(index + 1)..]
+        inner = { map: nil, of: shape[:of] || Addresses::ITEM }
+        there = rest.empty? ? slot : [put_in(list[index], inner, rest, slot)]
+        list[0...index] + there + list[(index + 1)..]
       end
 
       # One step further: [value, shape], or nil where there is nothing.

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { SavingProvider } from '../../shared/fitting'
 import { ActionField } from './ActionField'
@@ -23,15 +23,20 @@ function field() {
     if (words !== 'help') return Promise.resolve(json({ ids: ['louder'] }))
     return new Promise<Response>((done) => answers.push(() => done(json({ ids: ['shout', 'help'] }))))
   })
-  const chosen = vi.fn()
-  render(
-    <QueryClientProvider client={new QueryClient()}>
+  const [chosen, later] = [vi.fn(), vi.fn()]
+  const queries = new QueryClient()
+  const form = (onChange: ((choice: unknown) => void) | null) => (
+    <QueryClientProvider client={queries}>
       <SavingProvider client="one" revision={1}>
-        <ActionField label="Line 1" value={choose(undefined)} onChange={chosen} system="computer" />
+        {onChange && (
+          <ActionField label="Line 1" value={choose(undefined)} onChange={onChange} system="computer" />
+        )}
       </SavingProvider>
-    </QueryClientProvider>,
+    </QueryClientProvider>
   )
-  return { chosen, tell: () => answers.forEach((answer) => answer()) }
+  const { rerender } = render(form(chosen))
+  const become = (onChange: ((choice: unknown) => void) | null) => rerender(form(onChange))
+  return { chosen, later, become, tell: () => answers.forEach((answer) => answer()) }
 }
 
 describe('an action found by what is typed', () => {
@@ -50,5 +55,22 @@ describe('an action found by what is typed', () => {
     tell()
     await waitFor(() => expect(chosen).toHaveBeenCalledTimes(1))
     expect(chosen.mock.calls[0]?.[0]).toMatchObject({ picked: { id: 'help' } })
+  })
+
+  it('is put into the form as it is by then, and into none that is gone', async () => {
+    for (const gone of [false, true]) {
+      const { chosen, later, become, tell } = field()
+      const typed = screen.getByRole('combobox')
+      fireEvent.change(typed, { target: { value: 'lou' } })
+      await screen.findByRole('option', { name: 'louder' })
+      fireEvent.change(typed, { target: { value: 'help' } })
+      fireEvent.keyDown(typed, { key: 'Enter', which: 13, keyCode: 13 })
+      become(gone ? null : later)
+      await new Promise((done) => setTimeout(done, 20))
+      tell()
+      await new Promise((done) => setTimeout(done, 50))
+      expect([chosen.mock.calls.length, later.mock.calls.length]).toEqual([0, gone ? 0 : 1])
+      cleanup()
+    }
   })
 })

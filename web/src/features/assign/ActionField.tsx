@@ -1,5 +1,5 @@
 import { Select } from 'antd'
-import { useRef, useState, type KeyboardEvent } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import type { CatalogueAction, Host } from '../../shared/api'
 import { useFoundActions, useLikeliest } from '../../shared/fitting'
 import { Field } from '../../shared/ui'
@@ -38,6 +38,17 @@ export function ActionField({ label, value, onChange, otherwise, system, single 
   }
   // Who types fast presses Enter before the list is that of these words: what fits best is taken when it is.
   const hurried = useRef<string>(undefined)
+  // Until it is there the form may have become another; and a field that is gone chooses nothing.
+  const change = useRef(onChange)
+  useEffect(() => {
+    change.current = onChange
+  })
+  useEffect(
+    () => () => {
+      hurried.current = undefined
+    },
+    [],
+  )
   const takeLikeliest = async () => {
     hurried.current = words
     const here = (one: CatalogueAction) => system === undefined || one.hosts.includes(system)
@@ -45,7 +56,7 @@ export function ActionField({ label, value, onChange, otherwise, system, single 
     if (hurried.current !== words || !likeliest) return
     setWords('')
     setOpen(false)
-    onChange(choose(likeliest))
+    change.current(choose(likeliest))
   }
   const holdBack = (event: KeyboardEvent) => {
     if (event.key !== 'Enter' || settled) return
