@@ -79,7 +79,9 @@ module Kippen
         def desk(id)
           head = revisions.head(id)
           open = revisions.open(id, head.fitting)
+          undo, redone = Store::History.new(database, id).steps
           Render.desk(id, head, open:, contacts: streams.contacts(id, head.fitting), pending: confirmations.pending(id))
+            .merge("undo" => undo, "redo" => redone)
         end
 
         # The request's body as the contract's check has read it.

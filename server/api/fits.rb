@@ -33,7 +33,7 @@ module Kippen
       end
 
       def self.judged(app, fit)
-        { "judged" => fit.judged(Words.say(:timing_moved), fit.whole(app.sent["timing"])),
+        { "judged" => fit.judged("moved", Words.say(:timing_moved), fit.whole(app.sent["timing"])),
           "pays" => fit.pays(app.sent["timing"]) }
       end
 

@@ -31,6 +31,11 @@ module Kippen
         )
       end
 
+      # regions – [Press::Regions::Region]
+      def regions(regions)
+        regions.map { |one| { "stretch" => one.stretch, "kind" => one.kind, "from_us" => one.from_us, "to_us" => one.to_us } }
+      end
+
       # written – it stands in the fitting, and is not only spoken of
       def app(fitting, app)
         item = fitting.list("apps").find { |one| one["id"] == app.id }

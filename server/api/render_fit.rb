@@ -21,8 +21,9 @@ module Kippen
       def series = @series ||= Formats::TrialsJson.read(JSON.generate(@row[:file].to_hash))
 
       # What a timing comes to that was moved by hand: on presses that were looked at meanwhile.
-      def judged(name, timing)
-        compared(name, timing, Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, timing)), from: "seen"))
+      def judged(kind, name, timing)
+        rates = Tuning::Judged.of(series.trials.zip(replays.scores(series.trials, timing)), from: "seen")
+        compared(kind, timing, rates.merge("name" => name))
       end
 
       # Who pays for a timing: findings, as told.
@@ -63,27 +64,35 @@ module Kippen
         told = @row[:result].to_hash
         whole = usual.merge(told["timing"])
         { "timing" => told["timing"], "expected" => expected(told["expected"]), "confusion" => confusion(told["confusion"]),
-          "compared" => told["compared"].map do |one|
-            side(one)
-          end, "rests_on" => rests_on(told["rests_on"]), "settings" => settings(told, whole), "notes" => told["notes"],
+          "compared" => sides(told["compared"]), "rests_on" => rests_on(told["rests_on"]),
+          "settings" => settings(told, whole), "notes" => told["notes"],
           "more" => told["more"], "trials" => trials(whole), "pays" => pays(whole), "applies" => applies,
           "in_force" => in_force?(told["timing"]), "note" => RenderFit.note(told) }
       end
 
-      # A timing with a share of its own, of whichever presses.
-      def compared(name, timing, rates)
-        { "name" => name, "timing" => timing, **Tuning::Judged.whole(rates["by_gesture"], @row[:file]["uses"]),
-          **rates.slice("n", "from"),
+      # A timing with a share of its own, of whichever presses; kind – which of those that are held against each other.
+      def compared(kind, timing, rates)
+        { "kind" => kind, "name" => rates["name"], "timing" => timing,
+          **Tuning::Judged.whole(rates["by_gesture"], @row[:file]["uses"]), **rates.slice("n", "from"),
           "by_gesture" => gestures(rates["by_gesture"]), "total_ms" => totals(rates["total_ms"]), "waits" => waits(timing),
+          "regions" => Render.regions(Press::Regions.of(Fitting::Timing.from(timing))),
           "state" => Tuning::Along.state(replays, series, timing) }
       end
 
-      # One of those that were compared. Today's is what the button has by now: what was applied of this fit has its promise.
-      def side(told)
-        return compared(told["name"], told["timing"], told) if !today?(told) || now == series.whole
-        return compared(told["name"], now, @row[:result]["compared"].last) if in_force?(fitted)
+      # In the order of Tuning::SideBySide.
+      def sides(told)
+        today, *unfitted, by_hand, fitted = told
+        [today_of(today), *unfitted.map { |one| side("unfitted", one) }, side("by_hand", by_hand), side("fitted", fitted)]
+      end
 
-        judged(told["name"], now)
+      def side(kind, told) = compared(kind, told["timing"], told)
+
+      # Today's is what the button has by now: what was applied of this fit has its promise.
+      def today_of(told)
+        return side("today", told) if now == series.whole
+        return compared("today", now, @row[:result]["compared"].last.merge("name" => told["name"])) if in_force?(fitted)
+
+        judged("today", told["name"], now)
       end
 
       def rests_on(told)
@@ -110,7 +119,6 @@ module Kippen
 
       # What the button has as it is now, not as it was when it was fitted.
       def now = @now ||= usual.merge(@fitting.timing(@button).settings)
-      def today?(compared) = compared["name"] == Words.say(:timing_today)
 
       def usual = Fitting::Timing::USUAL.merge(series.given)
 

@@ -12,7 +12,7 @@ module Kippen
 
       def lane(lane)
         { "button" => Render.button(lane.button, @fitting.device(lane.button.device)),
-          "regions" => lane.regions.map { |region| region(region) },
+          "regions" => Render.regions(lane.regions),
           "chips" => lane.chips.map { |chip| chip(lane, chip) }, "empties" => empties(lane), "tap_choice" => tap_choice(lane),
           "own" => own(lane) }
           .merge(times(lane), "cautions" => cautions(lane).map { |one| one.plain.merge("stands" => stands?(lane, one)) })
@@ -20,7 +20,7 @@ module Kippen
 
       # What of a Lane is another with another timing.
       def moved(lane)
-        { "regions" => lane.regions.map { |region| region(region) },
+        { "regions" => Render.regions(lane.regions),
           "waits" => lane.waits.transform_values { |wait| Words.wait(wait, lane.timing) },
           "costs" => empties(lane).to_h { |one| one.values_at("gesture", "costs") }, "tap_choice" => tap_choice(lane) }
           .merge(times(lane).slice("boundaries", "limits"))
@@ -57,10 +57,6 @@ module Kippen
           { "gesture" => one.gesture, "words" => one.words, "kept" => one.kept, "lost" => one.lost, "hardly" => one.hardly,
             "brief" => one.brief }
         end
-      end
-
-      def region(region)
-        { "stretch" => region.stretch, "kind" => region.kind, "from_us" => region.from_us, "to_us" => region.to_us }
       end
 
       def chip(lane, chip)

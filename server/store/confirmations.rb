@@ -58,7 +58,7 @@ module Kippen
             next unless waiting&.now&.intersect?(refs)
 
             row(client).delete
-            News.tell(@database, client, "revision", number: waiting.revision)
+            News.tell(@database, client, "confirmation")
             waiting
           end
         end

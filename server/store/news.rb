@@ -8,7 +8,7 @@ module Kippen
       module News
         CHANNEL = "kippen"
 
-        # what – "heard", "revision" or "joins"; more – numbers and ids only
+        # what – "heard", "revision", "joins" …; more – numbers and ids only
         def self.tell(database, client, what, **more)
           database.notify(CHANNEL, payload: JSON.generate({ "client" => client, "what" => what, **more.transform_keys(&:to_s) }))
         end

@@ -110,7 +110,7 @@ module Kippen
       give_three_jobs
       open_desk
       lane { find_button("long-press: Answer the call, at 500 ms. Change").native.send_keys([:control, "x"]) }
-      assert_text "Carrying “Answer the call” from Edge key, long-press"
+      assert_text "“Answer the call” is in hand. It is on the long-press of Edge key"
       assert_accessible
       press(:arrow_down)
       assert_focused(/Add a long-press/)

@@ -78,7 +78,7 @@ module Kippen
       assert_selector "aside"
       press(:escape)
       assert_no_selector "aside"
-      assert_focused "Add a long-press; tap acts when let go"
+      assert_focused "Add a long-press to Pocket phone, Edge key; tap acts when let go"
       assert_text "Revision 1, saved"
     end
 

@@ -169,7 +169,7 @@ module Kippen
         find("summary", text: "First button").click
         fill_in "How a browser hears it", with: "nose:1"
         click_button "Keep it"
-        assert_selector ".ant-form-item-explain", text: /must|no/
+        assert_selector "[role=alert]", text: /must|no/
       end
       assert_accessible
     end

@@ -191,7 +191,7 @@ module Kippen
     def pressed_in(element, words)
       if element == "Packetry"
         click_button "Open an app"
-        find(".ant-dropdown-menu-item", text: "Open Packetry").click
+        find("[role=menuitem]", text: "Open Packetry").click
         assert_button "Behind: Rookery"
       else
         point_at(element)

@@ -1,11 +1,8 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { ConfigProvider } from 'antd'
-import { StrictMode, useMemo, type ReactNode } from 'react'
+import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { App } from './App'
-import { say } from './sentences'
-import { themeFor, useLight } from './shared/theme'
 import { Announcer, ErrorBoundary } from './shared/ui'
 
 const queries = new QueryClient({
@@ -20,28 +17,16 @@ const queries = new QueryClient({
   },
 })
 
-function InColours({ children }: { children: ReactNode }) {
-  const light = useLight()
-  const theme = useMemo(() => themeFor(light), [light])
-  return (
-    <ConfigProvider theme={theme} button={{ autoInsertSpace: false }} renderEmpty={() => say.nothingFits}>
-      {children}
-    </ConfigProvider>
-  )
-}
-
 /** What opens for the people who work here. */
 export function start(root: HTMLElement): void {
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>
-        <InColours>
-          <Announcer>
-            <ErrorBoundary>
-              <App />
-            </ErrorBoundary>
-          </Announcer>
-        </InColours>
+        <Announcer>
+          <ErrorBoundary>
+            <App />
+          </ErrorBoundary>
+        </Announcer>
       </QueryClientProvider>
     </StrictMode>,
   )

@@ -202,9 +202,12 @@ module Kippen
       assert_match(/Long-press is dear .* Long-press 700 ms → \d+ ms/, told[0]["words"])
     end
 
-    def test_none_wrong_of_a_few_bounds_nothing
-      bounds = ->(count) { Tuning::Answer.new(series(STEADY, count, 1)).to_h["notes"].grep(/None of/) }
-      assert_equal [[], ["None of 12 was wrong: at most about 25.0 % are."]], [bounds[4], bounds[12]]
+    # Wilson's interval where none of n was wrong ends at n / (n + z²) (Wilson 1927).
+    def test_where_none_was_wrong_the_interval_alone_says_how_sure_that_is
+      answer = Tuning::Answer.new(series(STEADY, 12, 1)).to_h
+      assert_equal 1.0, answer["expected"]["right"]
+      assert_in_delta 12 / (12 + (1.96**2)), answer["expected"]["low"], 0.001
+      assert_empty answer["notes"].grep(/wrong/)
     end
 
     def test_what_it_rests_on_is_told

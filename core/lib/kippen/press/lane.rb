@@ -5,10 +5,6 @@ module Kippen
     # A button's whole behaviour on one time line, in one place and one mode: the two
     # stretches of a press, what stands in them, and the boundaries that can be moved.
     class Lane
-      # stretch "held" runs from pressing, "apart" from letting go; to_us nil: without end.
-      # kind: "ignored", "counts", "long" on held; "bridged", "ignored", "joins", "new" on apart
-      Region = Struct.new(:stretch, :kind, :from_us, :to_us)
-
       # origin: "here", "inherited" (from +place+ and +mode+) or "builtin"
       Chip = Struct.new(:gesture, :stretch, :wait, :origin, :place, :mode, :action, :off, keyword_init: true)
 
@@ -43,7 +39,7 @@ module Kippen
       # The same with a setting that the button has for its own.
       def owning(setting) = dup.tap { |other| other.instance_variable_set(:@own, @own | [setting]) }
 
-      def regions = held + apart
+      def regions = Regions.of(@timing, unhurried: @choice.unhurried?)
 
       def chips = live_chips + off_chips
 
@@ -113,33 +109,6 @@ module Kippen
       def time(timing)
         @timing = timing
         @waits = Waits.of(@choice, timing)
-      end
-
-      def from_press?(member) = @timing[member] == "press"
-
-      def held
-        brush = @timing.brush_guard_us
-        long = [@timing.long_press_us, brush].max
-        list = []
-        list << Region.new("held", "ignored", 0, brush) if brush.positive?
-        list << Region.new("held", "counts", brush, long) if long > brush
-        list << Region.new("held", "long", long, nil)
-      end
-
-      def apart
-        from = 0
-        list = []
-        add = lambda do |kind, to|
-          list << Region.new("apart", kind, from, to) if to > from
-          from = [from, to].max
-        end
-        add.call("bridged", @timing.gap_bridge_us)
-        add.call("ignored", @timing.bounce_guard_us) unless from_press?(:bounce_guard_from)
-        # A further press joins at any pace, for as long as the other is held.
-        return list << Region.new("apart", "joins", from, nil) if @choice.unhurried?
-
-        add.call("joins", @timing.tap_gap_us) unless from_press?(:tap_gap_from)
-        list << Region.new("apart", "new", from, nil)
       end
 
       def live_chips

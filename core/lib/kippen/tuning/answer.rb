@@ -43,7 +43,7 @@ module Kippen
           "general" => evidence.general_weight, "never_asked" => evidence.missing }
       end
 
-      def notes = [*nothing, *never_asked, *few, *unsaved.map(&:words), *impossible, *held, *cures, *wrong_bound]
+      def notes = [*nothing, *never_asked, *few, *unsaved.map(&:words), *impossible, *held, *cures]
 
       def nothing
         return [Words.say(:nothing_was_pressed)] if pressed.empty?
@@ -92,13 +92,6 @@ module Kippen
              bounce_guard_ms].select { |setting| timing[setting].to_i.positive? }
         end.uniq
         ways.include?(%w[gap_bridge_ms]) && ways.include?(%w[bounce_guard_ms]) ? [Words.say(:cures_differ)] : []
-      end
-
-      # With no wrong one in n, at most about 3 in n (Hanley and Lippman-Hand 1983: from memory); of few it is no bound.
-      def wrong_bound
-        return [] unless unseen.size >= FEW && unseen.all? { |_, score| score.right? }
-
-        [Words.say(:none_wrong, count: unseen.size, percent: (300.0 / unseen.size).round(1))]
       end
     end
   end

@@ -38,7 +38,6 @@ module Kippen
       guard_beyond_double_click: "A bounce guard of %{guard} ms is as long as the host's double-click time of %{double} ms: no " \
                                  "double-click comes about. " \
                                  "Put it on another button, or make that time longer.",
-      none_wrong: "None of %{count} was wrong: at most about %{percent} %% are.",
       pays_later: "%{gesture} comes %{by} ms later: %{now}.",
       pays_sooner: "%{gesture} comes %{by} ms sooner: %{now}.",
       pays_slowed: "Presses made on purpose within %{guard} ms %{from} are lost too.",

@@ -1,5 +1,5 @@
-import { scaleLinear } from 'd3-scale'
 import { usePointer, type PointerSettings } from '../../shared/fitting'
+import { linear } from '../../shared/scale'
 import { say } from './sentences'
 import styles from './arrange.module.css'
 
@@ -13,8 +13,8 @@ export function PointerCurve(props: { client: string; host: string; settings: Po
   if (!data) return null
   const { curve, width_px: width, across_ms: across, late_ms: late, runs_on: runsOn } = data
   const last = curve.at(-1)?.[0] ?? 0
-  const x = scaleLinear([0, Math.max(last, 1)], [PAD.left, WIDTH - 6])
-  const y = scaleLinear([0, width], [HEIGHT - PAD.bottom, 6])
+  const x = linear([0, Math.max(last, 1)], [PAD.left, WIDTH - 6])
+  const y = linear([0, width], [HEIGHT - PAD.bottom, 6])
   const line = curve.map(([ms = 0, px = 0]) => `${x(ms).toFixed(1)},${y(Math.min(px, width)).toFixed(1)}`)
   const words = [
     across === null ? say.neverAcross : say.across(say.seconds(across), String(width)),

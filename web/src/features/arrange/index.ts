@@ -1,2 +1,1 @@
-export { ArrangeSheet } from './ArrangeSheet'
-export { PointerSheet } from './PointerSheet'
+export { arrangeSheets } from './sheets'

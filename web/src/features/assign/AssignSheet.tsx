@@ -1,6 +1,6 @@
 import { Button, Checkbox, Input } from 'antd'
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react'
-import type { Action, Button as ButtonData, CatalogueAction, Change, Desk } from '../../shared/api'
+import type { Action, Button as ButtonData, CatalogueAction, Change, Desk, Gesture } from '../../shared/api'
 import {
   useActions,
   useFormChange,
@@ -17,7 +17,7 @@ import { ActionList } from './ActionList'
 import { AskFields } from './AskFields'
 import { assigning, changeOf, nothingYet } from './assigning'
 import { Cautions } from './Cautions'
-import type { Carried, Chosen } from './chosen'
+import type { Chosen } from './chosen'
 import { GesturePicker } from './GesturePicker'
 import { useBefore, useKeptUnlessDone } from './leftOver'
 import { wordOf } from './gestures'
@@ -35,7 +35,7 @@ interface Props {
   spot: Spot
   chosen: Chosen
   onClose: () => void
-  onCarry: (carried: Carried) => void
+  onCarry: (gesture: Gesture, copy: boolean) => void
 }
 
 const NO_OTHERS: ButtonData[] = []
@@ -85,7 +85,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
       do: 'pick',
       action,
       ...(there?.steps &&
-        action.id === 'steps' && { answers: choiceOf(there.action as Action, all).answers }),
+        action.id === 'steps' && { answers: choiceOf(there.action as unknown as Action, all).answers }),
     })
   const lane = lanes.data?.lanes.find((one) => one.button.ref === button.ref)
   const chips = lane?.chips ?? []
@@ -164,7 +164,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
                 there.off ? say.switched : say.switchedOff,
               )
             }
-            onCarry={(copy) => onCarry({ button, gesture, name: there.name, copy })}
+            onCarry={(copy) => onCarry(gesture, copy)}
           />
         )}
         <GesturePicker gesture={gesture} onGesture={(next) => step({ do: 'gesture', gesture: next })} />

@@ -1,4 +1,5 @@
-import type { Button, Gesture } from '../../shared/api'
+import type { Button, Device, Gesture } from '../../shared/api'
+import type { SheetAddress } from '../../shared/desk'
 
 /** What the side sheet is about. */
 export interface Chosen {
@@ -6,6 +7,21 @@ export interface Chosen {
   gesture: Gesture
   /** Further buttons that get the same. */
   also?: Button[]
+}
+
+/** What the sheet of a gesture is about, as far as its buttons are there. */
+export function chosenOf(devices: Device[], sheet: SheetAddress | undefined): Chosen | undefined {
+  if (sheet?.of !== 'gesture') return undefined
+  const all = devices.flatMap((device) => device.buttons)
+  const find = (ref: string) => all.find((one) => one.ref === ref)
+  const button = find(sheet.button)
+  return (
+    button && {
+      button,
+      gesture: sheet.gesture,
+      also: sheet.also.map(find).filter((one) => one !== undefined),
+    }
+  )
 }
 
 /** What is being carried from one gesture to another. */

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { CatalogueAction, Change } from '../../shared/api'
+import { keys, type CatalogueAction, type Change } from '../../shared/api'
 import type { Spot } from '../../shared/fitting'
 import { assigning, nothingYet, type Assigning } from './assigning'
 import type { Chosen } from './chosen'
@@ -35,13 +35,11 @@ export const withLeftOver = (all: readonly LeftOver[], one: LeftOver): LeftOver[
 export const leftOverOf = (all: readonly LeftOver[], buttons: string[], spot: Spot): LeftOver | undefined =>
   all.find((one) => same(one, { buttons, spot }))
 
-const keyOf = (client: string) => ['left-over', client]
-
 /** What a client's sheets left over, for as long as the page is open. */
 export function useLeftOver(client: string) {
   const queries = useQueryClient()
   const { data: all } = useQuery<LeftOver[]>({
-    queryKey: keyOf(client),
+    queryKey: keys.leftOver(client),
     queryFn: () => [],
     initialData: [],
     staleTime: Infinity,
@@ -50,12 +48,14 @@ export function useLeftOver(client: string) {
   })
   const keep = useCallback(
     (one: LeftOver) =>
-      void queries.setQueryData<LeftOver[]>(keyOf(client), (before = []) => withLeftOver(before, one)),
+      void queries.setQueryData<LeftOver[]>(keys.leftOver(client), (before = []) =>
+        withLeftOver(before, one),
+      ),
     [queries, client],
   )
   const drop = useCallback(
     (one: Pick<LeftOver, 'buttons' | 'spot'>) =>
-      void queries.setQueryData<LeftOver[]>(keyOf(client), (before = []) =>
+      void queries.setQueryData<LeftOver[]>(keys.leftOver(client), (before = []) =>
         before.filter((other) => !same(one, other)),
       ),
     [queries, client],

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react'
 import { api, must, type BenchView, type Button, type HeardView, type WhereNow } from '../../shared/api'
 import { giveCue } from '../../shared/cues'
-import { useNews } from '../../shared/fitting'
+import { useNews, type NoticesOf } from '../../shared/fitting'
 import { useAnnounce } from '../../shared/ui'
 import { BenchContext, LiveContext, type BenchMode } from './benchContext'
 import { hearFound, type FoundSource } from './found'
@@ -32,11 +32,13 @@ import { say } from './sentences'
 interface Props {
   client: string
   buttons: Button[]
+  /** What is asked anew, by the notice that tells of it. */
+  notices: NoticesOf
   children: ReactNode
 }
 
 /** Hears presses for the whole desk and keeps what the bench shows. */
-export function BenchProvider({ client, buttons, children }: Props) {
+export function BenchProvider({ client, buttons, notices, children }: Props) {
   const announce = useAnnounce()
   const listener = useListener(client)
   const [mode, setMode] = useState<BenchMode>({ kind: 'off' })
@@ -78,7 +80,7 @@ export function BenchProvider({ client, buttons, children }: Props) {
     [showView, live, tellWhere],
   )
   const { elsewhere, look } = useElsewhere(showView)
-  useNews(client, (stream) => {
+  useNews(client, notices, (stream) => {
     if (!sender.current?.writes(stream) && !aside.current?.writes(stream)) void look(stream)
   })
 

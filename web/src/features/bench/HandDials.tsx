@@ -1,6 +1,6 @@
-import { Slider } from 'antd'
 import { useId } from 'react'
 import type { Hands } from '../../shared/api'
+import { Range } from '../../shared/ui'
 import type { Dials } from './hands'
 import { DIALS } from './sentences'
 import styles from './bench.module.css'
@@ -31,15 +31,14 @@ function DialRow({ dial, value, onTurn }: { dial: Dial; value: number; onTurn: P
     <div className={styles.dial}>
       <span id={id}>{DIALS[dial.id] ?? dial.id}</span>
       <output>{words}</output>
-      <Slider
+      <Range
         min={dial.from}
         max={dial.to}
         step={dial.step}
         value={value}
-        onChange={(next: number) => onTurn(dial.id, next)}
-        tooltip={{ open: false }}
-        ariaLabelledByForHandle={id}
-        ariaValueTextFormatterForHandle={() => words}
+        words={(now) => `${String(now)} ${dial.unit}`.trim()}
+        onMove={(next) => onTurn(dial.id, next)}
+        aria-labelledby={id}
       />
     </div>
   )

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo, useRef } from 'react'
-import { api, must, Refused, type Listener } from '../../shared/api'
+import { keys, api, must, Refused, type Listener } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { say } from './sentences'
 
@@ -35,7 +35,7 @@ async function introduce(client: string): Promise<Listener> {
 /** This browser as a listener of one client, with its bindings. */
 export function useListener(client: string) {
   const queries = useQueryClient()
-  const key = ['listener', client]
+  const key = keys.listener(client)
   const enabled = useMayChange()
   const listener = useQuery({
     queryKey: key,

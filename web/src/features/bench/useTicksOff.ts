@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useRef } from 'react'
-import type { BenchView, Desk } from '../../shared/api'
+import { allOf, keys, type BenchView, type Desk } from '../../shared/api'
 import { deviceOf } from './binding'
 
 /** A press so long may be what a step of getting ready waits for. */
@@ -15,7 +15,7 @@ export function useTicksOff(client: string) {
   const asked = useRef(new Set<string>())
   return useCallback(
     (view: BenchView) => {
-      const hosts = queries.getQueryData<Desk>(['desk', client])?.hosts ?? []
+      const hosts = queries.getQueryData<Desk>(keys.desk(client))?.hosts ?? []
       const open = new Map(
         hosts.flatMap((host) => host.devices.map((one) => [one.id, one.open_steps] as const)),
       )
@@ -30,7 +30,8 @@ export function useTicksOff(client: string) {
         return [mark]
       })
       if (isNew.length === 0) return
-      for (const key of ['desk', 'devices']) void queries.invalidateQueries({ queryKey: [key, client] })
+      for (const queryKey of [keys.desk(client), allOf('devices', client)])
+        void queries.invalidateQueries({ queryKey })
     },
     [client, queries],
   )

@@ -1,6 +1,7 @@
+import { useRevision } from '../../shared/fitting'
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { api, must, type BenchView } from '../../shared/api'
+import { keys, api, must, type BenchView } from '../../shared/api'
 import { useAnnounce } from '../../shared/ui'
 import { NO_TILES, shownTiles, takeHistory, takeView, tileWords } from './tiles'
 
@@ -10,7 +11,8 @@ export function useTiles(client: string, onHistory: (views: BenchView[]) => void
   const [tiles, setTiles] = useState(NO_TILES)
   const told = useRef(new Set<string>())
   const history = useQuery({
-    queryKey: ['bench', client],
+    queryKey: keys.bench(client, useRevision()),
+    placeholderData: (before) => before,
     queryFn: async () => {
       const bench = await must(api.GET('/api/clients/{client}/bench', { params: { path: { client } } }))
       return bench.streams.map((stream): BenchView => ({ ...stream, revision: bench.revision }))

@@ -1,10 +1,10 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { api, must } from '../../shared/api'
+import { keys, api, must } from '../../shared/api'
 
 /** The caseload, fifty at a time. */
 export function useCaseload(search: string) {
   return useInfiniteQuery({
-    queryKey: ['clients', search],
+    queryKey: keys.clients(search),
     initialPageParam: 1,
     queryFn: ({ pageParam }) =>
       must(api.GET('/api/clients', { params: { query: { search, page: pageParam } } })),
@@ -16,7 +16,7 @@ export function useCaseload(search: string) {
 /** What would go if a client were erased. */
 export function useErasure(client: string) {
   return useQuery({
-    queryKey: ['erasure', client],
+    queryKey: keys.erasure(client),
     queryFn: () => must(api.GET('/api/clients/{client}/erasure', { params: { path: { client } } })),
     staleTime: 0,
   })

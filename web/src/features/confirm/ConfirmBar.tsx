@@ -2,7 +2,7 @@ import { Button } from 'antd'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
 import { api, must, PAGE, type Desk } from '../../shared/api'
-import { ofTheFitting } from '../../shared/fitting'
+import { askedAnew } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { useAnnounce } from '../../shared/ui'
 import { useHeardAnyway } from '../bench'
@@ -43,10 +43,7 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
     if (mine) heading.current?.focus()
   }, [mine])
   const names = confirm.buttons.map((button) => button.name).join(' or ')
-  const anew = useCallback(
-    () => Promise.all(ofTheFitting.map((key) => queries.invalidateQueries({ queryKey: [key] }))),
-    [queries],
-  )
+  const anew = useCallback(() => askedAnew(queries, client), [queries, client])
   const left = useLeft(confirm.left_ms, anew)
 
   const tell = async (body: { more_time: true } | { take_back: true }) => {

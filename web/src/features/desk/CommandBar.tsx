@@ -1,7 +1,7 @@
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import type { Desk } from '../../shared/api'
-import type { CommandId, Move } from '../../shared/desk'
+import type { Move } from '../../shared/desk'
 import { useMayChange } from '../../shared/session'
 import { mayLeave } from '../../shared/ui'
 import { buttonsFor, useFindable, type Findable } from './findable'
@@ -10,7 +10,7 @@ import { say } from './sentences'
 
 interface Props {
   desk: Desk
-  commands: Partial<Record<CommandId, () => void>>
+  commands: Readonly<Record<string, () => void>>
   go: (move: Move, step?: string) => void
   onClose: () => void
 }

@@ -1,50 +1,46 @@
 import { useMemo } from 'react'
 import { useNavigate } from 'react-router'
-import type { Desk } from '../../shared/api'
-import { useCommands, type CommandId, type Move } from '../../shared/desk'
+import { useCommands, type DeskNow } from '../../shared/desk'
 import { useMayChange } from '../../shared/session'
-import { mayLeave } from '../../shared/ui'
+import { later, mayLeave } from '../../shared/ui'
 import { useSteps } from '../history'
 import { useBench } from '../bench'
-import { WHERE_VIEWS } from '../where'
-import { CommandBar } from './CommandBar'
+import { ALL_COMMANDS } from './allCommands'
+import { STEPS } from './steps'
+
+const CommandBar = later(async () => (await import('./CommandBar')).CommandBar, null)
 
 interface Props {
-  desk: Desk
-  go: (move: Move, step?: string) => void
+  now: DeskNow
   /** Is the command bar open? */
   finding: boolean
   onFinding: (finding: boolean) => void
 }
 
 /** What the desk can be asked to do by keys, and by name in the command bar. */
-export function DeskCommands({ desk, go, finding, onFinding }: Props) {
+export function DeskCommands({ now: { desk, go }, finding, onFinding }: Props) {
   const navigate = useNavigate()
   const mayChange = useMayChange()
   const { mode, bindings, start, stop } = useBench()
-  const { undo, redo } = useSteps(desk.id)
+  const { undo, redo } = useSteps(desk)
   const listens = mode.kind === 'on'
   const mayListen = mayChange && bindings.size > 0
-  const commands = useMemo((): Partial<Record<CommandId, () => void>> => {
+  const commands = useMemo((): Readonly<Record<string, () => void>> => {
     const to = (step: string) => () => {
       const there = () => void navigate(`/clients/${desk.id}/${step}`)
       if (mayLeave(there)) there()
     }
     return {
       help: () => go({ do: 'open', sheet: { of: 'help' } }),
-      wants: to('wants'),
-      devices: to('devices'),
-      assign: to('assign'),
-      tune: to('tune'),
+      ...Object.fromEntries(STEPS.map(({ id }) => [id, to(id)])),
       history: () => go({ do: 'open', sheet: { of: 'history' } }),
-      ...(mayChange ? { pointer: () => go({ do: 'open', sheet: { of: 'pointer' } }, 'assign') } : {}),
       answers: () => go({ do: 'open', sheet: { of: 'answers' } }),
-      ...Object.fromEntries(WHERE_VIEWS.map((view) => [view, () => go({ do: 'view', view }, 'assign')])),
+      ...Object.assign({}, ...STEPS.map((one) => one.commands?.({ go }, mayChange))),
       print: () => window.print(),
       ...(mayListen ? { listen: listens ? stop : start } : {}),
     }
   }, [desk.id, go, navigate, listens, mayListen, mayChange, start, stop])
-  useCommands({ ...commands, undo, redo, find: () => onFinding(true) })
+  useCommands({ ...commands, undo, redo, find: () => onFinding(true) }, ALL_COMMANDS)
   const all = useMemo(
     () => ({ ...commands, ...(undo ? { undo } : {}), ...(redo ? { redo } : {}) }),
     [commands, undo, redo],

@@ -1,5 +1,6 @@
-import { Button, Spin } from 'antd'
+import { Button } from 'antd'
 import { Link, Navigate, useParams } from 'react-router'
+import { Waiting } from '../../shared/plain'
 import { useDesk } from '../../shared/fitting'
 import { Desk } from './Desk'
 import { stepOf } from './steps'
@@ -10,8 +11,9 @@ import { say } from './sentences'
 export function DeskPage() {
   const { client = '', step } = useParams()
   const desk = useDesk(client)
-  if (step !== stepOf(step)) return <Navigate to={`/clients/${client}/${stepOf(step)}`} replace />
-  if (desk.data) return <Desk key={client} desk={desk.data} step={stepOf(step)} />
+  const definition = stepOf(step)
+  if (step !== definition.id) return <Navigate to={`/clients/${client}/${definition.id}`} replace />
+  if (desk.data) return <Desk key={client} desk={desk.data} step={definition} />
   if (desk.error) {
     return (
       <main className={styles.alone}>
@@ -28,7 +30,7 @@ export function DeskPage() {
     <main className={styles.alone} aria-busy="true">
       <h1>{say.kippen}</h1>
       <p>{say.openingDesk}</p>
-      <Spin />
+      <Waiting />
     </main>
   )
 }

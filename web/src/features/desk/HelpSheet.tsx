@@ -1,6 +1,7 @@
 import { Checkbox, Input } from 'antd'
-import { commandsOf, useSingleKeys } from '../../shared/desk'
+import { useSingleKeys } from '../../shared/desk'
 import { LightChoiceField, SideSheet } from '../../shared/ui'
+import { ALL_COMMANDS } from './allCommands'
 import styles from './desk.module.css'
 import { say } from './sentences'
 
@@ -28,7 +29,7 @@ export function HelpSheet({ onClose }: { onClose: () => void }) {
     <SideSheet title={say.keysHowLooks} onClose={onClose}>
       <LightChoiceField />
       <dl className={styles.keys}>
-        {commandsOf()
+        {Object.entries(ALL_COMMANDS)
           .filter(([, { keys }]) => keys.length > 0)
           .map(([id, { name, keys }]) => (
             <div key={id}>
@@ -48,7 +49,7 @@ export function HelpSheet({ onClose }: { onClose: () => void }) {
       </Checkbox>
       {single.on && (
         <dl className={styles.keys}>
-          {commandsOf()
+          {Object.entries(ALL_COMMANDS)
             .filter(([, { single: sign }]) => sign !== undefined)
             .map(([id, { name, single: sign }]) => (
               <div key={id}>

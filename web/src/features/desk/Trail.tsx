@@ -2,12 +2,12 @@ import { Button } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
-import { keysOf } from '../../shared/desk'
+import { keysOf, type StepDefinition } from '../../shared/desk'
 import { useSavingState, type QueueState } from '../../shared/fitting'
 import { useAccount, useMayChange } from '../../shared/session'
 import { useAnnounce } from '../../shared/ui'
 import { useSteps } from '../history'
-import { STEPS, type Step } from './steps'
+import { STEPS } from './steps'
 import styles from './desk.module.css'
 import { say } from './sentences'
 
@@ -28,14 +28,6 @@ const wordsOf = (state: SaveState, refused: number) =>
     failed: refused === 1 ? say.yourChangeNotSaved : say.changesNotSaved(String(refused)),
   })[state]
 
-/** What is still missing in a step. */
-const OPEN_OF: Record<Step, (open: Desk['open']) => number> = {
-  wants: (open) => open.wants ?? 0,
-  devices: (open) => open.steps ?? 0,
-  assign: () => 0,
-  tune: () => 0,
-}
-
 function OpenCount({ count }: { count: number }) {
   if (count === 0) return null
   return (
@@ -49,7 +41,7 @@ function OpenCount({ count }: { count: number }) {
 /** Whose desk it is, the steps in the order of the work, and whether all is saved. */
 export function Trail(props: {
   desk: Desk
-  step: Step
+  step: StepDefinition
   along: string
   onHistory: () => void
   onFind: () => void
@@ -59,7 +51,7 @@ export function Trail(props: {
   const [unfolded, setUnfolded] = useState(false)
   const saving = useSavingState()
   const state = stateOf(saving)
-  const { undo, redo } = useSteps(desk.id)
+  const { undo, redo } = useSteps(desk)
   const mayChange = useMayChange()
   const me = useAccount().name
   const { author, number } = desk.revision
@@ -86,15 +78,15 @@ export function Trail(props: {
         aria-expanded={unfolded}
         onClick={() => setUnfolded(!unfolded)}
       >
-        {STEPS.find((one) => one.step === step)?.name} <span aria-hidden="true">{unfolded ? '▴' : '▾'}</span>
+        {step.name} <span aria-hidden="true">{unfolded ? '▴' : '▾'}</span>
       </button>
       <nav aria-label={say.steps}>
         <ol>
-          {STEPS.map(({ step: to, name }) => (
-            <li key={to}>
-              <NavLink to={`/clients/${desk.id}/${to}${along}`}>
+          {STEPS.map(({ id, name, open }) => (
+            <li key={id}>
+              <NavLink to={`/clients/${desk.id}/${id}${along}`}>
                 {name}
-                <OpenCount count={OPEN_OF[to](desk.open)} />
+                <OpenCount count={open(desk.open)} />
               </NavLink>
             </li>
           ))}

@@ -1,10 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useMemo } from 'react'
-import { api, must, type Client, type Desk, type Found } from '../../shared/api'
-import { COMMANDS, type CommandId } from '../../shared/desk'
-import { useSaving } from '../../shared/fitting'
+import { keys, api, must, type Client, type Desk, type Found } from '../../shared/api'
+import { useRevision } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { leadsOf, LEVELS, toTimes, type Leads } from './leads'
+import { ALL_COMMANDS } from './allCommands'
 import { STEPS } from './steps'
 import { say } from './sentences'
 
@@ -33,20 +33,20 @@ export function hasWords(name: string, said: string): boolean {
 
 /** What can be done, before anything is said. */
 export function offered(desk: Desk, does: ReadonlySet<string>): Findable[] {
-  const commands = (Object.keys(COMMANDS) as CommandId[]).filter(
-    (id) => does.has(id) && !STEPS.some(({ step }) => step === id),
+  const commands = Object.entries(ALL_COMMANDS).filter(
+    ([id]) => does.has(id) && !STEPS.some((step) => step.id === id),
   )
   return [
-    ...STEPS.map(({ step, name }) => ({
-      key: say.step(step),
+    ...STEPS.map(({ id, name }) => ({
+      key: `step ${id}`,
       kind: say.kinds.step,
       name,
-      leads: { to: 'page', path: `/clients/${desk.id}/${step}` } as const,
+      leads: { to: 'page', path: `/clients/${desk.id}/${id}` } as const,
     })),
-    ...commands.map((id) => ({
-      key: say.command(id),
+    ...commands.map(([id, { name }]) => ({
+      key: `command ${id}`,
       kind: say.kinds.do,
-      name: COMMANDS[id].name,
+      name,
       note: keysOf(id),
       leads: { to: 'command', id } as const,
     })),
@@ -60,20 +60,20 @@ export function buttonsFor(desk: Desk, setting: string, said: string, mayChange:
     .filter(({ kind }) => (LEVELS.includes(setting) ? kind === 'force' : kind !== 'notch'))
     .filter((button) => hasWords(button.full_name, said))
     .map((button) => ({
-      key: say.button(button.ref),
+      key: `button ${button.ref}`,
       kind: say.kinds.button,
       name: button.full_name,
       leads: toTimes(button.ref, setting, mayChange),
     }))
 }
 
-const keysOf = (id: CommandId) => COMMANDS[id].keys.join(', ').replaceAll('Control', 'Ctrl')
+const keysOf = (id: string) => ALL_COMMANDS[id]?.keys.join(', ').replaceAll('Control', 'Ctrl')
 
 function notes(found: Found): Pick<Findable, 'of' | 'note' | 'sentence'> {
   const of = found.of ?? undefined
   switch (found.kind) {
     case 'do':
-      return { note: keysOf(found.id as CommandId) }
+      return { note: keysOf(found.id) }
     case 'action':
       return { of, note: say.takeHand }
     case 'device':
@@ -112,12 +112,12 @@ interface Answer {
  */
 export function useFindable(desk: Desk, said: string, does: ReadonlySet<string>) {
   const queries = useQueryClient()
-  const { revision } = useSaving()
+  const revision = useRevision()
   const mayChange = useMayChange()
   const words = said.trim().slice(0, 120)
   const asked = useCallback(
     (now: string) => ({
-      queryKey: ['found', desk.id, revision, now],
+      queryKey: keys.found(desk.id, revision, now),
       queryFn: async () => {
         const [{ found }, { clients }] = await Promise.all([
           must(
@@ -139,7 +139,7 @@ export function useFindable(desk: Desk, said: string, does: ReadonlySet<string>)
     ({ found, clients }: Answer): Findable[] => [
       ...findables(found, desk, does, mayChange),
       ...clients.map((client) => ({
-        key: say.client(client.id),
+        key: `client ${client.id}`,
         kind: say.kinds.client,
         name: client.name,
         leads: { to: 'page', path: `/clients/${client.id}` } as const,

@@ -1,9 +1,9 @@
 import type { Desk, Found, Gesture } from '../../shared/api'
-import type { CommandId, Move, SheetAddress } from '../../shared/desk'
+import type { Move, SheetAddress } from '../../shared/desk'
 
 /** Where something that was found leads. */
 export type Leads =
-  | { to: 'command'; id: CommandId }
+  | { to: 'command'; id: string }
   | { to: 'page'; path: string }
   | { to: 'desk'; moves: Move[]; step?: string }
   /** A setting that every button has: of which one is asked first. */
@@ -32,7 +32,7 @@ export function leadsOf(found: Found, desk: Desk, mayChange: boolean): Leads | u
   const { kind, id } = found
   switch (kind) {
     case 'do':
-      return { to: 'command', id: id as CommandId }
+      return { to: 'command', id }
     case 'step':
       return { to: 'page', path: `/clients/${desk.id}/${id}` }
     case 'help':
@@ -79,7 +79,7 @@ const restOf = (words: string) => words.slice(words.indexOf(' ') + 1)
 
 function ofHelp(leads: NonNullable<Found['leads']>, desk: Desk, mayChange: boolean): Leads | undefined {
   const { do: command, step, devices, sheet, go } = leads
-  if (command) return { to: 'command', id: command as CommandId }
+  if (command) return { to: 'command', id: command }
   if (go) return { to: 'page', path: go }
   if (devices) return move({ do: 'devices', devices }, 'devices')
   if (sheet) return mayChange ? move({ do: 'open', sheet: { of: sheet } }) : undefined

@@ -1,15 +1,12 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  firstDevices: 'Add the devices they can work',
   unreadable: (numbers: string, count: number) =>
     count === 1
       ? `Revision ${numbers} can’t be opened by this Kippen.`
       : `Revisions ${numbers} can’t be opened by this Kippen.`,
   shownInstead: (number: number) =>
     `Revision ${String(number)} is in force and shown instead. What can’t be opened is kept as it is, and goes along with all data of this client as a file.`,
-  showAs: 'Show as',
-  lanes: 'Lanes',
-  table: 'Table',
-  where: 'Where',
   findDo: 'Find and do',
   whatDoYouLook: 'What do you look for?',
   buttonActionDeviceClient: 'An action, a setting, what is wrong, what you want to know …',
@@ -53,10 +50,7 @@ export const say = {
   upDown: 'up and down',
   keysHowLooks: 'Keys, and how it looks',
   singleKeysTooWithout: 'Single keys too, without Ctrl',
-  addDevicesTheyCan: 'Add the devices they can work',
-  nextDevicesTheyCan: 'Next: the devices they can work',
   charge: (names: string) => `Charge it, or change its cell: ${names}`,
-  nextWhatEachButton: 'Next: what each button does',
   switchedOff: 'switched off',
   oneStepGo: 'one step to go',
   stepsGo: (openSteps: string) => `${openSteps} steps to go`,
@@ -89,15 +83,7 @@ export const say = {
   undo: 'Undo',
   redo: 'Redo',
   revision: (number: string, count: string) => `Revision ${number}, ${count}`,
-  command: (id: string) => `command ${id}`,
-  step: (step: string) => `step ${step}`,
   shownAlone: 'shown alone',
-  button: (ref: string) => `button ${ref}`,
   itsTap: 'its tap',
   takeHand: 'take it in hand',
-  client: (id: string) => `client ${id}`,
-  wants: 'Wants',
-  devicesAlone: 'Devices',
-  assign: 'Assign',
-  tune: 'Tune',
 }

@@ -1,15 +1,41 @@
-import { say } from './sentences'
+import type { Sheets, SheetAddress, StepDefinition } from '../../shared/desk'
+import type { NoticesOf } from '../../shared/fitting'
+import { benchSheets } from '../bench'
+import { devices } from '../devices'
+import { historySheets } from '../history'
+import { joiningSheets } from '../joining'
+import { assign } from '../lanes'
+import { tune } from '../tune'
+import { wants } from '../wants'
+import { answersSheets } from '../where'
+import { helpSheets } from './helpSheets'
 
-/** The steps in the order of the work; those that are built. */
-export const STEPS = [
-  { step: 'wants', name: say.wants },
-  { step: 'devices', name: say.devicesAlone },
-  { step: 'assign', name: say.assign },
-  { step: 'tune', name: say.tune },
-] as const
+/** The steps in the order of the work; those that are built. A new one is its folder and its name here. */
+const ALL = [wants, devices, assign, tune] as const
+export const STEPS: readonly StepDefinition[] = ALL
+export type Step = (typeof ALL)[number]['id']
 
-export type Step = (typeof STEPS)[number]['step']
+/** What can be opened at every step, and stays open on the way to another. */
+const OF_NO_STEP = { ...joiningSheets, ...benchSheets, ...historySheets, ...answersSheets, ...helpSheets }
 
-export function stepOf(name: string | undefined): Step {
-  return STEPS.find(({ step }) => step === name)?.step ?? 'assign'
+/** What is drawn of each sheet that an address can name. */
+export const SHEETS = {
+  ...wants.sheets,
+  ...devices.sheets,
+  ...assign.sheets,
+  ...tune.sheets,
+  ...OF_NO_STEP,
+} satisfies Sheets
+
+export const isOfNoStep = ({ of }: SheetAddress): boolean => of in OF_NO_STEP
+
+/** What is asked anew by which notice, of every step and of none. */
+export const NOTICES: NoticesOf = Object.assign(
+  { joins: ['joins'], screen: ['screens'] },
+  ...STEPS.map(({ notices }) => notices),
+) as NoticesOf
+
+/** The step of an address; the middle of the work where it names none. */
+export function stepOf(name: string | undefined): StepDefinition {
+  return STEPS.find(({ id }) => id === name) ?? assign
 }

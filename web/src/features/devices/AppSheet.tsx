@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button, Checkbox, Input, Select } from 'antd'
 import { useState } from 'react'
-import { api, must, type App, type Desk, type Host } from '../../shared/api'
+import { keys, api, must, type App, type Desk, type Host } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
 import { Field, SideSheet, FormOf } from '../../shared/ui'
 import { KeysField } from '../assign'
@@ -122,7 +122,7 @@ const offeredWords = ({ name, commands }: Offered) =>
 /** What others of the service offer that this client doesn’t have. */
 function useOffered(client: string, enabled: boolean): Offered[] {
   const answer = useQuery({
-    queryKey: ['offered-apps', client],
+    queryKey: keys.offeredApps(client),
     queryFn: async () =>
       (await must(api.GET('/api/clients/{client}/offered-apps', { params: { path: { client } } }))).apps,
     enabled,

@@ -1,20 +1,20 @@
 import { Button } from 'antd'
 import type { App } from '../../shared/api'
+import type { SheetAddress } from '../../shared/desk'
 import { useMayChange } from '../../shared/session'
-import type { DevicesSheetOf } from './DevicesStep'
 import { SYSTEMS } from './systems'
 import styles from './devices.module.css'
 import { say } from './sentences'
 
 /** The client's apps: what can be opened, and told to do something by a command of its own. */
-export function AppsPart({ apps, onSheet }: { apps: App[]; onSheet: (sheet: DevicesSheetOf) => void }) {
+export function AppsPart({ apps, onSheet }: { apps: App[]; onSheet: (sheet: SheetAddress) => void }) {
   const mayChange = useMayChange()
   return (
     <section aria-labelledby="apps" className={`${styles.out} ${styles.apps}`}>
       <div className={styles.hostHead}>
         <h3 id="apps">{say.apps}</h3>
         <p>{say.whatButtonsCanOpen}</p>
-        {mayChange && <Button onClick={() => onSheet({ of: 'app', id: undefined })}>{say.addApp}</Button>}
+        {mayChange && <Button onClick={() => onSheet({ of: 'new-app' })}>{say.addApp}</Button>}
       </div>
       {apps.length === 0 && <p className={styles.quiet}>{say.noneYet}</p>}
       <ul>

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button, Checkbox, Radio, Select } from 'antd'
 import { useState } from 'react'
-import { api, must, type Desk } from '../../shared/api'
-import { useFormChange, useDevices } from '../../shared/fitting'
+import { keys, api, must, type Desk } from '../../shared/api'
+import { useFormChange, useDevices, useRevision } from '../../shared/fitting'
 import { Field, SideSheet } from '../../shared/ui'
 import styles from './devices.module.css'
 import { say } from './sentences'
@@ -23,7 +23,7 @@ export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClo
   const target = others.find((device) => device.id === (to ?? others[0]?.id))
   const follows = facts.data?.links.find((link) => link.to === id)
   const matches = useQuery({
-    queryKey: ['matches', desk.id, id, target?.id, mirror],
+    queryKey: keys.matches(desk.id, useRevision(), id, target?.id, mirror),
     enabled: target !== undefined,
     queryFn: () =>
       must(

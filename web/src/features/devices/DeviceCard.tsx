@@ -1,14 +1,13 @@
 import { Button } from 'antd'
 import { useId, useState, type ReactNode } from 'react'
 import type { Button as ButtonData, Desk, DeviceFacts } from '../../shared/api'
+import type { SheetAddress } from '../../shared/desk'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { DeviceDrawing } from '../../shared/ui'
 import { useDown } from '../bench'
-import type { SettingsOf } from '../settings'
 import { BatteryNote } from './BatteryNote'
 import { ButtonsTable } from './ButtonsTable'
-import type { DevicesSheetOf } from './DevicesStep'
 import { OtherEdition } from './OtherEdition'
 import { ReadySteps } from './ReadySteps'
 import styles from './devices.module.css'
@@ -19,8 +18,7 @@ interface Props {
   device: DeviceFacts
   all: DeviceFacts[]
   open: boolean
-  onSheet: (sheet: DevicesSheetOf) => void
-  onSettings: (about: SettingsOf) => void
+  onSheet: (sheet: SheetAddress) => void
   onAssign: (button: ButtonData) => void
 }
 
@@ -43,7 +41,7 @@ function facts(device: DeviceFacts, all: DeviceFacts[]): string {
 }
 
 /** One device: its drawing, what is known of it, what it can't do yet, its buttons, its steps. */
-export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAssign }: Props) {
+export function DeviceCard({ desk, device, all, open, onSheet, onAssign }: Props) {
   const mayChange = useMayChange()
   const { change } = useChange()
   const drawn = desk.hosts.flatMap((host) => host.devices).find((one) => one.id === device.id)
@@ -74,7 +72,7 @@ export function DeviceCard({ desk, device, all, open, onSheet, onSettings, onAss
           <div className={styles.actions}>
             <Button
               aria-label={say.settingsWithName(name)}
-              onClick={() => onSettings({ of: 'device', id: device.id })}
+              onClick={() => onSheet({ of: 'settings', about: 'device', id: device.id })}
             >
               {say.settings}
             </Button>

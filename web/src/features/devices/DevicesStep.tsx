@@ -1,34 +1,27 @@
 import { Button, Radio } from 'antd'
 import type { Button as ButtonData, Desk, DeviceFacts, Host } from '../../shared/api'
+import type { SheetAddress } from '../../shared/desk'
 import { useDevices } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { Nothing } from '../../shared/ui'
 import { FindView } from '../find'
-import type { SettingsOf } from '../settings'
 import { AppsPart } from './AppsPart'
 import { DeviceCard } from './DeviceCard'
 import { TakenOut } from './TakenOut'
 import styles from './devices.module.css'
 import { say } from './sentences'
 
-/** What of the devices is open in the side sheet. */
-export type DevicesSheetOf =
-  | { of: 'new-device' }
-  | { of: 'device' | 'copy' | 'reset' | 'correct' | 'take-up' | 'correct-device'; id: string }
-  | { of: 'host' | 'app'; id: string | undefined }
-
 interface Props {
   desk: Desk
   shown: string[]
-  onSheet: (sheet: DevicesSheetOf) => void
-  onSettings: (about: SettingsOf) => void
+  onSheet: (sheet: SheetAddress) => void
   onAssign: (button: ButtonData) => void
   view: 'together' | 'find'
   onView: (view: 'together' | 'find') => void
 }
 
 /** The client's hosts and devices: put together, got ready, their buttons found. */
-export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, onView }: Props) {
+export function DevicesStep({ desk, shown, onSheet, onAssign, view, onView }: Props) {
   const answer = useDevices(desk.id)
   const mayChange = useMayChange()
   const devices = (answer.data?.devices ?? []).filter((device) => shown.includes(device.id))
@@ -54,7 +47,7 @@ export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, 
             <Button type="primary" onClick={() => onSheet({ of: 'new-device' })}>
               {say.addDevices}
             </Button>
-            <Button onClick={() => onSheet({ of: 'host', id: undefined })}>{say.addHost}</Button>
+            <Button onClick={() => onSheet({ of: 'new-host' })}>{say.addHost}</Button>
           </>
         )}
       </div>
@@ -80,7 +73,6 @@ export function DevicesStep({ desk, shown, onSheet, onSettings, onAssign, view, 
                 all={answer.data.devices}
                 alone={devices.length === 1}
                 onSheet={onSheet}
-                onSettings={onSettings}
                 onAssign={onAssign}
               />
             ))}
@@ -107,10 +99,9 @@ function HostPart(props: {
   all: DeviceFacts[]
   alone: boolean
   onSheet: Props['onSheet']
-  onSettings: Props['onSettings']
   onAssign: Props['onAssign']
 }) {
-  const { desk, host, devices, all, alone, onSheet, onSettings, onAssign } = props
+  const { desk, host, devices, all, alone, onSheet, onAssign } = props
   const mayChange = useMayChange()
   return (
     <section aria-label={host.name} className={styles.host}>
@@ -130,7 +121,7 @@ function HostPart(props: {
         )}
         <Button
           aria-label={say.settingsWithName(host.name)}
-          onClick={() => onSettings({ of: 'host', id: host.id })}
+          onClick={() => onSheet({ of: 'settings', about: 'host', id: host.id })}
         >
           {say.settings}
         </Button>
@@ -144,7 +135,6 @@ function HostPart(props: {
           all={all}
           open={alone}
           onSheet={onSheet}
-          onSettings={onSettings}
           onAssign={onAssign}
         />
       ))}

@@ -1,6 +1,6 @@
 import { Button } from 'antd'
 import { useQuery } from '@tanstack/react-query'
-import type { Change, Desk } from '../../shared/api'
+import { keys, type Change, type Desk } from '../../shared/api'
 import { useFormChange, usePreview } from '../../shared/fitting'
 import { SideSheet } from '../../shared/ui'
 import { Moves } from '../confirm'
@@ -12,7 +12,7 @@ import { say } from './sentences'
 export function TakeUpSheet({ desk, id, onClose }: { desk: Desk; id: string; onClose: () => void }) {
   const { change: save, busy, openedOn } = useFormChange()
   const document = useQuery({
-    queryKey: ['service-kinds', 'to-take-up', id],
+    queryKey: keys.takeUp(id),
     queryFn: () => documentOf(id),
     gcTime: 0,
   })

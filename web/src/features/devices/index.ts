@@ -1,4 +1,3 @@
 export { HostPutRight, type CorrectedHost } from './HostPutRight'
 export { ClaimsField } from './ClaimsField'
-export { DevicesSheet } from './DevicesSheet'
-export { DevicesStep, type DevicesSheetOf } from './DevicesStep'
+export { devices } from './step'

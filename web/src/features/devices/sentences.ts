@@ -1,5 +1,8 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  stepName: 'Devices',
+  toStep: 'To Devices',
+  nextButtons: 'Next: what each button does',
   serviceSays: 'Your service says something else of hosts of this sort.',
   takeWhatServiceSays: 'Take what it says',
   putRightWhatItCarries: 'Put right what it carries',

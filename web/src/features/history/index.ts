@@ -1,2 +1,2 @@
-export { HistorySheet } from './HistorySheet'
+export { historySheets } from './sheets'
 export { useSteps } from './useSteps'

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, QRCode, Select } from 'antd'
 import { useCallback, useState } from 'react'
-import { api, must, type Desk, type Join } from '../../shared/api'
+import { keys, api, must, type Desk, type Join } from '../../shared/api'
 import { THEMES } from '../../shared/theme'
 import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
 import { WayIn } from './WayIn'
@@ -16,10 +16,13 @@ export function JoinSheet({ desk, onClose }: { desk: Desk; onClose: () => void }
   const hosts = desk.hosts.filter((host) => host.id !== '')
   const [host, setHost] = useState(hosts[0]?.id ?? '')
   const joins = useQuery({
-    queryKey: ['joins', desk.id],
+    queryKey: keys.joins(desk.id),
     queryFn: () => must(api.GET('/api/clients/{client}/joins', { params: { path: { client: desk.id } } })),
   })
-  const refresh = useCallback(() => queries.invalidateQueries({ queryKey: ['joins'] }), [queries])
+  const refresh = useCallback(
+    () => queries.invalidateQueries({ queryKey: keys.joins(desk.id) }),
+    [queries, desk.id],
+  )
   const make = useTask(
     useCallback(async () => {
       await must(

@@ -1,13 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Select } from 'antd'
 import { useCallback, useEffect, useState } from 'react'
-import { api, must, type WayInState } from '../../shared/api'
+import { keys, api, must, type WayInState } from '../../shared/api'
 import { useAccount } from '../../shared/session'
 import { Faults, Field, useTask } from '../../shared/ui'
 import styles from './joining.module.css'
 import { say } from './sentences'
 
-const KEY = ['way-in']
 /** While it is being opened or closed, looked at so often. */
 const LOOK_MS = 700
 
@@ -19,7 +18,7 @@ export function WayIn({ onOther }: { onOther: () => unknown }) {
   const queries = useQueryClient()
   const lead = useAccount().role === 'lead'
   const { data: state } = useQuery({
-    queryKey: KEY,
+    queryKey: keys.wayIn(),
     queryFn: () => must(api.GET('/api/way-in')),
     refetchInterval: (query) => (between(query.state.data) ? LOOK_MS : false),
   })
@@ -31,7 +30,7 @@ export function WayIn({ onOther }: { onOther: () => unknown }) {
         const answer = await (to
           ? must(api.POST('/api/way-in', { body: { address: to } }))
           : must(api.DELETE('/api/way-in')))
-        queries.setQueryData(KEY, answer)
+        queries.setQueryData(keys.wayIn(), answer)
       },
       [queries],
     ),

@@ -1,1 +1,1 @@
-export { JoinSheet } from './JoinSheet'
+export { joiningSheets } from './sheets'

@@ -1,14 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
-import { api, must, type ServiceHosts, type ServiceKinds } from '../../shared/api'
+import { keys, api, must, type ServiceHosts, type ServiceKinds } from '../../shared/api'
 import type { KindDocument } from './document'
-
-const KEPT = ['service-kinds']
 
 /** The kinds that the service keeps, and what a new one begins with. */
 export const useServiceKinds = (enabled = true) =>
   useQuery({
-    queryKey: [...KEPT, 'all'],
+    queryKey: keys.serviceKinds('all'),
     queryFn: async (): Promise<ServiceKinds> => must(api.GET('/api/service/kinds')),
     enabled,
   })
@@ -16,7 +14,7 @@ export const useServiceKinds = (enabled = true) =>
 /** The document of one in its newest edition. */
 export const useServiceKind = (id: string | undefined) =>
   useQuery({
-    queryKey: [...KEPT, 'document', id],
+    queryKey: keys.serviceKinds('document', id ?? ''),
     queryFn: () => documentOf(id ?? ''),
     enabled: id !== undefined,
     gcTime: 0,
@@ -25,7 +23,7 @@ export const useServiceKind = (id: string | undefined) =>
 
 export const useEditions = (id: string) =>
   useQuery({
-    queryKey: [...KEPT, 'editions', id],
+    queryKey: keys.serviceKinds('editions', id),
     queryFn: async () =>
       (await must(api.GET('/api/service/kinds/{shelf}/editions', { params: { path: { shelf: id } } })))
         .editions,
@@ -51,7 +49,7 @@ export const keep = (document: object, opened_on: number | null) =>
 /** What the service says of hosts. */
 export const useServiceHosts = (enabled = true) =>
   useQuery({
-    queryKey: [...KEPT, 'hosts'],
+    queryKey: keys.serviceKinds('hosts'),
     queryFn: async (): Promise<ServiceHosts> => must(api.GET('/api/service/hosts')),
     enabled,
   })
@@ -62,5 +60,5 @@ export const keepHosts = (document: ServiceHosts['document'], opened_on: number 
 /** Asks for all of it anew. */
 export function useAsked() {
   const queries = useQueryClient()
-  return useCallback(() => queries.invalidateQueries({ queryKey: KEPT }), [queries])
+  return useCallback(() => queries.invalidateQueries({ queryKey: keys.serviceKinds() }), [queries])
 }

@@ -1,18 +1,13 @@
 import { useContext, type CSSProperties } from 'react'
-import type { Button, Chip, Empty, Finding, Gesture, Lane, LaneGesture } from '../../shared/api'
+import type { Button, Chip, Empty, Finding, Lane, LaneGesture } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { spotName } from '../assign'
 import { GestureMark, SHAPES } from '../../shared/ui'
 import { HandContext } from './hand'
+import { gestureOf } from './picking'
 import { widthOf } from './text'
-import { useSpot } from './useSpot'
 import styles from './lanes.module.css'
 import { say } from './sentences'
-
-/** What an untouched button does stands where its tap would. */
-export function gestureOf(chip: Chip): Gesture {
-  return chip.gesture === 'builtin' ? 'tap' : chip.gesture
-}
 
 export function chipState(chip: Chip): string {
   if (chip.off) return 'off'
@@ -66,10 +61,6 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
   const mayChange = useMayChange()
   const gesture = gestureOf(chip)
   const own = mayChange && chip.origin === 'here'
-  const spot = useSpot(
-    { button, gesture },
-    own ? { button, gesture, name: chip.name, copy: false } : undefined,
-  )
   const free = useContext(HandContext)?.free.get(spotName(button.ref, gesture))
   const note = free === undefined ? noteOf(chip, lane) : say.putHere(free)
   // What is done untouched is on no gesture.
@@ -81,7 +72,7 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
       data-stop
       className={styles.chip}
       style={style}
-      {...spot}
+      data-spot={spotName(button.ref, gesture)}
       data-origin={chip.off ? 'off' : chip.origin}
       data-kept={chip.kept}
       data-free={free !== undefined}
@@ -104,9 +95,7 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
 export function EmptyButton(props: Props & { empty: Empty; button: Button }) {
   const { empty, button, chosen, style, onChoose } = props
   const mayChange = useMayChange()
-  const spot = useSpot({ button, gesture: empty.gesture }, undefined)
   const free = useContext(HandContext)?.free.get(spotName(button.ref, empty.gesture))
-  const costs = free ?? empty.costs.join(', ')
   if (!mayChange) return null
   return (
     <button
@@ -115,10 +104,14 @@ export function EmptyButton(props: Props & { empty: Empty; button: Button }) {
       data-stop
       className={styles.empty}
       style={style}
-      {...spot}
+      data-spot={spotName(button.ref, empty.gesture)}
       aria-pressed={chosen === empty.gesture}
       data-free={free !== undefined}
-      aria-label={`${free === undefined ? say.add : say.put} ${empty.gesture_name}${costs && `; ${costs}`}`}
+      aria-label={
+        free === undefined
+          ? say.addTo(empty.gesture_name, button.full_name, empty.costs.join(', '))
+          : say.putOn(empty.gesture_name, button.full_name, free)
+      }
       onClick={onChoose}
     >
       <span aria-hidden="true">+</span> <GestureMark gesture={empty.gesture} />

@@ -1,16 +1,29 @@
-import { Button } from 'antd'
+import { Button, Radio } from 'antd'
 import { useEffect } from 'react'
 import { useAnnounce, useEscape } from '../../shared/ui'
+import { wordOf } from '../assign'
 import type { Hand } from './hand'
 import styles from './lanes.module.css'
 import { say } from './sentences'
 
-/** An action is in hand: every free place for it is marked, and one press puts it on. */
-export function HandBar({ hand, onDrop }: { hand: Hand; onDrop: () => void }) {
+function wordsOf(hand: Hand): string {
+  if (hand.of === 'chip') return say.fromChooseWhereGoes(hand.button.name, wordOf(hand.gesture))
+  return hand.free.size === 0 ? say.noFreePlaceTakes : say.freePlacesTakeChoose(String(hand.free.size))
+}
+
+interface Props {
+  hand: Hand
+  onDrop: () => void
+  /** What stands somewhere already is moved, or copied. */
+  onCopy: (copy: boolean) => void
+}
+
+/** Something is in hand: the places for it are marked, and the next that is chosen gets it. */
+export function HandBar({ hand, onDrop, onCopy }: Props) {
   const announce = useAnnounce()
   useEscape(onDrop)
-  const { name, free } = hand
-  const words = free.size === 0 ? say.noFreePlaceTakes : say.freePlacesTakeChoose(String(free.size))
+  const { name } = hand
+  const words = wordsOf(hand)
   useEffect(() => {
     announce(say.hand(name, words))
   }, [announce, name, words])
@@ -19,7 +32,20 @@ export function HandBar({ hand, onDrop }: { hand: Hand; onDrop: () => void }) {
       <p>
         <strong>“{name}”</strong> {say.handWithWords(words)}
       </p>
-      <Button onClick={onDrop}>{say.putAwayEsc}</Button>
+      {hand.of === 'chip' && (
+        <Radio.Group
+          aria-label={say.moveCopy}
+          optionType="button"
+          buttonStyle="solid"
+          value={hand.copy}
+          onChange={(event) => onCopy(event.target.value as boolean)}
+          options={[
+            { value: false, label: say.move },
+            { value: true, label: say.copy },
+          ]}
+        />
+      )}
+      <Button onClick={onDrop}>{hand.of === 'chip' ? say.leaveWhere : say.putAwayEsc}</Button>
     </div>
   )
 }

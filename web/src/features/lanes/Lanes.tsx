@@ -1,20 +1,20 @@
-import { Button, Spin } from 'antd'
+import { Button } from 'antd'
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react'
+import { Waiting } from '../../shared/plain'
 import type { Desk, Device, Lane, LanesAnswer } from '../../shared/api'
+import type { InHand } from '../../shared/desk'
 import { useActions, useChange, useFreePlaces, useLanes, type Spot } from '../../shared/fitting'
+import { Dragging } from '../../shared/dragging'
 import { useMayChange } from '../../shared/session'
+import { later } from '../../shared/ui'
 import { spotName, useBeginWith, type Carried, type Chosen } from '../assign'
 import { Axis } from './Axis'
-import { CarryBar } from './CarryBar'
-import { Dragging } from './Dragging'
 import { DeviceLanes } from './DeviceLanes'
-import { freeBySpot, HandContext, type Hand } from './hand'
+import { freeBySpot, HandContext, type Given, type Hand } from './hand'
 import { HandBar } from './HandBar'
 import { LaneRow } from './LaneRow'
-import { LanesTable } from './LanesTable'
-import { carryTo } from './picking'
+import { carryTo, placeOf } from './picking'
 import { scalesFor } from './scale'
-import { SeveralBar } from './SeveralBar'
 import { SpotPicker } from './SpotPicker'
 import { FREE, useLaneKeys } from './useLaneKeys'
 import { useRoving } from './useRoving'
@@ -22,6 +22,9 @@ import { useSpotFocus } from './useSpotFocus'
 import { useStripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
 import { say } from './sentences'
+
+const LanesTable = later(async () => (await import('./LanesTable')).LanesTable, <Waiting />)
+const SeveralBar = later(async () => (await import('./SeveralBar')).SeveralBar, null)
 
 interface Props {
   desk: Desk
@@ -31,10 +34,9 @@ interface Props {
   chosen: Chosen | undefined
   onChoose: (chosen: Chosen) => void
   /** What is in hand, as the address has it. */
-  inHand: { of: 'want' | 'action'; id: string } | undefined
-  onHandEmpty: (was: Props['inHand']) => void
-  carried: Carried | undefined
-  onCarry: (carried: Carried | undefined) => void
+  inHand: InHand | undefined
+  onHand: (hand: InHand) => void
+  onHandEmpty: (was: InHand | undefined) => void
   onRename: (button: Chosen['button']) => void
   onArrange: () => void
   view: 'lanes' | 'table'
@@ -50,18 +52,33 @@ interface Props {
 const canBeGiven = (lane: Lane) =>
   !lane.cautions.some((one) => one.bad === 'bars' && one.where.gesture === undefined)
 
-/** What is in hand, with the free places for it among the lanes that are shown. */
-function useHand(inHand: Props['inHand'], spot: Spot, lanes: Lane[] | undefined): Hand | undefined {
-  const { data } = useFreePlaces(inHand, spot)
+/** What is in hand: an action with the free places for it among the lanes that are shown, or what stands somewhere here. */
+function useHand(inHand: InHand | undefined, spot: Spot, all: Lane[] | undefined, shown: Lane[] | undefined) {
+  const wanted = inHand?.of === 'chip' ? undefined : inHand
+  const { data } = useFreePlaces(wanted, spot)
   const actions = useActions()
-  return useMemo(() => {
+  return useMemo((): Hand | undefined => {
+    if (inHand?.of === 'chip') return carriedOf(inHand, all)
     if (!inHand || !data) return undefined
-    const shown = new Set(lanes?.map((lane) => lane.button.ref))
+    const refs = new Set(shown?.map((lane) => lane.button.ref))
     const asking =
       inHand.of === 'action' ? actions.find((one) => one.id === inHand.id && one.asks.length > 0) : undefined
     const name = asking?.name ?? data.name
-    return { name, asking, action: data.action, free: freeBySpot(data.places, (ref) => shown.has(ref)) }
-  }, [inHand, data, lanes, actions])
+    const free = freeBySpot(data.places, (ref) => refs.has(ref))
+    return { of: 'given', name, asking, action: data.action, free }
+  }, [inHand, data, all, shown, actions])
+}
+
+/** As it stands there; nothing where it stands there no more. */
+function carriedOf(
+  { button: ref, gesture, copy }: Extract<InHand, { of: 'chip' }>,
+  lanes: Lane[] | undefined,
+) {
+  const lane = lanes?.find((one) => one.button.ref === ref)
+  const chip = lane?.chips.find((one) => one.gesture === gesture && one.origin === 'here')
+  return lane && chip
+    ? { of: 'chip' as const, button: lane.button, gesture, name: chip.name, copy }
+    : undefined
 }
 
 /** The lanes of each device that is shown, with what its buttons share. */
@@ -79,8 +96,8 @@ function grouped({ lanes, heads }: LanesAnswer, devices: Device[]) {
 
 /** What each button does: as lanes to scale, or the same as a plain table. */
 export function Lanes(props: Props) {
-  const { desk, devices, spot, onSpot, chosen, onChoose, carried, onCarry, onRename, onArrange } = props
-  const { view, views, above, onNew, inHand, onHandEmpty } = props
+  const { desk, devices, spot, onSpot, chosen, onChoose, onRename, onArrange } = props
+  const { view, views, above, onNew, inHand, onHand, onHandEmpty } = props
   const mayChange = useMayChange()
   const [picked, setPicked] = useState<string[]>()
   const { change } = useChange()
@@ -100,14 +117,25 @@ export function Lanes(props: Props) {
       focusRef.current = spotName(to.button.ref, to.gesture)
       const made = carryTo(what, spot, to.button.ref, to.gesture)
       if (await change(made, what.copy ? say.isCopied(what.name) : say.isMoved(what.name), { tell: true }))
-        onCarry(undefined)
+        onHandEmpty(inHand)
     },
-    [change, spot, onCarry, focusRef],
+    [change, spot, inHand, onHandEmpty, focusRef],
   )
-  const hand = useHand(inHand, spot, lanes)
+  // Chips may be dragged to another gesture; with Ctrl they are copied. Keys do the same: see useLaneKeys.
+  const take = (name: string) => {
+    const chip = mayChange && placeOf(lanes ?? [], name)?.chip
+    return chip && chip.origin === 'here' ? chip.name : undefined
+  }
+  const drop = (name: string, onto: string, copy: boolean) => {
+    const [from, to] = [name, onto].map((one) => placeOf(lanes ?? [], one))
+    if (from?.chip && to) void put({ ...from, name: from.chip.name, copy }, to)
+  }
+  const hand = useHand(inHand, spot, answer.data?.lanes, lanes)
+  const given = hand?.of === 'given' ? hand : undefined
+  const carried = hand?.of === 'chip' ? hand : undefined
   const beginWith = useBeginWith(desk.id, spot)
   const give = useCallback(
-    async (given: Hand, to: Chosen) => {
+    async (given: Given, to: Chosen) => {
       if (given.asking) {
         beginWith({ ...to, action: given.asking })
         onHandEmpty(inHand)
@@ -131,10 +159,10 @@ export function Lanes(props: Props) {
   const choose = useCallback(
     (next: Chosen) => {
       if (carried) void put(carried, next)
-      else if (hand?.free.has(spotName(next.button.ref, next.gesture))) void give(hand, next)
+      else if (given?.free.has(spotName(next.button.ref, next.gesture))) void give(given, next)
       else onChoose(next)
     },
-    [carried, put, hand, give, onChoose],
+    [carried, put, given, give, onChoose],
   )
   const pick = useCallback(
     (ref: string) =>
@@ -145,13 +173,13 @@ export function Lanes(props: Props) {
     lanes: lanes ?? [],
     spot,
     carried,
-    handFull: hand !== undefined,
-    onCarry,
+    handFull: given !== undefined,
+    onCarry: ({ button, gesture, copy }) => onHand({ of: 'chip', button: button.ref, gesture, copy }),
     onPut: put,
     onRename,
   })
   // What comes in hand is brought to the first place that is free for it.
-  const came = hand && inHand ? `${inHand.of}:${inHand.id}` : undefined
+  const came = given && inHand?.of !== 'chip' ? `${inHand?.of ?? ''}:${inHand?.id ?? ''}` : undefined
   useEffect(() => {
     if (came) document.querySelector<HTMLElement>(FREE)?.focus()
   }, [came])
@@ -175,8 +203,13 @@ export function Lanes(props: Props) {
         </div>
       </div>
       {above}
-      {carried && <CarryBar carried={carried} onCarry={onCarry} />}
-      {hand && <HandBar hand={hand} onDrop={() => onHandEmpty(inHand)} />}
+      {hand && inHand && (
+        <HandBar
+          hand={hand}
+          onDrop={() => onHandEmpty(inHand)}
+          onCopy={(copy) => inHand.of === 'chip' && onHand({ ...inHand, copy })}
+        />
+      )}
       {picked && lanes && (
         <SeveralBar
           lanes={several}
@@ -189,7 +222,7 @@ export function Lanes(props: Props) {
         />
       )}
       {answer.error && <p role="alert">{answer.error.message}</p>}
-      {!lanes && !answer.error && <Spin />}
+      {!lanes && !answer.error && <Waiting />}
       {lanes?.length === 0 && <p className={styles.none}>{say.noButtonYet}</p>}
       {lanes && lanes.length > 0 && (
         // eslint-disable-next-line jsx-a11y/no-static-element-interactions -- the keys of the buttons in it
@@ -203,8 +236,8 @@ export function Lanes(props: Props) {
           {view === 'table' ? (
             <LanesTable lanes={lanes} onChoose={choose} picked={picked} onPick={pick} />
           ) : (
-            <HandContext.Provider value={hand}>
-              <Dragging onDrop={put}>
+            <HandContext.Provider value={given}>
+              <Dragging take={take} drop={drop}>
                 <div className={styles.lanes}>
                   <Axis scales={scales} widths={widths} ref={axisRef} />
                   {groups?.map(({ device, boundaries, lanes: own }) => (

@@ -1,7 +1,8 @@
-import { Button, Spin } from 'antd'
+import { Button } from 'antd'
 import { useMemo } from 'react'
+import { Waiting } from '../../shared/plain'
 import type { Desk, Lane } from '../../shared/api'
-import { useLanes, type Spot } from '../../shared/fitting'
+import { useOldLanes, type Spot } from '../../shared/fitting'
 import { LookOnly } from '../../shared/session'
 import { Axis } from './Axis'
 import { LaneRow } from './LaneRow'
@@ -26,8 +27,8 @@ const nothing = () => undefined
 
 /** The lanes of the buttons that differ between two revisions, one above the other; only to be looked at. */
 export function LanesCompared({ desk, spot, compared, onClose }: Props) {
-  const before = useLanes(desk.id, spot, compared.from)
-  const after = useLanes(desk.id, spot, compared.to)
+  const before = useOldLanes(desk.id, spot, compared.from)
+  const after = useOldLanes(desk.id, spot, compared.to)
   const pairs = useMemo(
     () => differing(before.data?.lanes ?? [], after.data?.lanes ?? []),
     [before.data, after.data],
@@ -42,7 +43,7 @@ export function LanesCompared({ desk, spot, compared, onClose }: Props) {
         <Button onClick={onClose}>{say.backLanesAsThey}</Button>
       </div>
       {error && <p role="alert">{error.message}</p>}
-      {!error && !(before.data && after.data) && <Spin />}
+      {!error && !(before.data && after.data) && <Waiting />}
       {before.data && after.data && pairs.length === 0 && (
         <p className={styles.none}>{say.noLaneDiffersThis}</p>
       )}

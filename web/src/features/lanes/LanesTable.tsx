@@ -1,55 +1,57 @@
-import { Button, InputNumber, Table } from 'antd'
-import { useState, type HTMLAttributes } from 'react'
+import { InputNumber } from 'antd'
+import { useState } from 'react'
 import type { Boundary, Gesture, Lane } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
-import { SETTING_NAMES, spotName, type Chosen } from '../assign'
+import { SETTING_NAMES, spotName, wordOf, type Chosen } from '../assign'
 import { chipState, limitOf } from './ChipButton'
-import styles from './lanes.module.css'
+import lanes from './lanes.module.css'
 import { say } from './sentences'
+import styles from './table.module.css'
 
 const COLUMNS: { gesture: Gesture; title: string }[] = [
-  { gesture: 'tap', title: 'tap' },
-  { gesture: 'double_tap', title: 'double-tap' },
-  { gesture: 'triple_tap', title: 'triple-tap' },
-  { gesture: 'long_press', title: 'held' },
+  { gesture: 'tap', title: say.columns.tap },
+  { gesture: 'double_tap', title: say.columns.double_tap },
+  { gesture: 'triple_tap', title: say.columns.triple_tap },
+  { gesture: 'long_press', title: say.columns.held },
 ]
 const STANDS_FOR: Record<string, Gesture> = { builtin: 'tap', hold: 'long_press' }
 
-function Cell({
-  lane,
-  gesture,
-  onChoose,
-}: {
-  lane: Lane
-  gesture: Gesture
-  onChoose: (chosen: Chosen) => void
-}) {
+const chipOf = (lane: Lane, gesture: Gesture) =>
+  lane.chips.find((one) => (STANDS_FOR[one.gesture] ?? one.gesture) === gesture)
+const emptyOf = (lane: Lane, gesture: Gesture) => lane.empties.find((one) => one.gesture === gesture)
+
+function Cell(props: { lane: Lane; gesture: Gesture; onChoose: (chosen: Chosen) => void }) {
+  const { lane, gesture, onChoose } = props
   const mayChange = useMayChange()
-  const chip = lane.chips.find((one) => (STANDS_FOR[one.gesture] ?? one.gesture) === gesture)
+  const chip = chipOf(lane, gesture)
   const limit = chip && limitOf(chip, lane)
-  const empty = lane.empties.find((one) => one.gesture === gesture)
-  if (!chip && (!mayChange || (!empty && gesture !== 'tap')))
-    return <span className={styles.cellNone}>–</span>
+  const empty = emptyOf(lane, gesture)
+  if (!chip && (!mayChange || (!empty && gesture !== 'tap'))) return <span className={styles.none}>–</span>
   const chosen: Gesture = chip && chip.gesture !== 'builtin' ? chip.gesture : gesture
-  const name = chip ? chip.name : say.addAlone
+  const title = wordOf(gesture)
+  const costs = empty?.costs.join(', ')
+  const notes = chip ? [chip.wait, chipState(chip)].filter(Boolean).join(', ') : ''
   return (
     <>
-      <Button
+      <button
+        type="button"
         className={styles.cell}
         disabled={!mayChange}
-        type={chip ? 'default' : 'dashed'}
-        aria-label={`${lane.button.full_name}, ${gesture.replace('_', '-')}: ${name}`}
+        data-empty={!chip}
+        aria-label={
+          chip
+            ? say.inCell(lane.button.full_name, title, chip.name, notes)
+            : say.addInCell(lane.button.full_name, title, costs ?? '')
+        }
         data-spot={spotName(lane.button.ref, chosen)}
         onClick={() => onChoose({ button: lane.button, gesture: chosen })}
       >
-        {chip?.off ? <s>{name}</s> : name}
-      </Button>
-      {limit && <small className={styles.cellLimit}>{limit.what}</small>}
-      <small>
-        {chip ? [chip.wait, chipState(chip)].filter(Boolean).join(', ') : empty?.costs.join(', ')}
-      </small>
+        {chip ? <strong>{chip.off ? <s>{chip.name}</s> : chip.name}</strong> : say.plus}{' '}
+        {notes && <small>{notes}</small>}
+      </button>
+      {limit && <small className={styles.limit}>{limit.what}</small>}
     </>
   )
 }
@@ -58,7 +60,7 @@ function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefine
   const { change } = useChange()
   const mayChange = useMayChange()
   const [value, setValue] = useState<number | null>()
-  if (!boundary) return <span className={styles.cellNone}>–</span>
+  if (!boundary) return <span className={styles.none}>–</span>
   const commit = async () => {
     if (value == null || value === boundary.value_ms) return
     // A refusal is told by the desk, with the change.
@@ -68,6 +70,7 @@ function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefine
   return (
     <InputNumber
       disabled={!mayChange}
+      controls={false}
       aria-label={say.msWithSetting(
         SETTING_NAMES[boundary.setting] ?? boundary.setting,
         lane.button.full_name,
@@ -75,12 +78,48 @@ function Setting({ lane, boundary }: { lane: Lane; boundary: Boundary | undefine
       min={boundary.from_ms}
       max={boundary.to_ms}
       step={boundary.step_ms}
-      suffix="ms"
       value={value === undefined ? boundary.value_ms : value}
       onChange={setValue}
       onBlur={() => void commit()}
       onPressEnter={() => void commit()}
     />
+  )
+}
+
+function ButtonCell({
+  lane,
+  picked,
+  onPick,
+}: {
+  lane: Lane
+  picked: boolean | undefined
+  onPick: () => void
+}) {
+  const { button, own, cautions } = lane
+  return (
+    <th scope="row">
+      <strong>{button.off ? <s>{button.full_name}</s> : button.full_name}</strong>
+      {button.print && <small>{say.print(button.print)}</small>}
+      {picked !== undefined && (
+        <label className={lanes.pick}>
+          <input
+            type="checkbox"
+            checked={picked}
+            aria-label={say.chooseWithFullName(button.full_name)}
+            onChange={onPick}
+          />
+          {say.choose}
+        </label>
+      )}
+      {own.map((one) => (
+        <small key={one.gesture}>{one.lost ?? one.hardly ?? say.alsoItself(one.words)}</small>
+      ))}
+      {cautions
+        .filter((caution) => caution.stands)
+        .map((caution) => (
+          <small key={caution.what}>{caution.what}</small>
+        ))}
+    </th>
   )
 }
 
@@ -96,63 +135,50 @@ export function LanesTable(props: {
   const settings = Object.keys(SETTING_NAMES).filter((setting) =>
     lanes.some((lane) => lane.boundaries.some((one) => one.setting === setting)),
   )
-  const settingColumn = (setting: string) => ({
-    title: SETTING_NAMES[setting]?.toLowerCase(),
-    key: setting,
-    render: (_: unknown, lane: Lane) => (
-      <Setting lane={lane} boundary={lane.boundaries.find((one) => one.setting === setting)} />
-    ),
-  })
+  // What no button has, and none could be given, takes no room.
+  const gestures = COLUMNS.filter(({ gesture }) =>
+    lanes.some((lane) => chipOf(lane, gesture) ?? emptyOf(lane, gesture)),
+  )
   return (
-    <Table<Lane>
-      className={styles.table}
-      rowKey={(lane) => lane.button.ref}
-      onRow={(lane) => ({ 'data-button': lane.button.ref }) as HTMLAttributes<HTMLElement>}
-      dataSource={lanes}
-      pagination={false}
-      scroll={{ x: 'max-content' }}
-      columns={[
-        {
-          title: say.button,
-          key: 'button',
-          rowScope: 'row',
-          render: (_, lane) => (
-            <>
-              <strong>{lane.button.off ? <s>{lane.button.full_name}</s> : lane.button.full_name}</strong>
-              {lane.button.print && <small>{say.print(lane.button.print)}</small>}
-              {picked && (
-                <label className={styles.pick}>
-                  <input
-                    type="checkbox"
-                    checked={picked.includes(lane.button.ref)}
-                    aria-label={say.chooseWithFullName(lane.button.full_name)}
-                    onChange={() => onPick(lane.button.ref)}
-                  />
-                  {say.choose}
-                </label>
-              )}
-              {lane.own.map((one) => (
-                <small key={one.gesture}>{one.lost ?? one.hardly ?? say.alsoItself(one.words)}</small>
+    <div className={styles.table}>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{say.button}</th>
+            {gestures.map(({ gesture, title }) => (
+              <th key={gesture} scope="col">
+                <GestureMark gesture={gesture} /> {title}
+              </th>
+            ))}
+            {settings.map((setting) => (
+              <th key={setting} scope="col">
+                {SETTING_NAMES[setting]?.toLowerCase()} <small>{say.inMs}</small>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lanes.map((lane) => (
+            <tr key={lane.button.ref} data-button={lane.button.ref}>
+              <ButtonCell
+                lane={lane}
+                picked={picked?.includes(lane.button.ref)}
+                onPick={() => onPick(lane.button.ref)}
+              />
+              {gestures.map(({ gesture }) => (
+                <td key={gesture}>
+                  <Cell lane={lane} gesture={gesture} onChoose={onChoose} />
+                </td>
               ))}
-              {lane.cautions
-                .filter((caution) => caution.stands)
-                .map((caution) => (
-                  <small key={caution.what}>{caution.what}</small>
-                ))}
-            </>
-          ),
-        },
-        ...COLUMNS.map(({ gesture, title }) => ({
-          key: gesture,
-          title: (
-            <>
-              <GestureMark gesture={gesture} /> {title}
-            </>
-          ),
-          render: (_: unknown, lane: Lane) => <Cell lane={lane} gesture={gesture} onChoose={onChoose} />,
-        })),
-        ...settings.map(settingColumn),
-      ]}
-    />
+              {settings.map((setting) => (
+                <td key={setting}>
+                  <Setting lane={lane} boundary={lane.boundaries.find((one) => one.setting === setting)} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   )
 }

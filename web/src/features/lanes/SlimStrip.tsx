@@ -1,6 +1,7 @@
 import type { Lane, LaneGesture } from '../../shared/api'
 import type { Chosen } from '../assign'
-import { ChipButton, EmptyButton, gestureOf } from './ChipButton'
+import { ChipButton, EmptyButton } from './ChipButton'
+import { gestureOf } from './picking'
 import styles from './lanes.module.css'
 
 /** What a button does on which nothing depends on time, and what could be added; and what must be known of it. */

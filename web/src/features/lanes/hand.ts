@@ -1,5 +1,5 @@
 import { createContext } from 'react'
-import { spotName } from '../assign'
+import { spotName, type Carried } from '../assign'
 import type { Action, CatalogueAction, Gesture } from '../../shared/api'
 import { say } from './sentences'
 
@@ -11,7 +11,8 @@ interface FreePlace {
 }
 
 /** An action that is to be given to a button. */
-export interface Hand {
+export interface Given {
+  of: 'given'
   name: string
   action: Action
   /** Its entry, where it asks something that must be said first. */
@@ -20,8 +21,11 @@ export interface Hand {
   free: ReadonlyMap<string, string>
 }
 
+/** What is in hand: an action, or what stands on a gesture already. */
+export type Hand = Given | ({ of: 'chip' } & Carried)
+
 /** What it costs at each free place. */
-export function freeBySpot(places: FreePlace[], shown: (button: string) => boolean): Hand['free'] {
+export function freeBySpot(places: FreePlace[], shown: (button: string) => boolean): Given['free'] {
   return new Map(
     places
       .filter((one) => shown(one.button))
@@ -34,5 +38,5 @@ function costWords(costs: string[], loses: string[]): string {
   return [...costs, lost].filter(Boolean).join('; ') || say.costsNothing
 }
 
-/** What is in hand over the lanes. */
-export const HandContext = createContext<Hand | undefined>(undefined)
+/** The action that is in hand over the lanes. */
+export const HandContext = createContext<Given | undefined>(undefined)

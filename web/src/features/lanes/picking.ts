@@ -1,7 +1,6 @@
-import type { ButtonChange, Change, Lane } from '../../shared/api'
+import type { ButtonChange, Change, Chip, Gesture, Lane } from '../../shared/api'
 import type { Spot } from '../../shared/fitting'
-import type { Carried } from '../assign'
-import type { Gesture } from '../../shared/api'
+import { spotName, type Carried, type Chosen } from '../assign'
 
 /** What carrying to a gesture of a button changes. */
 export function carryTo(carried: Carried, spot: Spot, button: string, gesture: Gesture): ButtonChange {
@@ -41,4 +40,23 @@ export function neighbour(spots: HTMLElement[], here: HTMLElement, key: string):
   return spots
     .filter((spot) => next !== undefined && lane(spot) === next)
     .sort((one, other) => Math.abs(middle(one) - middle(here)) - Math.abs(middle(other) - middle(here)))[0]
+}
+
+/** What an untouched button does stands where its tap would. */
+export function gestureOf(chip: Chip): Gesture {
+  return chip.gesture === 'builtin' ? 'tap' : chip.gesture
+}
+
+/** A place of a gesture, with what stands on it. */
+export interface LanePlace extends Chosen {
+  chip: Chip | undefined
+}
+
+/** The place of that name among some lanes. */
+export function placeOf(lanes: readonly Lane[], name: string): LanePlace | undefined {
+  const lane = lanes.find((one) => name.startsWith(`${one.button.ref} `))
+  const chip = lane?.chips.find((one) => spotName(lane.button.ref, gestureOf(one)) === name)
+  if (lane && chip) return { button: lane.button, gesture: gestureOf(chip), chip }
+  const empty = lane?.empties.find((one) => spotName(lane.button.ref, one.gesture) === name)
+  return lane && empty ? { button: lane.button, gesture: empty.gesture, chip: undefined } : undefined
 }

@@ -1,5 +1,5 @@
-import { scaleLinear } from 'd3-scale'
 import type { Lane, Stretch } from '../../shared/api'
+import { linear } from '../../shared/scale'
 
 /** Where times lie on the picture: one scale for each stretch, shared by all lanes. */
 export interface StretchScale {
@@ -18,12 +18,13 @@ const LEAST_MS: Record<Stretch, number> = { held: 1500, apart: 600 }
 const ROOM: Record<Stretch, number> = { held: 1.5, apart: 1.6 }
 
 export function stretchScale(maxMs: number): StretchScale {
-  const scale = scaleLinear().domain([0, maxMs]).range([0, 100]).clamp(true)
+  const scale = linear([0, maxMs], [0, 100])
+  const within = (value: number, most: number) => Math.min(most, Math.max(0, value))
   return {
     maxMs,
-    ticks: (count) => scale.ticks(count),
-    percent: (ms) => scale(ms),
-    ms: (share) => scale.invert(share * 100),
+    ticks: scale.ticks,
+    percent: (ms) => within(scale(ms), 100),
+    ms: (share) => within(scale.at(share * 100), maxMs),
   }
 }
 

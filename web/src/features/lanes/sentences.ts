@@ -1,5 +1,11 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  stepName: 'Assign',
+  toStep: 'To Assign',
+  showAs: 'Show as',
+  lanes: 'Lanes',
+  table: 'Table',
+  where: 'Where',
   heldForMs: 'held for, ms',
   thenLetGoFor: 'then let go for, ms',
   tap: 'tap',
@@ -8,10 +14,8 @@ export const say = {
   ofIt: (setting: string, value: string) => `${setting} of ${value}`,
   msEnterSets: (typed: string) => `${typed} ms, Enter sets it`,
   ms: (value: string) => `${value} ms`,
-  carryingChooseGestureGoes: (name: string) =>
-    `Carrying “${name}”. Choose the gesture it goes to, or press Escape.`,
-  carrying: 'Carrying',
-  fromChooseWhereGoes: (name: string, gesture: string) => `from ${name}, ${gesture}: choose where it goes.`,
+  fromChooseWhereGoes: (name: string, gesture: string) =>
+    `It is on the ${gesture} of ${name}: choose where it goes.`,
   moveCopy: 'Move or copy',
   move: 'Move',
   copy: 'Copy',
@@ -21,8 +25,10 @@ export const say = {
   hardlyPossible: '! hardly possible',
   putHere: (free: string) => `put it here: ${free}`,
   change: 'Change',
-  add: 'Add a',
-  put: 'Put it on the',
+  addTo: (gesture: string, button: string, costs: string) =>
+    costs ? `Add a ${gesture} to ${button}; ${costs}` : `Add a ${gesture} to ${button}`,
+  putOn: (gesture: string, button: string, costs: string) =>
+    `Put it on the ${gesture} of ${button}; ${costs}`,
   buttons: (count: string) => `${count} buttons`,
   timesThatButtonsShare: (name: string) => `Times that the buttons of ${name} share`,
   noFreePlaceTakes: 'No free place takes it, as far as devices are shown here.',
@@ -56,7 +62,13 @@ export const say = {
   noLaneDiffersThis: 'No lane differs in this place and mode.',
   revision: (number: string) => `revision ${number}`,
   revisionNotThere: (number: string) => `In revision ${number} it is not there.`,
-  addAlone: 'Add',
+  columns: { tap: 'tap', double_tap: 'double-tap', triple_tap: 'triple-tap', held: 'held' },
+  plus: '+',
+  inMs: 'ms',
+  inCell: (button: string, gesture: string, action: string, notes: string) =>
+    notes ? `${button}, ${gesture}: ${action}, ${notes}` : `${button}, ${gesture}: ${action}`,
+  addInCell: (button: string, gesture: string, costs: string) =>
+    costs ? `${button}, ${gesture}: Add; ${costs}` : `${button}, ${gesture}: Add`,
   msWithSetting: (setting: string, fullName: string) => `${setting} of ${fullName}, ms`,
   button: 'Button',
   print: (print: string) => `print: ${print}`,

@@ -1,11 +1,13 @@
 import { useCallback, useMemo, useState } from 'react'
-import { useLanesAlong, type Spot } from '../../shared/fitting'
+import { useLanesAlong, useSaving, type Spot } from '../../shared/fitting'
 import type { BoundaryDraft } from './BoundaryHandle'
 import { movedTo } from './moved'
 
 interface Held {
   setting: string
   to: number
+  /** That was shown when it was taken hold of. */
+  revision: number
 }
 
 /** The longest time there is. */
@@ -16,6 +18,7 @@ const LONGEST_MS = 5000
  * or the button that has it for its own
  */
 export function useAlong(client: string, of: string, spot: Spot, draft: BoundaryDraft | undefined) {
+  const { queue } = useSaving()
   const [held, setHeld] = useState<Held>()
   const along = useLanesAlong(client, held && { of, ...held, ...spot })
   const data = along.data
@@ -27,9 +30,17 @@ export function useAlong(client: string, of: string, spot: Spot, draft: Boundary
     [heldNow, data],
   )
   /** Called when one is taken hold of, and again where it goes beyond what is known. */
-  const hold = useCallback((setting: string, to: number) => {
-    const next = Math.min(LONGEST_MS, Math.ceil(to))
-    setHeld((now) => (now?.setting === setting && now.to >= next ? now : { setting, to: next }))
-  }, [])
+  const hold = useCallback(
+    (setting: string, to: number) => {
+      const next = Math.min(LONGEST_MS, Math.ceil(to))
+      const revision = queue.shown
+      setHeld((now) =>
+        now?.setting === setting && now.to >= next && now.revision === revision
+          ? now
+          : { setting, to: next, revision },
+      )
+    },
+    [queue],
+  )
   return { moving, error: along.error, valuesOf, hold }
 }

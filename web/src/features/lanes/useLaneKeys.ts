@@ -3,9 +3,8 @@ import type { Chip, Lane } from '../../shared/api'
 import { commandOf } from '../../shared/desk'
 import { useChange, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
-import { spotName, type Carried, type Chosen } from '../assign'
-import { gestureOf } from './ChipButton'
-import { neighbour } from './picking'
+import type { Carried, Chosen } from '../assign'
+import { neighbour, placeOf, type LanePlace } from './picking'
 import { say } from './sentences'
 
 /** A place for what is in hand. */
@@ -27,16 +26,7 @@ export function useLaneKeys({ lanes, spot, carried, handFull, onCarry, onPut, on
   const { change } = useChange()
   const mayChange = useMayChange()
 
-  const at = (name: string) => {
-    for (const lane of lanes) {
-      const chip = lane.chips.find((one) => spotName(lane.button.ref, gestureOf(one)) === name)
-      if (chip) return { button: lane.button, gesture: gestureOf(chip), chip }
-      const empty = lane.empties.find((one) => spotName(lane.button.ref, one.gesture) === name)
-      if (empty) return { button: lane.button, gesture: empty.gesture, chip: undefined }
-    }
-    return undefined
-  }
-  const act = (event: KeyboardEvent, here: NonNullable<ReturnType<typeof at>>): boolean => {
+  const act = (event: KeyboardEvent, here: LanePlace): boolean => {
     const own = here.chip?.origin === 'here' ? here.chip : undefined
     const command = commandOf(event, 'lanes')
     if (command === 'rename') onRename(here.button)
@@ -65,7 +55,7 @@ export function useLaneKeys({ lanes, spot, carried, handFull, onCarry, onPut, on
       return
     }
     const spotted = target.dataset['spot']
-    const here = mayChange && spotted ? at(spotted) : undefined
+    const here = mayChange && spotted ? placeOf(lanes, spotted) : undefined
     if (here && act(event, here)) event.preventDefault()
   }
 }

@@ -1,10 +1,10 @@
-import { Button, Dropdown, Select } from 'antd'
+import { Button, Select } from 'antd'
 import { useState } from 'react'
 import type { Screen } from '../../shared/api'
 import { CueBanner } from '../../shared/cues'
 import { ScreenPicture } from '../../shared/screen'
 import { useMayChange } from '../../shared/session'
-import { Faults, useAnnounce } from '../../shared/ui'
+import { Faults, MenuButton, useAnnounce } from '../../shared/ui'
 import { say } from './sentences'
 import styles from './screens.module.css'
 import { useByHand, useScreens } from './useScreens'
@@ -86,22 +86,21 @@ function OneScreen(props: Props & { screen: Screen; children: React.ReactNode })
               {say.choosePlace}
             </Button>
             {openable.length > 0 && (
-              <Dropdown
-                trigger={['click']}
-                menu={{
-                  items: openable.map((one) => ({ key: one.key, label: one.label })),
-                  onClick: ({ key }) => void byHand.run({ do: 'point', element: key }),
-                }}
+              <MenuButton
+                items={openable.map(({ key, label }) => ({
+                  key,
+                  label,
+                  onChoose: () => void byHand.run({ do: 'point', element: key }),
+                }))}
               >
-                <Button>{say.openApp}</Button>
-              </Dropdown>
+                {say.openApp}
+              </MenuButton>
             )}
-            <Dropdown
-              trigger={['click']}
-              menu={{ items: happenings(screen), onClick: ({ key }) => happen(key) }}
+            <MenuButton
+              items={happenings(screen).map((one) => ({ ...one, onChoose: () => happen(one.key) }))}
             >
-              <Button>{say.letHappen}</Button>
-            </Dropdown>
+              {say.letHappen}
+            </MenuButton>
           </>
         )}
       </div>

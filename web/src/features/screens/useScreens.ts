@@ -1,6 +1,7 @@
+import { useRevision } from '../../shared/fitting'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
-import { api, must, type Screen } from '../../shared/api'
+import { allOf, keys, api, must, type Screen } from '../../shared/api'
 import { soonest } from '../../shared/screen'
 import { useTask } from '../../shared/ui'
 
@@ -14,7 +15,8 @@ type ByHand =
 /** What stands on the screens of a client’s stand-in hosts. */
 export function useScreens(client: string) {
   return useQuery({
-    queryKey: ['screens', client],
+    queryKey: keys.screens(client, useRevision()),
+    placeholderData: (before) => before,
     queryFn: async () =>
       (await must(api.GET('/api/clients/{client}/screens', { params: { path: { client } } }))).screens,
     refetchInterval: ({ state }) => soonest(state.data ?? []) ?? false,
@@ -33,7 +35,7 @@ export function useByHand(client: string, host: string) {
             body: { host, ...asked },
           }),
         )
-        queries.setQueryData(['screens', client], (all: Screen[] | undefined) =>
+        queries.setQueriesData({ queryKey: allOf('screens', client) }, (all: Screen[] | undefined) =>
           all?.map((one) => (one.host === screen.host ? screen : one)),
         )
       },

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button, Input, Select } from 'antd'
 import { useCallback, useState } from 'react'
-import { api, must, type Account, type Role } from '../../shared/api'
+import { keys, api, must, type Account, type Role } from '../../shared/api'
 import { Faults, Field, useTask } from '../../shared/ui'
 import { ROLES } from './Accounts'
 import styles from './service.module.css'
@@ -86,7 +86,7 @@ export function AccountRow(props: { account: Account; onChanged: () => Promise<u
 
 function ClientPicker(props: { id?: string; value: string[]; onChange: (clients: string[]) => void }) {
   const clients = useQuery({
-    queryKey: ['clients', 'all'],
+    queryKey: keys.clients('all of them'),
     queryFn: async () => (await must(api.GET('/api/clients'))).clients,
   })
   return (

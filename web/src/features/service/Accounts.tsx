@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Input, Select } from 'antd'
 import { useCallback, useState } from 'react'
-import { api, must, type Account, type Role } from '../../shared/api'
+import { keys, api, must, type Account, type Role } from '../../shared/api'
 import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import { AccountRow } from './AccountRow'
 import styles from './service.module.css'
@@ -19,11 +19,11 @@ const EMPTY = { name: '', email: '', role: 'specialist' as Role, password: '' }
 export function Accounts() {
   const queries = useQueryClient()
   const accounts = useQuery({
-    queryKey: ['accounts'],
+    queryKey: keys.accounts(),
     queryFn: async () => (await must(api.GET('/api/accounts'))).accounts,
   })
   const [given, setGiven] = useState(EMPTY)
-  const refresh = useCallback(() => queries.invalidateQueries({ queryKey: ['accounts'] }), [queries])
+  const refresh = useCallback(() => queries.invalidateQueries({ queryKey: keys.accounts() }), [queries])
   const add = useTask(
     useCallback(async () => {
       await must(api.POST('/api/accounts', { body: given }))

@@ -1,6 +1,6 @@
 import { useInfiniteQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
-import { api, must, type AuditEntry } from '../../shared/api'
+import { keys, api, must, type AuditEntry } from '../../shared/api'
 import styles from './service.module.css'
 import { say } from './sentences'
 
@@ -14,7 +14,7 @@ const detailWords = (entry: AuditEntry) =>
 /** Who changed what, newest first. */
 export function AuditTrail() {
   const audit = useInfiniteQuery({
-    queryKey: ['audit'],
+    queryKey: keys.audit(),
     initialPageParam: undefined as number | undefined,
     queryFn: async ({ pageParam }) =>
       (await must(api.GET('/api/audit', { params: { query: pageParam ? { before: pageParam } : {} } })))

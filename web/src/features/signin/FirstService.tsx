@@ -1,6 +1,6 @@
-import { Button, Input, type InputRef } from 'antd'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { api, must } from '../../shared/api'
+import { PasswordInput, PlainButton, PlainInput } from '../../shared/plain'
 import { useSessionChanged } from '../../shared/session'
 import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import styles from './signin.module.css'
@@ -10,7 +10,7 @@ import { say } from './sentences'
 export function FirstService({ leastPassword }: { leastPassword: number }) {
   const changed = useSessionChanged()
   const [open, setOpen] = useState(false)
-  const first = useRef<InputRef>(null)
+  const first = useRef<HTMLInputElement>(null)
   useEffect(() => {
     if (open) first.current?.focus()
   }, [open])
@@ -31,27 +31,27 @@ export function FirstService({ leastPassword }: { leastPassword: number }) {
   })
   return (
     <div className={styles.first}>
-      <Button type="text" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <PlainButton aria-expanded={open} onClick={() => setOpen(!open)}>
         {say.setUpYourOwn}
-      </Button>
+      </PlainButton>
       {open && (
         <FormOf onSubmit={onSubmit} refused={make.refused}>
           <Field label={say.nameService} at="service">
-            <Input {...field('service')} maxLength={120} ref={first} />
+            <PlainInput {...field('service')} maxLength={120} ref={first} />
           </Field>
           <Field label={say.yourName} hint={say.youWillItsFirst} at="name">
-            <Input {...field('name')} maxLength={120} autoComplete="name" />
+            <PlainInput {...field('name')} maxLength={120} autoComplete="name" />
           </Field>
           <Field label={say.yourAddress} at="email">
-            <Input {...field('email')} type="email" autoComplete="username" />
+            <PlainInput {...field('email')} type="email" autoComplete="username" />
           </Field>
           <Field label={say.password} hint={say.charactersMore(String(leastPassword))} at="password">
-            <Input.Password {...field('password')} minLength={leastPassword} autoComplete="new-password" />
+            <PasswordInput {...field('password')} minLength={leastPassword} autoComplete="new-password" />
           </Field>
           <Faults refused={make.refused} />
-          <Button type="primary" htmlType="submit" loading={make.busy}>
+          <PlainButton first type="submit" busy={make.busy}>
             {say.setUp}
-          </Button>
+          </PlainButton>
         </FormOf>
       )}
     </div>

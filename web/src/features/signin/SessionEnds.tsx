@@ -1,6 +1,6 @@
-import { Button } from 'antd'
 import { useEffect, useState } from 'react'
 import { lastUsed, type Session } from '../../shared/api'
+import { PlainButton } from '../../shared/plain'
 import { endsSoon, useSession } from '../../shared/session'
 import styles from './signin.module.css'
 import { say } from './sentences'
@@ -32,7 +32,7 @@ export function SessionEnds({ session }: { session: Session }) {
           soon.canStay ? say.signedOutAt(TIME.format(soon.at)) : say.signInAgainAt(TIME.format(soon.at)),
         )}
       </p>
-      {soon.canStay && <Button onClick={() => void stay()}>{say.staySigned}</Button>}
+      {soon.canStay && <PlainButton onClick={() => void stay()}>{say.staySigned}</PlainButton>}
     </div>
   )
 }

@@ -1,6 +1,6 @@
-import { Button, Input } from 'antd'
 import { useCallback, useState } from 'react'
 import { api, must, type Role, type Session } from '../../shared/api'
+import { PasswordInput, PlainButton, PlainInput } from '../../shared/plain'
 import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import styles from './signin.module.css'
 import { say } from './sentences'
@@ -45,7 +45,7 @@ export function SignInForm({ session, known = '', onSignedIn }: Props) {
     <>
       <FormOf onSubmit={onSubmit} refused={signIn.refused}>
         <Field label={say.eMailAddress} at="email">
-          <Input
+          <PlainInput
             type="email"
             autoComplete="username"
             required
@@ -54,7 +54,7 @@ export function SignInForm({ session, known = '', onSignedIn }: Props) {
           />
         </Field>
         <Field label={say.passwordAlone} at="password" wrong={wrong}>
-          <Input.Password
+          <PasswordInput
             autoComplete="current-password"
             required
             value={password}
@@ -62,17 +62,17 @@ export function SignInForm({ session, known = '', onSignedIn }: Props) {
           />
         </Field>
         {signIn.refused && !wrong && <Faults refused={signIn.refused} />}
-        <Button type="primary" htmlType="submit" loading={signIn.busy}>
+        <PlainButton first type="submit" busy={signIn.busy}>
           {say.sign}
-        </Button>
+        </PlainButton>
       </FormOf>
       {session.demo && (
         <div className={styles.demo}>
           <h3>{say.madeUpSaltmarshRow}</h3>
           {DEMO.map(([role, words]) => (
-            <Button key={role} block loading={demo.busy} onClick={() => void demo.run(role)}>
+            <PlainButton key={role} busy={demo.busy} onClick={() => void demo.run(role)}>
               {words}
-            </Button>
+            </PlainButton>
           ))}
           <Faults refused={demo.refused} />
         </div>

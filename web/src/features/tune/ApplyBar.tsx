@@ -1,5 +1,4 @@
 import { Button, Select } from 'antd'
-import { useState } from 'react'
 import type { Fit, FitResult, TimingValues } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
@@ -12,16 +11,18 @@ interface Props {
   result: FitResult
   /** Where it was moved from what was fitted. */
   moved: TimingValues | undefined
+  /** What it is applied to, where that was chosen. */
+  scope: string | undefined
+  onScope: (scope: string) => void
   onBack: () => void
   disabled: boolean
 }
 
 /** Makes it a revision, with what it rests on. */
-export function ApplyBar({ fit, result, moved, onBack, disabled }: Props) {
+export function ApplyBar({ fit, result, moved, scope, onScope, onBack, disabled }: Props) {
   const mayChange = useMayChange()
   const { change, busy, refused } = useChange()
-  const [scope, setScope] = useState('button')
-  const to = result.applies.find((one) => one.scope === scope) ?? result.applies[0]
+  const to = result.applies.find((one) => one.scope === (scope ?? 'button')) ?? result.applies[0]
   if (!mayChange || !to) return null
   const names = Object.keys(result.timing)
   const timing = moved ? Object.fromEntries(names.map((name) => [name, moved[name] ?? 0])) : result.timing
@@ -38,7 +39,7 @@ export function ApplyBar({ fit, result, moved, onBack, disabled }: Props) {
           {say.applyTo}
           <Select
             value={to.scope}
-            onChange={setScope}
+            onChange={onScope}
             popupMatchSelectWidth={false}
             options={result.applies.map((one) => ({ value: one.scope, label: one.words }))}
           />
@@ -48,6 +49,7 @@ export function ApplyBar({ fit, result, moved, onBack, disabled }: Props) {
       <Button
         type={result.in_force && !moved ? 'default' : 'primary'}
         size="large"
+        block
         loading={busy}
         disabled={disabled}
         onClick={() => void apply()}

@@ -10,6 +10,7 @@ import {
 } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { Faults, useTask } from '../../shared/ui'
+import { Folded } from './Folded'
 import { useSittingTaken, useStepping } from './queries'
 import { whenOf } from './PressesField'
 import { INTENDED, say } from './sentences'
@@ -25,16 +26,12 @@ interface Props {
   offered: Offered[]
   /** The last sitting with this button. */
   last: SittingSummary | undefined
-  /** Nothing was pressed yet: says what this is. */
-  first: boolean
 }
 
-/** Begins to ask for presses; or goes on with what was broken off. */
-export function AskCard({ desk, button, offered, last, first }: Props) {
-  const mayChange = useMayChange()
+/** What is asked, as it was asked last; and what begins to ask. */
+function useAsking({ desk, button, offered, last }: Props) {
   const taken = useSittingTaken(desk.id)
   const [chosen, setChosen] = useState<Offered[]>()
-  // As it was asked last.
   const asked = chosen ?? (last && last.whose === 'client' ? last.offered : offered)
   const sort = asked.some((one) => CLICKS.includes(one)) ? CLICKS : GESTURES
   const begin = useTask(
@@ -50,9 +47,6 @@ export function AskCard({ desk, button, offered, last, first }: Props) {
       [button.ref, asked, desk.id, taken],
     ),
   )
-  const goOn = useStepping(desk.id, last?.id ?? '')
-  if (!mayChange)
-    return <p className={styles.quiet}>{first ? `${say.noPressesYet} ${say.viewerOnly}` : say.viewerOnly}</p>
   const toggle = (one: Offered) => {
     const next = asked.includes(one) ? asked.filter((other) => other !== one) : [...asked, one]
     if (next.length > 0) setChosen(sort.filter((sorted) => next.includes(sorted)))
@@ -67,35 +61,82 @@ export function AskCard({ desk, button, offered, last, first }: Props) {
       ))}
     </fieldset>
   )
+  return { begin, choice }
+}
+
+/** Where nothing was pressed yet: says what this is, and begins. */
+export function AskCard(props: Props) {
+  const mayChange = useMayChange()
+  const { begin, choice } = useAsking(props)
+  if (!mayChange) return <p className={styles.quiet}>{`${say.noPressesYet} ${say.viewerOnly}`}</p>
   return (
-    <div className={styles.ask} data-first={first}>
-      {first && <p>{say.about}</p>}
+    <div className={styles.ask}>
+      <p>{say.about}</p>
       <div className={styles.row}>
         <Button
-          type={first ? 'primary' : 'default'}
-          size={first ? 'large' : 'middle'}
+          type="primary"
+          size="large"
           loading={begin.busy}
           onClick={() => void begin.run('prompts', 'client')}
         >
-          {first ? say.askForPresses : say.askAnother}
+          {say.askForPresses}
         </Button>
+        {choice}
+      </div>
+      <Folded title={say.otherWays}>
+        <Ways {...props} begin={begin} />
+      </Folded>
+      <Faults refused={begin.refused} />
+    </div>
+  )
+}
+
+/** Asks once more, as it was asked last. */
+export function AskAnew(props: Props) {
+  const { begin } = useAsking(props)
+  if (!useMayChange()) return null
+  return (
+    <>
+      <Button loading={begin.busy} onClick={() => void begin.run('prompts', 'client')}>
+        {say.askAnother}
+      </Button>
+      <Faults refused={begin.refused} />
+    </>
+  )
+}
+
+/** Goes on with what was broken off, asks for others, or comes to presses in another way. */
+export function OtherWays(props: Props) {
+  const { desk, last } = props
+  const mayChange = useMayChange()
+  const { begin, choice } = useAsking(props)
+  const goOn = useStepping(desk.id, last?.id ?? '')
+  if (!mayChange) return <p className={styles.quiet}>{say.viewerOnly}</p>
+  return (
+    <>
+      <div className={styles.row}>
         {last?.way === 'prompts' && last.whose === 'client' && (
           <Button loading={goOn.busy} onClick={() => void goOn.step({ do: 'open' })}>
             {say.goOnWith(whenOf(last.began_at), String(last.counted))}
           </Button>
         )}
-        {first && choice}
+        <Button loading={begin.busy} onClick={() => void begin.run('prompts', 'client')}>
+          {say.askOtherwise}
+        </Button>
+        {choice}
       </div>
-      <details className={styles.more}>
-        <summary>{first ? say.otherWays : say.otherWaysToo}</summary>
-        {!first && choice}
-        <div className={styles.row}>
-          <Button onClick={() => void begin.run('by_hand', 'client')}>{say.byHand}</Button>
-          <Button onClick={() => void begin.run('prompts', 'specialist')}>{say.anotherFinger}</Button>
-          <TakeInFile client={desk.id} button={button.ref} />
-        </div>
-      </details>
+      <Ways {...props} begin={begin} />
       <Faults refused={begin.refused ?? goOn.refused} />
+    </>
+  )
+}
+
+function Ways({ desk, button, begin }: Props & Pick<ReturnType<typeof useAsking>, 'begin'>) {
+  return (
+    <div className={styles.row}>
+      <Button onClick={() => void begin.run('by_hand', 'client')}>{say.byHand}</Button>
+      <Button onClick={() => void begin.run('prompts', 'specialist')}>{say.anotherFinger}</Button>
+      <TakeInFile client={desk.id} button={button.ref} />
     </div>
   )
 }

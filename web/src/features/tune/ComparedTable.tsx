@@ -1,20 +1,19 @@
 import type { Compared, Offered } from '../../shared/api'
 import { GOT, NAMES, percent, say, valueWords } from './sentences'
+import { Interval } from './Interval'
 import { Scrolls } from './Scrolls'
-import styles from './tune.module.css'
+import styles from './compared.module.css'
 
 interface Props {
   rows: Compared[]
   offered: Offered[]
   /** Of the settings that were fitted. */
   names: string[]
-  /** The name of the one that was fitted. */
-  fitted: string
 }
 
 /** Timings side by side: what share comes out as meant and how sure that is, how each gesture does, how long it waits.
     A share of presses that were looked at for it is marked, and promises nothing. */
-export function ComparedTable({ rows, offered, names, fitted }: Props) {
+export function ComparedTable({ rows, offered, names }: Props) {
   return (
     <Scrolls label={say.compared}>
       <table className={styles.compared}>
@@ -34,7 +33,7 @@ export function ComparedTable({ rows, offered, names, fitted }: Props) {
         </thead>
         <tbody>
           {rows.map((row) => (
-            <tr key={row.name} data-fitted={row.name === fitted} data-from={row.from}>
+            <tr key={row.name} data-kind={row.kind} data-from={row.from}>
               <th scope="row">
                 {row.name}
                 <small>{valuesOf(row, names)}</small>
@@ -70,15 +69,4 @@ function valuesOf(row: Compared, names: string[]): string {
 function Total({ row, of }: { row: Compared; of: Offered }) {
   const total = row.total_ms.find(({ intended }) => intended === of)
   return total ? <small>{say.actsAfter(String(Math.round(total.ms)))}</small> : null
-}
-
-/** The share as a line in its interval. */
-function Interval({ row }: { row: Compared }) {
-  const at = (share: number) => `${String(share * 100)}%`
-  return (
-    <span className={styles.interval} aria-hidden="true">
-      <i style={{ insetInlineStart: at(row.low), width: at(row.high - row.low) }} />
-      {row.right !== null && <b style={{ insetInlineStart: at(row.right) }} />}
-    </span>
-  )
 }

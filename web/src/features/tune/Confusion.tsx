@@ -1,7 +1,7 @@
 import type { FitResult } from '../../shared/api'
 import { FoldedTable } from './FoldedTable'
 import { GOT, INTENDED, say } from './sentences'
-import styles from './tune.module.css'
+import styles from './compared.module.css'
 
 /** What became of what was asked, of presses the timing had not seen. */
 export function Confusion({ confusion }: { confusion: FitResult['confusion'] }) {

@@ -1,165 +1,135 @@
-import { Button } from 'antd'
-import { useState } from 'react'
 import type { Fit, FitResult, SettingName, TimingValues } from '../../shared/api'
-import { useMayChange } from '../../shared/session'
+import type { Tuned } from '../../shared/desk'
 import { ApplyBar } from './ApplyBar'
+import { ComparedLines } from './ComparedLines'
 import { ComparedTable } from './ComparedTable'
 import { Confusion } from './Confusion'
+import { Figure } from './Figure'
+import { Folded } from './Folded'
 import { Going } from './Going'
+import { HowFound } from './HowFound'
 import { Levels } from './Levels'
 import { PaysList } from './PaysList'
 import { PressTable } from './PressTable'
+import { PriceSlider } from './PriceSlider'
 import { useJudged } from './queries'
-import { percent, say } from './sentences'
+import { say } from './sentences'
 import { TrialLanes } from './TrialLanes'
 import { TrialStory } from './TrialStory'
 import { ValuePanel } from './ValuePanel'
 import styles from './tune.module.css'
 
 interface Props {
+  client: string
   /** The one that is asked for. */
   fit: Fit | undefined
   /** The last that has a result. */
   shown: Fit | undefined
   /** It is the one before, until what was asked for is there. */
   stale: boolean
-  fixed: TimingValues
-  onFixed: (fixed: TimingValues) => void
-  /** Whether other presses of the same hand help. */
-  beside: boolean
-  onBeside: (beside: boolean) => void
+  tuned: Tuned
+  onTuned: (tuned: Partial<Tuned>) => void
+  prices: number[]
+  price: number
 }
 
 /** What was found: what it comes to, beside what it is compared with, and what it costs; to be moved, held, applied. */
-export function FitView({ fit, shown, stale, ...more }: Props) {
+export function FitView({ client, fit, shown, ...more }: Props) {
   return (
     <>
-      {fit && fit.state !== 'done' && <Going fit={fit} />}
-      {shown?.result && (
-        // What was moved belongs to this result: another begins anew.
-        <Found key={shown.id} fit={shown} result={shown.result} stale={stale} {...more} />
-      )}
+      {fit && fit.state !== 'done' && <Going client={client} fit={fit} />}
+      {shown?.result && <Found fit={shown} result={shown.result} {...more} />}
     </>
   )
 }
 
-interface FoundProps extends Omit<Props, 'fit' | 'shown'> {
+interface FoundProps extends Omit<Props, 'client' | 'fit' | 'shown'> {
   fit: Fit
   result: FitResult
 }
 
-function Found({ fit, result, stale, fixed, onFixed, beside, onBeside }: FoundProps) {
-  const mayChange = useMayChange()
-  const fitted = result.compared.at(-1)
-  const today = result.compared[0]
-  const [moved, setMoved] = useState<TimingValues>()
-  const [setting, setSetting] = useState<SettingName>(() => firstSetting(result))
-  const [trial, setTrial] = useState<number>()
+function Found({ fit, result, stale, tuned, onTuned, prices, price }: FoundProps) {
+  const fitted = result.compared.find((one) => one.kind === 'fitted')
+  // What was moved belongs to its result: another begins anew.
+  const moved = tuned.moved?.fit === fit.id ? tuned.moved.timing : undefined
+  const trial = tuned.trial !== undefined && tuned.trial < result.trials.length ? tuned.trial : undefined
+  const setting = (tuned.value as SettingName | undefined) ?? firstSetting(result)
   const timing = moved ?? fitted?.timing ?? {}
   const judged = useJudged(fit.id, moved)
-  if (!fitted || !today) return null
+  if (!fitted) return null
   const shown = (moved && judged?.judged) || fitted
   const rows = moved && judged ? [...result.compared, judged.judged] : result.compared
-  const chosen = result.settings.find((one) => one.name === setting)
+  const chosen = result.settings.find((one) => one.name === setting) ?? result.settings[0]
+  const names = Object.keys(result.timing)
+  const show = (number: number | undefined) => onTuned({ trial: number })
   return (
-    <div className={styles.found}>
-      <div className={styles.left}>
-        {stale && <p className={styles.quiet}>{say.ofBefore}</p>}
-        {result.expected.few ? (
-          <p className={styles.large}>{say.fewYet(String(result.expected.n))}</p>
-        ) : (
-          <>
-            <p className={styles.large}>
-              <strong>{percent(result.expected.right)} %</strong> {say.comeOut}
-            </p>
-            <p>
-              {say.interval(
-                percent(result.expected.low),
-                percent(result.expected.high),
-                String(result.expected.n),
-              )}
-              {result.in_force ? '.' : `. ${todayWords(today)}.`}
-            </p>
-          </>
-        )}
-        <p className={styles.restsOn}>
-          {result.rests_on.words}{' '}
-          {mayChange && (!beside || result.rests_on.beside > 0) && (
-            <Button disabled={stale} onClick={() => onBeside(!beside)}>
-              {beside ? say.leaveOut : say.letHelp}
-            </Button>
+    <>
+      <div className={styles.found}>
+        <div className={styles.left}>
+          <Figure result={result} stale={stale} />
+          <TrialLanes
+            fit={fit}
+            result={result}
+            timing={timing}
+            regions={shown.regions}
+            state={shown.state}
+            moved={moved !== undefined}
+            onChoose={(value) => onTuned({ value, trial: undefined })}
+            onMove={(name, value) =>
+              onTuned({ moved: { fit: fit.id, timing: { ...timing, [name]: value } }, value: name })
+            }
+            trial={trial}
+            onTrial={show}
+          />
+          <ComparedLines rows={rows} offered={fit.offered} names={names} />
+        </div>
+        <div className={styles.right}>
+          <ApplyBar
+            fit={fit}
+            result={result}
+            moved={moved}
+            scope={tuned.scope}
+            onScope={(scope) => onTuned({ scope })}
+            onBack={() => onTuned({ moved: undefined })}
+            disabled={stale}
+          />
+          <PriceSlider prices={prices} price={price} onPrice={(next) => onTuned({ price: next })} />
+          <PaysList pays={moved && judged ? judged.pays : result.pays} />
+          {trial !== undefined ? (
+            <TrialStory fit={fit.id} number={trial} onClose={() => show(undefined)} />
+          ) : (
+            chosen && (
+              <ValuePanel
+                settings={result.settings}
+                chosen={chosen}
+                value={timing[chosen.name] ?? chosen.value}
+                count={result.trials.length}
+                onChoose={(value) => onTuned({ value })}
+                held={tuned.fixed[chosen.name] !== undefined}
+                onHold={(value) => onTuned({ fixed: holding(tuned.fixed, chosen.name, value) })}
+              />
+            )
           )}
-        </p>
-        <TrialLanes
-          fit={fit}
-          result={result}
-          timing={timing}
-          state={shown.state}
-          moved={moved !== undefined}
-          onChoose={(name) => {
-            setSetting(name)
-            setTrial(undefined)
-          }}
-          onMove={(name, value) => setMoved({ ...timing, [name]: value })}
-          trial={trial}
-          onTrial={setTrial}
-        />
-        {result.trials.some((one) => one.levels.length > 0) && (
-          <Levels result={result} timing={timing} state={shown.state} />
-        )}
-        <ComparedTable
-          rows={rows}
-          offered={fit.offered}
-          names={Object.keys(result.timing)}
-          fitted={fitted.name}
-        />
-        {result.notes.length > 0 && (
-          <ul>
-            {result.notes.map((note) => (
-              <li key={note}>{note}</li>
-            ))}
-          </ul>
-        )}
-        <Confusion confusion={result.confusion} />
-        <PressTable result={result} state={shown.state} onTrial={setTrial} />
+        </div>
       </div>
-      <div className={styles.right}>
-        <ApplyBar
-          fit={fit}
-          result={result}
-          moved={moved}
-          onBack={() => setMoved(undefined)}
-          disabled={stale}
-        />
-        {trial !== undefined ? (
-          <TrialStory fit={fit.id} number={trial} onClose={() => setTrial(undefined)} />
-        ) : (
-          chosen && (
-            <ValuePanel
-              settings={result.settings}
-              chosen={chosen}
-              value={timing[chosen.name] ?? chosen.value}
-              count={result.trials.length}
-              onChoose={setSetting}
-              held={fixed[chosen.name] !== undefined}
-              onHold={(value) =>
-                onFixed(
-                  value === undefined
-                    ? Object.fromEntries(Object.entries(fixed).filter(([name]) => name !== chosen.name))
-                    : { ...fixed, [chosen.name]: value },
-                )
-              }
-            />
-          )
-        )}
-        <PaysList pays={moved && judged ? judged.pays : result.pays} />
-      </div>
-    </div>
+      {result.trials.some((one) => one.levels.length > 0) && (
+        <Levels result={result} timing={timing} state={shown.state} />
+      )}
+      <HowFound result={result} stale={stale} alone={tuned.alone} onAlone={(alone) => onTuned({ alone })} />
+      <Folded title={say.moreTimings}>
+        <ComparedTable rows={rows} offered={fit.offered} names={names} />
+      </Folded>
+      <Confusion confusion={result.confusion} />
+      <PressTable result={result} state={shown.state} onTrial={show} />
+    </>
   )
 }
 
-const todayWords = ({ from, right }: FitResult['compared'][number]) =>
-  from === 'unseen' ? say.todayComes(percent(right)) : say.todaySeen(percent(right))
+/** With one held at a value, or let go. */
+const holding = (fixed: TimingValues, name: string, value: number | undefined): TimingValues =>
+  value === undefined
+    ? Object.fromEntries(Object.entries(fixed).filter(([other]) => other !== name))
+    : { ...fixed, [name]: value }
 
 /** What has changed most against today. */
 function firstSetting(result: FitResult): SettingName {

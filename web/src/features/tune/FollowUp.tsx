@@ -1,7 +1,8 @@
+import { useRevision } from '../../shared/fitting'
 import { useQuery } from '@tanstack/react-query'
 import { Select } from 'antd'
 import { useState } from 'react'
-import { api, must, type SittingSummary } from '../../shared/api'
+import { keys, api, must, type SittingSummary } from '../../shared/api'
 import { sittingName } from './PressesField'
 import { percent, say } from './sentences'
 import styles from './tune.module.css'
@@ -18,7 +19,14 @@ export function FollowUp({ client, button, sittings }: Props) {
   const [after, setAfter] = useState(sittings[0]?.id)
   const ready = before !== undefined && after !== undefined && before !== after
   const drift = useQuery({
-    queryKey: ['drift', client, button, before, after, sittings.map((one) => one.counted).join(' ')],
+    queryKey: keys.drift(
+      client,
+      useRevision(),
+      button,
+      before,
+      after,
+      sittings.map((one) => one.counted).join(' '),
+    ),
     enabled: ready,
     queryFn: () =>
       must(

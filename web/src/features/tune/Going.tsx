@@ -1,21 +1,21 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button, Progress } from 'antd'
 import { useCallback } from 'react'
-import { api, must, type Fit } from '../../shared/api'
+import { allOf, keys, api, must, type Fit } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { Faults, useTask } from '../../shared/ui'
 import { say } from './sentences'
 import styles from './tune.module.css'
 
 /** How far a fit has come, or why it came to nothing. */
-export function Going({ fit }: { fit: Fit }) {
+export function Going({ client, fit }: { client: string; fit: Fit }) {
   const mayChange = useMayChange()
   const queries = useQueryClient()
   const end = useTask(
     useCallback(async () => {
       await must(api.POST('/api/fits/{fit}/end', { params: { path: { fit: fit.id } } }))
-      void queries.invalidateQueries({ queryKey: ['fit', fit.id] })
-    }, [fit.id, queries]),
+      void queries.invalidateQueries({ queryKey: allOf('fit', client) })
+    }, [client, fit.id, queries]),
   )
   if (fit.state === 'done') return null
   if (fit.state === 'failed' || fit.state === 'given_up')
@@ -23,7 +23,7 @@ export function Going({ fit }: { fit: Fit }) {
       <div className={styles.going}>
         <p role="alert">{fit.error ?? say.wasGivenUp}</p>
         {mayChange && (
-          <Button onClick={() => void queries.invalidateQueries({ queryKey: ['fit-wanted'] })}>
+          <Button onClick={() => void queries.invalidateQueries({ queryKey: keys.fitWanted(client) })}>
             {say.askAnew}
           </Button>
         )}

@@ -1,5 +1,6 @@
 import type { FitResult, Intended, TimingValues } from '../../shared/api'
 import { INTENDED, say } from './sentences'
+import picture from './picture.module.css'
 import styles from './tune.module.css'
 
 const WIDTH = 640
@@ -23,7 +24,7 @@ export function Levels({ result, timing, state }: Props) {
   const carried = [...state].filter((letter) => letter === 'u').length
   const y = (level: number) => HEIGHT - 4 - level * (HEIGHT - 10)
   return (
-    <figure className={styles.levels}>
+    <figure className={picture.levels}>
       <figcaption>
         <strong>{say.levelsTitle}</strong>{' '}
         <span className={styles.quiet}>
@@ -38,7 +39,7 @@ export function Levels({ result, timing, state }: Props) {
         {result.trials.map((one, index) => (
           <polyline
             key={one.id || index}
-            className={styles.level}
+            className={picture.level}
             data-still={STILL.includes(one.intended)}
             points={one.levels
               .map(({ at_ms, level }) => `${String((at_ms / end) * WIDTH)},${String(y(level))}`)
@@ -47,8 +48,8 @@ export function Levels({ result, timing, state }: Props) {
             <title>{INTENDED[one.intended]}</title>
           </polyline>
         ))}
-        <path d={`M0 ${String(y(press))}H${String(WIDTH)}`} className={styles.pressLine} />
-        <path d={`M0 ${String(y(release))}H${String(WIDTH)}`} className={styles.releaseLine} />
+        <path d={`M0 ${String(y(press))}H${String(WIDTH)}`} className={picture.pressLine} />
+        <path d={`M0 ${String(y(release))}H${String(WIDTH)}`} className={picture.releaseLine} />
       </svg>
       {still.length > 0 && <p>{say.carriedUp(String(carried), String(still.length))}</p>}
     </figure>

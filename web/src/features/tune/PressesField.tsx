@@ -29,8 +29,6 @@ export const sittingName = (one: SittingSummary) =>
   say.sitting(whenOf(one.began_at), String(one.counted), WAYS[one.way])
 
 interface Props {
-  client: string
-  button: string
   own: SittingSummary[]
   /** Of other buttons, which count as this one’s where somebody says so. */
   others: SittingSummary[]
@@ -39,42 +37,52 @@ interface Props {
   onChoose: (sittings: string[]) => void
 }
 
-/** From which presses it is found; and those as a file. */
-export function PressesField({ client, button, own, others, nameOf, chosen, onChoose }: Props) {
+/** From which presses it is found. */
+export function PressesField({ own, others, nameOf, chosen, onChoose }: Props) {
   const all = own.map((one) => one.id)
   const count = own.reduce((sum, one) => sum + one.counted, 0)
+  return (
+    <label className={styles.inline}>
+      {say.whichPresses}
+      <Select
+        className={styles.chosen ?? ''}
+        value={chosen.length > 1 ? 'all' : chosen[0]}
+        placeholder={say.noneOfThis}
+        onChange={(next: string) => onChoose(next === 'all' ? all : [next])}
+        popupMatchSelectWidth={false}
+        options={[
+          ...own.map((one) => ({ value: one.id, label: sittingName(one) })),
+          ...(own.length > 1 ? [{ value: 'all', label: say.allOfThem(String(count)) }] : []),
+          ...(others.length > 0
+            ? [
+                {
+                  label: say.countAsThis,
+                  options: others.map((one) => ({
+                    value: one.id,
+                    label: `${nameOf(one.button)}: ${sittingName(one)}`,
+                  })),
+                },
+              ]
+            : []),
+        ]}
+      />
+    </label>
+  )
+}
+
+/** Those presses as a file. */
+export function PressesOut(props: {
+  client: string
+  button: string
+  own: SittingSummary[]
+  chosen: string[]
+}) {
+  const { client, button, own, chosen } = props
+  if (!own.some((one) => chosen.includes(one.id))) return null
   const file = new URLSearchParams({ button, sittings: chosen.join(',') })
   return (
-    <>
-      <label className={styles.inline}>
-        {say.whichPresses}
-        <Select
-          value={chosen.length > 1 ? 'all' : chosen[0]}
-          placeholder={say.noneOfThis}
-          onChange={(next: string) => onChoose(next === 'all' ? all : [next])}
-          popupMatchSelectWidth={false}
-          options={[
-            ...own.map((one) => ({ value: one.id, label: sittingName(one) })),
-            ...(own.length > 1 ? [{ value: 'all', label: say.allOfThem(String(count)) }] : []),
-            ...(others.length > 0
-              ? [
-                  {
-                    label: say.countAsThis,
-                    options: others.map((one) => ({
-                      value: one.id,
-                      label: `${nameOf(one.button)}: ${sittingName(one)}`,
-                    })),
-                  },
-                ]
-              : []),
-          ]}
-        />
-      </label>
-      {own.some((one) => chosen.includes(one.id)) && (
-        <Button href={`/api/clients/${client}/trials?${file.toString()}`} download="trials.json">
-          {say.fileOut}
-        </Button>
-      )}
-    </>
+    <Button href={`/api/clients/${client}/trials?${file.toString()}`} download="trials.json">
+      {say.fileOut}
+    </Button>
   )
 }

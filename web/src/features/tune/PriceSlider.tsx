@@ -1,5 +1,4 @@
-import { Slider } from 'antd'
-import { useId, useState } from 'react'
+import { Range } from '../../shared/ui'
 import { say } from './sentences'
 import styles from './tune.module.css'
 
@@ -12,31 +11,16 @@ interface Props {
 
 /** Between never wrong and quick: the other way round costs waiting, or presses. */
 export function PriceSlider({ prices, price, onPrice }: Props) {
-  const id = useId()
-  const [moving, setMoving] = useState<number>()
   return (
     <div className={styles.price}>
-      <span id={id} className="seen-by-readers-only">
-        {say.price}
-      </span>
       <span aria-hidden="true">{say.neverWrong}</span>
-      <Slider
-        className={styles.slider ?? ''}
+      <Range
         min={0}
         max={prices.length - 1}
-        value={moving ?? prices.indexOf(price)}
-        onChange={setMoving}
-        onChangeComplete={(index: number) => {
-          setMoving(undefined)
-          onPrice(prices[index] ?? price)
-        }}
-        tooltip={{
-          formatter: (index) => say.priceStep(String(prices[index ?? 0])),
-          // Within the step: what stands outside every landmark is passed over by who goes by them.
-          getPopupContainer: (handle) => handle.parentElement ?? handle,
-        }}
-        ariaLabelledByForHandle={id}
-        ariaValueTextFormatterForHandle={(index) => say.priceStep(String(prices[index]))}
+        value={prices.indexOf(price)}
+        words={(index) => say.priceStep(String(prices[index]))}
+        onDone={(index) => onPrice(prices[index] ?? price)}
+        aria-label={say.price}
       />
       <span aria-hidden="true">{say.quick}</span>
     </div>

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import styles from './tune.module.css'
+import styles from './compared.module.css'
 
 /** What may be wider than its place: it is scrolled, by keys too. */
 export function Scrolls({ label, children }: { label: string; children: ReactNode }) {

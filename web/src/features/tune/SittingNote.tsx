@@ -1,5 +1,5 @@
-import { Input } from 'antd'
 import { useState } from 'react'
+import { PlainInput } from '../../shared/plain'
 import { say } from './sentences'
 import type { Step } from './queries'
 import styles from './tune.module.css'
@@ -14,14 +14,13 @@ export function SittingNote({ note, onStep }: { note: string; onStep: (step: Ste
   return (
     <label className={styles.inline}>
       {say.note}
-      <Input
-        className={styles.note ?? ''}
+      <PlainInput
         maxLength={500}
         placeholder={say.noteHint}
         value={text ?? note}
         onChange={({ target }) => setText(target.value)}
         onBlur={save}
-        onPressEnter={save}
+        onKeyDown={({ key }) => key === 'Enter' && save()}
       />
     </label>
   )

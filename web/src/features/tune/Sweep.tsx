@@ -1,7 +1,7 @@
-import { scaleLinear } from 'd3-scale'
 import type { FitSetting } from '../../shared/api'
+import { linear } from '../../shared/scale'
 import { NAMES, say, valueWords } from './sentences'
-import styles from './tune.module.css'
+import styles from './picture.module.css'
 
 const WIDTH = 260
 const HEIGHT = 120
@@ -14,10 +14,8 @@ export function Sweep({ setting, value, count }: { setting: FitSetting; value: n
   const { sweep, room } = setting
   const most = Math.max(1, ...sweep.map((one) => Math.max(one.ghosts, one.lost)))
   const last = Math.max(sweep.at(-1)?.value ?? 1, value)
-  const x = scaleLinear()
-    .domain([Math.min(sweep[0]?.value ?? 0, value), last])
-    .range([6, WIDTH - 6])
-  const y = scaleLinear().domain([0, most]).range([GROUND, 10])
+  const x = linear([Math.min(sweep[0]?.value ?? 0, value), last], [6, WIDTH - 6])
+  const y = linear([0, most], [GROUND, 10])
   const steps = (of: 'ghosts' | 'lost') =>
     // What holds at a value holds up to the next that was tried.
     sweep

@@ -1,5 +1,5 @@
 import { say } from './sentences'
-import styles from './tune.module.css'
+import styles from './picture.module.css'
 
 const LEAST_MS = 1200
 const WIDTH = 240

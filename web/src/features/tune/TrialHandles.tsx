@@ -2,8 +2,10 @@ import type { Boundary, FitSetting, Stretch, TimingValues } from '../../shared/a
 import { BoundaryHandle, rowsOfTags, type BoundaryDraft, type StretchScale } from '../lanes'
 import { ROW_PX, ROW_TAG_PX } from './rows'
 import { NAMES, say } from './sentences'
-import styles from './tune.module.css'
+import styles from './picture.module.css'
 
+/** So far below its row’s beginning a tag begins. */
+const TAG_TOP_PX = 8
 /** Tags closer to each other than this stand in rows. */
 const CLOSE_PERCENT: Record<Stretch, number> = { held: 8, apart: 14 }
 
@@ -45,7 +47,7 @@ export function TrialHandles(props: HandlesProps) {
             style={{
               insetInlineStart: `${String(scale.percent(at[index] ?? 0))}%`,
               top: -rowsAbove * ROW_PX,
-              bottom: 0,
+              height: rowsAbove * ROW_PX + (rows[index] ?? 0) * ROW_TAG_PX + TAG_TOP_PX,
             }}
           />
           <small

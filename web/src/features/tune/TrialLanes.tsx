@@ -4,6 +4,7 @@ import type {
   FitResult,
   FitSetting,
   Intended,
+  Region,
   SettingName,
   Stretch,
   TimingValues,
@@ -13,9 +14,12 @@ import { stretchScale, type BoundaryDraft, type StretchScale } from '../lanes'
 import { sides } from './sides'
 import { useFitAlong } from './queries'
 import { INTENDED, say } from './sentences'
+import { ROW_PX } from './rows'
+import { TodayLines } from './TodayLines'
 import { TrialHandles } from './TrialHandles'
 import { TrialMarks } from './TrialMarks'
-import styles from './tune.module.css'
+import { useMarks } from './useMarks'
+import styles from './picture.module.css'
 
 const ORDER = Object.keys(INTENDED) as Intended[]
 const STRETCHES: Stretch[] = ['held', 'apart']
@@ -25,6 +29,8 @@ interface Props {
   result: FitResult
   /** That is shown: fitted, or moved. */
   timing: TimingValues
+  /** What a press becomes under it, by how long it is held and what follows. */
+  regions: Region[]
   /** It was moved from what was fitted. */
   moved: boolean
   /** What each trial comes to under it, a letter each. */
@@ -37,7 +43,7 @@ interface Props {
 
 /** The presses as marks on both stretches, told apart by what was asked; the boundaries between them can be moved. */
 export function TrialLanes(props: Props) {
-  const { fit, result, timing, state, moved, onChoose, onMove, trial, onTrial } = props
+  const { fit, result, timing, regions, state, moved, onChoose, onMove, trial, onTrial } = props
   const fixed = !useMayChange()
   const [draft, setDraft] = useState<BoundaryDraft>()
   const [held, setHeld] = useState<string>()
@@ -53,9 +59,17 @@ export function TrialLanes(props: Props) {
     [fitted, shownState, now, moved],
   )
   const sorts = ORDER.filter((sort) => result.trials.some((one) => one.intended === sort))
+  const { root, onFocus, onKeyDown } = useMarks(sorts.length)
   const values = along?.values.filter((value) => typeof value === 'number')
   return (
-    <section aria-label={say.lanesTitle} className={styles.lanes}>
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions -- the keys of the marks in it
+    <section
+      ref={root}
+      aria-label={say.lanesTitle}
+      className={styles.lanes}
+      onKeyDown={onKeyDown}
+      onFocus={onFocus}
+    >
       {STRETCHES.map((stretch) => (
         <div key={stretch} className={styles.stretch}>
           <p className={styles.stretchName}>
@@ -69,6 +83,22 @@ export function TrialLanes(props: Props) {
             ))}
           </div>
           <div className={styles.strip}>
+            {regions
+              .filter((one) => one.stretch === stretch)
+              .map((one) => (
+                <div
+                  key={one.kind}
+                  className={styles.region}
+                  data-kind={one.kind}
+                  style={{ ...span(scales[stretch], one), height: sorts.length * ROW_PX }}
+                />
+              ))}
+            <TodayLines
+              settings={settings.filter((one) => one.stretch === stretch)}
+              scale={scales[stretch]}
+              timing={timing}
+              height={sorts.length * ROW_PX}
+            />
             {sorts.map((sort) => (
               <TrialMarks
                 key={sort}
@@ -113,6 +143,12 @@ export function TrialLanes(props: Props) {
       </p>
     </section>
   )
+}
+
+function span(scale: StretchScale, { from_us: from, to_us: to }: Region) {
+  const begin = scale.percent(from / 1000)
+  const end = to === null ? 100 : scale.percent(to / 1000)
+  return { insetInlineStart: `${String(begin)}%`, width: `${String(Math.max(0, end - begin))}%` }
 }
 
 function stateAt(along: { values: (number | string)[]; at: number[]; states: string[] }, value: number) {

@@ -1,6 +1,8 @@
-import { Button, Spin } from 'antd'
+import { Waiting } from '../../shared/plain'
+import { Button } from 'antd'
 import { useFitTrial } from './queries'
 import { say, VERDICTS } from './sentences'
+import picture from './picture.module.css'
 import styles from './tune.module.css'
 
 const WIDTH = 260
@@ -20,7 +22,7 @@ export function TrialStory({ fit, number, onClose }: { fit: string; number: numb
         <h3 id="story-title">{say.why}</h3>
         <Button onClick={onClose}>{say.backToValue}</Button>
       </div>
-      {!told && <Spin />}
+      {!told && <Waiting />}
       {told && (
         <>
           <p>
@@ -50,11 +52,11 @@ function Trace({ trace }: { trace: Told[] }) {
   return (
     <svg
       viewBox={`0 0 ${String(WIDTH)} 44`}
-      className={styles.trace}
+      className={picture.trace}
       role="img"
       aria-label={`${say.trace}: ${String(Math.round(end))} ms`}
     >
-      <path d={`M0 34H${String(WIDTH)}`} className={styles.ground} />
+      <path d={`M0 34H${String(WIDTH)}`} className={picture.ground} />
       {bars.map(({ from, to }) => (
         <rect
           key={from}
@@ -62,18 +64,18 @@ function Trace({ trace }: { trace: Told[] }) {
           y="10"
           height="24"
           width={Math.max(2, x(to) - x(from))}
-          className={styles.closed}
+          className={picture.closed}
         />
       ))}
       {levels.length > 0 && (
         <polyline
-          className={styles.level}
+          className={picture.level}
           points={levels
             .map((row) => `${String(x(row.at_ms))},${String(34 - (row.level ?? 0) * 30)}`)
             .join(' ')}
         />
       )}
-      <text x={WIDTH} y="43" textAnchor="end" className={styles.svgText}>
+      <text x={WIDTH} y="43" textAnchor="end" className={picture.svgText}>
         {Math.round(end)} ms
       </text>
     </svg>

@@ -1,14 +1,16 @@
-import { Spin } from 'antd'
-import { useEffect, useMemo, useState } from 'react'
+import { Select } from 'antd'
+import { useEffect, useMemo, type ReactNode } from 'react'
+import { Waiting } from '../../shared/plain'
 import type { Button as ButtonData, Desk, Sitting, SittingSummary, Tuning } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
-import { ButtonField, Faults, Nothing } from '../../shared/ui'
-import { AskCard } from './AskCard'
+import type { Tuned } from '../../shared/desk'
+import { Faults, Nothing } from '../../shared/ui'
+import { AskAnew, AskCard, OtherWays } from './AskCard'
 import { FitView } from './FitView'
 import { FollowUp } from './FollowUp'
 import { HandWay } from './HandWay'
-import { PressesField, whenOf } from './PressesField'
-import { PriceSlider } from './PriceSlider'
+import { Folded } from './Folded'
+import { PressesField, PressesOut, whenOf } from './PressesField'
 import { SittingNote } from './SittingNote'
 import { SoFar } from './SoFar'
 import { useFit, useSitting, useStepping, useTuning, type Wanted } from './queries'
@@ -18,35 +20,54 @@ import styles from './tune.module.css'
 interface Props {
   desk: Desk
   buttons: ButtonData[]
-  /** Whose timing is tuned, as the address has it. */
-  tuned: string | undefined
+  /** What is chosen and moved, as the address has it. */
+  tuned: Tuned
   onTune: (button: string) => void
+  onTuned: (tuned: Partial<Tuned>) => void
 }
 
 /** The timing that fits a person, from a few presses. */
-export function TuneStep({ desk, buttons, tuned, onTune }: Props) {
+export function TuneStep({ desk, buttons, tuned, onTune, onTuned }: Props) {
   const { data: tuning, error } = useTuning(desk.id)
   const pressable = buttons.filter((one) => one.kind !== 'notch')
-  const ref = chosenButton(pressable, tuned, tuning)
+  const ref = chosenButton(pressable, tuned.button, tuning)
   const button = pressable.find((one) => one.ref === ref)
   if (pressable.length === 0) return <Nothing>{say.noButton}</Nothing>
+  const title = (
+    <>
+      <h2 id="tune-title">
+        {say.title}
+        <span className="seen-by-readers-only"> {desk.name}</span>
+      </h2>
+      <label className={styles.inline}>
+        {say.whichButton}
+        <Select
+          className={styles.chosen ?? ''}
+          showSearch
+          optionFilterProp="label"
+          value={ref ?? null}
+          onChange={(next: string | null) => next && onTune(next)}
+          options={pressable.map((one) => ({ value: one.ref, label: one.full_name }))}
+        />
+      </label>
+    </>
+  )
   return (
     <section aria-labelledby="tune-title" className={styles.tune}>
-      <div className={styles.head}>
-        <h2 id="tune-title">{say.title(desk.name)}</h2>
-        <div className={styles.whose}>
-          <ButtonField
-            label={say.whichButton}
-            buttons={pressable}
-            value={ref}
-            onChange={(next) => next && onTune(next)}
-          />
-        </div>
-      </div>
       {error && <p role="alert">{error.message}</p>}
-      {!tuning && !error && <Spin />}
+      {!(tuning && button) && <div className={styles.bar}>{title}</div>}
+      {!tuning && !error && <Waiting />}
       {tuning && button && (
-        <OfButton key={button.ref} desk={desk} tuning={tuning} button={button} buttons={pressable} />
+        <OfButton
+          key={button.ref}
+          title={title}
+          desk={desk}
+          tuning={tuning}
+          button={button}
+          buttons={pressable}
+          tuned={tuned}
+          onTuned={onTuned}
+        />
       )}
     </section>
   )
@@ -59,33 +80,32 @@ function chosenButton(buttons: ButtonData[], tuned: string | undefined, tuning: 
 }
 
 interface OfButtonProps {
+  /** Stands before what is chosen here. */
+  title: ReactNode
   desk: Desk
   tuning: Tuning
   button: ButtonData
   /** All of the client’s that can be pressed. */
   buttons: ButtonData[]
+  tuned: Tuned
+  onTuned: (tuned: Partial<Tuned>) => void
 }
 
-function OfButton({ desk, tuning, button, buttons }: OfButtonProps) {
+function OfButton({ title, desk, tuning, button, buttons, tuned, onTuned }: OfButtonProps) {
   const mayChange = useMayChange()
   const { own, others } = useSittings(tuning, button, buttons)
   const open = tuning.open?.button === button.ref ? tuning.open : undefined
-  const [chosen, setChosen] = useState<string[]>()
-  const [price, setPrice] = useState(tuning.price)
-  const [fixed, setFixed] = useState<Wanted['fixed']>({})
-  const [beside, setBeside] = useState(true)
-  // What was chosen may have gone; while somebody is asked, it is what they press now.
-  const ids = open ? [open.id] : (chosen ?? own.slice(0, 1).map((one) => one.id))
-  const taken = [...own, ...others].filter((one) => ids.includes(one.id))
+  const price = tuned.price ?? tuning.price
+  const taken = takenOf(own, others, open, tuned.presses)
   const sittings = taken.map((one) => one.id)
   const counted = taken.reduce((sum, one) => sum + one.counted, 0)
-  const stamps = taken.map((one) => one.stamp).join(' ')
   const asOwn = taken.some((one) => one.button !== button.ref)
   // While it is asked, after every ten; then of all.
   const upTo = open ? Math.floor(counted / 10) * 10 : counted
+  const of = open ? String(upTo) : taken.map((one) => one.stamp).join(' ')
   const wanted: Wanted | undefined =
     upTo > 0
-      ? { button: button.ref, sittings, price, fixed, beside, asOwn, of: open ? String(upTo) : stamps }
+      ? { button: button.ref, sittings, price, fixed: tuned.fixed, beside: !tuned.alone, asOwn, of }
       : undefined
   const known = tuning.fits.find((one) => one.button === button.ref && one.state === 'done')?.id
   const { fit, shown, own: isOwn, error } = useFit(desk.id, wanted, mayChange, known)
@@ -98,34 +118,28 @@ function OfButton({ desk, tuning, button, buttons }: OfButtonProps) {
   useEffect(() => {
     if (openNow) document.getElementById('tune-title')?.scrollIntoView({ block: 'nearest' })
   }, [openNow])
-  const offered = tuning.buttons.find((one) => one.ref === button.ref)?.offered ?? ['tap']
-  const card = (
-    <AskCard
-      desk={desk}
-      button={button}
-      offered={offered}
-      last={tuning.sittings.find((one) => one.button === button.ref)}
-      first={own.length === 0}
-    />
-  )
+  const asking = {
+    desk,
+    button,
+    offered: tuning.buttons.find((one) => one.ref === button.ref)?.offered ?? ['tap' as const],
+    last: tuning.sittings.find((one) => one.button === button.ref),
+  }
   return (
     <>
       <div className={styles.bar}>
+        {title}
         {(own.length > 0 || (mayChange && others.length > 0)) && !open && (
           <PressesField
-            client={desk.id}
-            button={button.ref}
             own={own}
             others={mayChange ? others : []}
             nameOf={(ref) => buttons.find((one) => one.ref === ref)?.full_name ?? ref}
             chosen={sittings}
-            onChoose={setChosen}
+            onChoose={(presses) => onTuned({ presses })}
           />
         )}
-        {mayChange && !open && only && <NoteOf client={desk.id} sitting={only} />}
-        {counted > 0 && <PriceSlider prices={tuning.prices} price={price} onPrice={setPrice} />}
+        {!open && own.length > 0 && <AskAnew {...asking} />}
       </div>
-      {!open && own.length === 0 && card}
+      {!open && own.length === 0 && <AskCard {...asking} />}
       {open?.way === 'by_hand' && <HandWay sitting={open} />}
       {open?.worn && <p className={styles.told}>{open.worn.words}</p>}
       {!open && finger && <Over sitting={finger.id} />}
@@ -133,20 +147,40 @@ function OfButton({ desk, tuning, button, buttons }: OfButtonProps) {
       {own.length > 0 && error && <p role="alert">{error.message}</p>}
       {(wanted ?? known) && (
         <FitView
+          client={desk.id}
           fit={fit}
           shown={shown}
           stale={!isOwn}
-          fixed={fixed}
-          onFixed={setFixed}
-          beside={beside}
-          onBeside={setBeside}
+          tuned={tuned}
+          onTuned={onTuned}
+          prices={tuning.prices}
+          price={price}
         />
       )}
-      {!open && own.length > 0 && card}
       {open && <OpenSitting client={desk.id} sitting={open} />}
+      {!open && own.length > 0 && (
+        <Folded title={say.ofThesePresses}>
+          {mayChange && only && <NoteOf client={desk.id} sitting={only} />}
+          <PressesOut client={desk.id} button={button.ref} own={own} chosen={sittings} />
+          <OtherWays {...asking} />
+        </Folded>
+      )}
       {own.length > 1 && !open && <FollowUp client={desk.id} button={button.ref} sittings={own} />}
     </>
   )
+}
+
+/** Of those that were chosen what is there still; while somebody is asked, what they press now; else the last. */
+function takenOf(
+  own: SittingSummary[],
+  others: SittingSummary[],
+  open: Sitting | undefined,
+  chosen: string[],
+): SittingSummary[] {
+  const there = [...own, ...others]
+  if (open) return there.filter((one) => one.id === open.id)
+  const found = there.filter((one) => chosen.includes(one.id))
+  return found.length > 0 ? found : own.slice(0, 1)
 }
 
 /** What a sitting said that is over. */

@@ -1,3 +1,1 @@
-export { PromptPane } from './PromptPane'
-export { TuneStep } from './TuneStep'
-export { useTuning } from './queries'
+export { tune } from './step'

@@ -1,12 +1,23 @@
+import { useRevision } from '../../shared/fitting'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useState } from 'react'
 import { useTask } from '../../shared/ui'
-import { api, must, type Fit, type Sitting, type TimingValues, type Tuning } from '../../shared/api'
+import {
+  allOf,
+  keys,
+  api,
+  must,
+  type Fit,
+  type Sitting,
+  type TimingValues,
+  type Tuning,
+} from '../../shared/api'
 
 /** Sittings, the one that is open, and what would be asked of each button. */
 export function useTuning(client: string) {
   return useQuery({
-    queryKey: ['tuning', client],
+    queryKey: keys.tuning(client, useRevision()),
+    placeholderData: (before) => before,
     queryFn: () => must(api.GET('/api/clients/{client}/tuning', { params: { path: { client } } })),
   })
 }
@@ -16,13 +27,13 @@ export function useSittingTaken(client: string) {
   const queries = useQueryClient()
   return useCallback(
     (sitting: Sitting) => {
-      queries.setQueryData<Tuning>(['tuning', client], (now) =>
+      queries.setQueriesData<Tuning>({ queryKey: allOf('tuning', client) }, (now) =>
         now && (sitting.open || now.open?.id === sitting.id)
           ? { ...now, open: sitting.open ? sitting : null }
           : now,
       )
-      void queries.invalidateQueries({ queryKey: ['tuning', client] })
-      void queries.invalidateQueries({ queryKey: ['sitting', sitting.id] })
+      void queries.invalidateQueries({ queryKey: allOf('tuning', client) })
+      void queries.invalidateQueries({ queryKey: keys.sitting(sitting.id) })
     },
     [queries, client],
   )
@@ -50,7 +61,7 @@ export function useStepping(client: string, sitting: string) {
 /** A sitting that is over, with its trials; nothing is asked while none is chosen. */
 export function useSitting(sitting: string | undefined) {
   return useQuery({
-    queryKey: ['sitting', sitting],
+    queryKey: keys.sitting(sitting),
     enabled: sitting !== undefined,
     queryFn: () => must(api.GET('/api/sittings/{sitting}', { params: { path: { sitting: sitting ?? '' } } })),
   })
@@ -78,7 +89,7 @@ export function useFit(
 ) {
   const queries = useQueryClient()
   const asked = useQuery({
-    queryKey: ['fit-wanted', client, wanted],
+    queryKey: keys.fitWanted(client, wanted),
     enabled: wanted !== undefined && mayAsk,
     staleTime: Infinity,
     queryFn: async () => {
@@ -90,7 +101,7 @@ export function useFit(
   })
   const id = wanted && mayAsk ? asked.data : known
   const fit = useQuery({
-    queryKey: ['fit', id],
+    queryKey: keys.fit(client, useRevision(), id),
     enabled: id !== undefined,
     queryFn: () => must(api.GET('/api/fits/{fit}', { params: { path: { fit: id ?? '' } } })),
     // A notice may be missed while the page was not seen.
@@ -98,8 +109,8 @@ export function useFit(
     placeholderData: (before) => before,
   })
   useEffect(() => {
-    if (asked.data) void queries.invalidateQueries({ queryKey: ['fit', asked.data] })
-  }, [asked.data, queries])
+    if (asked.data) void queries.invalidateQueries({ queryKey: allOf('fit', client) })
+  }, [asked.data, client, queries])
   // What was found last stays until there is something newer.
   const [last, setLast] = useState<Fit>()
   if (fit.data?.result && fit.data !== last) setLast(fit.data)
@@ -112,7 +123,7 @@ export const isGoing = (fit: Fit) => fit.state === 'waiting' || fit.state === 'w
 /** What becomes of a fit’s trials along the values of one setting; nothing is asked before it is taken hold of. */
 export function useFitAlong(fit: string | undefined, setting: string | undefined, timing: TimingValues) {
   return useQuery({
-    queryKey: ['fit-along', fit, setting, timing],
+    queryKey: keys.fitAlong(fit, setting, timing),
     enabled: fit !== undefined && setting !== undefined,
     staleTime: Infinity,
     queryFn: () =>
@@ -128,7 +139,7 @@ export function useFitAlong(fit: string | undefined, setting: string | undefined
 /** What another timing comes to, and who pays for it. */
 export function useJudged(fit: string | undefined, timing: TimingValues | undefined) {
   return useQuery({
-    queryKey: ['fit-judged', fit, timing],
+    queryKey: keys.fitJudged(fit, timing),
     enabled: fit !== undefined && timing !== undefined,
     staleTime: Infinity,
     queryFn: () =>
@@ -144,7 +155,7 @@ export function useJudged(fit: string | undefined, timing: TimingValues | undefi
 
 export function useFitTrial(fit: string, number: number | undefined) {
   return useQuery({
-    queryKey: ['fit-trial', fit, number],
+    queryKey: keys.fitTrial(fit, number),
     enabled: number !== undefined,
     staleTime: Infinity,
     queryFn: () =>

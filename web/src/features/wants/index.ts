@@ -1,2 +1,1 @@
-export { WantSheet } from './WantSheet'
-export { WantsStep } from './WantsStep'
+export { wants } from './step'

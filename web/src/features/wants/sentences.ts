@@ -1,5 +1,9 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  stepName: 'Wants',
+  toStep: 'To Wants',
+  nextDevices: 'Next: the devices they can work',
+  nextButtons: 'Next: what each button does',
   moreWays: (count: string) => `and ${count} more`,
   writtenDown: (what: string) => `Written down: ${what}.`,
   newWant: 'A new want',

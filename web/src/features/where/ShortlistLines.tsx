@@ -1,7 +1,6 @@
-import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core'
 import { Button } from 'antd'
-import { useCallback } from 'react'
 import type { Shortlist } from '../../shared/api'
+import { Dragging } from '../../shared/dragging'
 import { say } from './sentences'
 import styles from './where.module.css'
 
@@ -15,14 +14,10 @@ interface Props {
 
 /** The lines of a shortlist; moved by their buttons, or dragged. */
 export function ShortlistLines({ list, most, frozen, onMove }: Props) {
-  // A tremor is no drag.
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 12 } }))
   return (
-    <DndContext
-      sensors={sensors}
-      onDragEnd={({ active, over }) => {
-        if (over && over.id !== active.id) onMove(Number(active.id), Number(over.id))
-      }}
+    <Dragging
+      take={(spot) => (frozen ? undefined : list.items[Number(spot)]?.name)}
+      drop={(from, onto) => onMove(Number(from), Number(onto))}
     >
       <ol className={styles.lines}>
         {list.items.map((item, index) => (
@@ -30,44 +25,29 @@ export function ShortlistLines({ list, most, frozen, onMove }: Props) {
             key={`${String(index)} ${item.name}`}
             index={index}
             name={item.name}
-            over={index >= most}
+            beyond={index >= most}
             last={index === list.items.length - 1}
             frozen={frozen}
             onMove={onMove}
           />
         ))}
       </ol>
-    </DndContext>
+    </Dragging>
   )
 }
 
 interface LineProps {
   index: number
   name: string
-  over: boolean
+  beyond: boolean
   last: boolean
   frozen: boolean
   onMove: Props['onMove']
 }
 
-function Line({ index, name, over, last, frozen, onMove }: LineProps) {
-  const { setNodeRef: dropRef, isOver } = useDroppable({ id: index })
-  const { setNodeRef: dragRef, listeners, transform } = useDraggable({ id: index, disabled: frozen })
-  const ref = useCallback(
-    (node: HTMLElement | null) => {
-      dropRef(node)
-      dragRef(node)
-    },
-    [dropRef, dragRef],
-  )
+function Line({ index, name, beyond, last, frozen, onMove }: LineProps) {
   return (
-    <li
-      ref={ref}
-      {...listeners}
-      data-over={isOver}
-      data-beyond={over}
-      style={transform ? { transform: `translateY(${String(transform.y)}px)` } : undefined}
-    >
+    <li data-spot={String(index)} data-beyond={beyond}>
       <span>{name}</span>
       <Button
         aria-label={say.upOf(name)}

@@ -1,5 +1,6 @@
-import { Radio, Spin } from 'antd'
+import { Radio } from 'antd'
 import type { ReactNode } from 'react'
+import { Waiting } from '../../shared/plain'
 import type { Desk } from '../../shared/api'
 import type { SheetAddress, View } from '../../shared/desk'
 import { useWhere, type Spot } from '../../shared/fitting'
@@ -8,10 +9,8 @@ import { ModesView } from './ModesView'
 import { PlacesView } from './PlacesView'
 import { say } from './sentences'
 import { ShortlistsView } from './ShortlistsView'
+import { WHERE_VIEWS, type WhereOf } from './views'
 import styles from './where.module.css'
-
-export const WHERE_VIEWS = ['places', 'modes', 'shortlists', 'cues'] as const
-export type WhereOf = (typeof WHERE_VIEWS)[number]
 
 interface Props {
   desk: Desk
@@ -41,7 +40,7 @@ export function WhereView({ desk, view, onView, onSheet, onSpot, views }: Props)
         {views}
       </div>
       {error && <p role="alert">{error.message}</p>}
-      {!where && !error && <Spin />}
+      {!where && !error && <Waiting />}
       {where?.left_out.map((words) => (
         <p key={words} role="alert">
           {words}

@@ -1674,6 +1674,10 @@ export interface components {
             name: string;
         };
         Desk: {
+            /** @description The revision that an undo would take back */
+            undo: number | null;
+            /** @description The revision that a redo would bring again */
+            redo: number | null;
             /** Format: uuid */
             id: string;
             name: string;
@@ -3096,6 +3100,8 @@ export interface components {
             ms: number;
         }[];
         Compared: components["schemas"]["RightRate"] & {
+            /** @enum {unknown} */
+            kind: "today" | "unfitted" | "by_hand" | "fitted" | "moved";
             name: string;
             timing: components["schemas"]["TimingValues"];
             by_gesture: components["schemas"]["GestureRates"];
@@ -3104,6 +3110,7 @@ export interface components {
                 gesture: string;
                 words: string;
             }[];
+            regions: components["schemas"]["Region"][];
             /** @description A letter for each trial, see getFitAlong */
             state: string;
         };
@@ -4625,6 +4632,8 @@ export interface operations {
                 mode?: string;
                 /** @description As they were then; without it as they are */
                 revision?: number;
+                /** @description The revision whose lanes one has already; only those that differ are sent then */
+                since?: number;
             };
             header?: never;
             path: {
@@ -4634,7 +4643,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The lanes, in the fitting's order */
+            /** @description The lanes, in the fitting's order; all, or those that differ from what one has */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -4642,6 +4651,10 @@ export interface operations {
                 content: {
                     "application/json": {
                         revision: number;
+                        /** @description From whose lanes those that are sent differ; null - all are sent */
+                        since: number | null;
+                        /** @description All buttons in the fitting's order */
+                        order: string[];
                         place: string;
                         mode: string;
                         lanes: components["schemas"]["Lane"][];

@@ -32,7 +32,17 @@ const FAR: DeskAddress = {
   compared: { from: 3, to: 12 },
   hand: { of: 'want', id: 'call' },
   sheet: undefined,
-  tuned: 'mouse/left',
+  tuned: {
+    button: 'mouse/left',
+    presses: ['a1', 'b2'],
+    price: 0.5,
+    fixed: { long_press_ms: 900 },
+    alone: true,
+    moved: { fit: '0e0e0e0e-0000-4000-8000-000000000000', timing: { tap_gap_ms: 350, press_at: 0.4 } },
+    value: 'tap_gap_ms',
+    trial: 12,
+    scope: 'device',
+  },
 }
 
 describe('the desk’s address', () => {
@@ -58,6 +68,11 @@ describe('the desk’s address', () => {
     'view=globe',
     'only=,,',
     'devices=5',
+    'price=dear',
+    'fixed=long_press_ms:soon',
+    'moved=long_press_ms:900',
+    'press=-1',
+    'alone=no',
   ])('passes over what it does not know: %s', (search) => {
     expect(readAddress(`?${search}`)).toEqual(HERE)
   })
@@ -97,10 +112,29 @@ describe('the desk’s address', () => {
   })
 
   it('takes place, mode and view along to another step, and a sheet that belongs to none', () => {
-    expect(readAddress(alongTo({ ...FAR, sheet: { of: 'want', id: 'w' } }))).toEqual({
+    const ofNoStep = ({ of }: SheetAddress) => of === 'history'
+    expect(readAddress(alongTo({ ...FAR, sheet: { of: 'want', id: 'w' } }, ofNoStep))).toEqual({
       ...FAR,
       hand: undefined,
     })
-    expect(readAddress(alongTo({ ...FAR, sheet: { of: 'history' } })).sheet).toEqual({ of: 'history' })
+    expect(readAddress(alongTo({ ...FAR, sheet: { of: 'history' } }, ofNoStep)).sheet).toEqual({
+      of: 'history',
+    })
+  })
+
+  it('forgets what was moved where another fit is wanted, and all of it with another button', () => {
+    const timing = { long_press_ms: 900 }
+    const at = moved(FAR, { do: 'tuned', tuned: { moved: { fit: 'f', timing }, trial: 3 } })
+    expect(at.tuned).toMatchObject({ price: 0.5, moved: { fit: 'f', timing }, trial: 3 })
+    expect(moved(at, { do: 'tuned', tuned: { price: 2 } }).tuned).toMatchObject({
+      presses: ['a1', 'b2'],
+      price: 2,
+      moved: undefined,
+      trial: undefined,
+    })
+    expect(moved(at, { do: 'tune', button: 'mouse/right' }).tuned).toEqual({
+      ...HERE.tuned,
+      button: 'mouse/right',
+    })
   })
 })

@@ -1,4 +1,5 @@
 import type { Gesture } from '../api'
+import { NOTHING_TUNED, readTuned, tunedBy, tunedWords, type Tuned } from './tuned'
 
 const ALONE = [
   'arrange',
@@ -37,13 +38,17 @@ const WITH_ID = [
 export type SheetAddress =
   | { of: 'gesture'; button: string; gesture: Gesture; also: string[] }
   | { of: 'rename'; button: string }
-  | { of: (typeof ALONE)[number] }
-  | { of: (typeof WITH_ID)[number]; id: string }
+  | { [Of in (typeof ALONE)[number]]: { of: Of } }[(typeof ALONE)[number]]
+  | { [Of in (typeof WITH_ID)[number]]: { of: Of; id: string } }[(typeof WITH_ID)[number]]
   | { of: 'settings'; about: 'host' | 'device'; id: string }
 
 /** How the assignments are shown, and what is shown of where and when they hold. */
 export const VIEWS = ['lanes', 'table', 'places', 'modes', 'shortlists', 'cues'] as const
 export type View = (typeof VIEWS)[number]
+
+/** What is in hand, to be put somewhere: what is wanted, an action, or what stands on a gesture already. */
+export type InHand =
+  { of: 'want' | 'action'; id: string } | { of: 'chip'; button: string; gesture: Gesture; copy: boolean }
 
 /** Where one is at a desk, as far as it can be told to somebody else; the step stands in the path. */
 export interface DeskAddress {
@@ -54,11 +59,9 @@ export interface DeskAddress {
   view: View
   devices: 'together' | 'find'
   compared: { from: number; to: number } | undefined
-  /** What is in hand, to be given to a button. */
-  hand: { of: 'want' | 'action'; id: string } | undefined
+  hand: InHand | undefined
   sheet: SheetAddress | undefined
-  /** Whose timing is tuned. */
-  tuned: string | undefined
+  tuned: Tuned
 }
 
 export const HERE: DeskAddress = {
@@ -70,7 +73,7 @@ export const HERE: DeskAddress = {
   compared: undefined,
   hand: undefined,
   sheet: undefined,
-  tuned: undefined,
+  tuned: NOTHING_TUNED,
 }
 
 export type Move =
@@ -79,10 +82,11 @@ export type Move =
   | { do: 'devices'; devices: DeskAddress['devices'] }
   | { do: 'only'; only: string[] }
   /** place – where it is wanted */
-  | { do: 'hand'; hand: NonNullable<DeskAddress['hand']>; place?: string }
+  | { do: 'hand'; hand: InHand; place?: string }
   /** Only that one: by the time it was put on, another may be in hand, or a sheet open. */
   | { do: 'drop'; hand: DeskAddress['hand'] }
   | { do: 'tune'; button: string }
+  | { do: 'tuned'; tuned: Partial<Tuned> }
   | { do: 'compare'; compared: DeskAddress['compared'] }
   | { do: 'open'; sheet: SheetAddress }
   /** Only that sheet: by the time it has saved, another may be open. */
@@ -108,11 +112,13 @@ export function moved(from: DeskAddress, move: Move): DeskAddress {
         compared: undefined,
       }
     case 'drop':
-      return move.hand?.of === from.hand?.of && move.hand?.id === from.hand?.id
+      return move.hand && from.hand && handWords(move.hand) === handWords(from.hand)
         ? { ...from, hand: undefined }
         : from
     case 'tune':
-      return { ...from, tuned: move.button }
+      return { ...from, tuned: { ...NOTHING_TUNED, button: move.button } }
+    case 'tuned':
+      return { ...from, tuned: tunedBy(from.tuned, move.tuned) }
     case 'compare':
       return { ...from, compared: move.compared, sheet: undefined }
     case 'open':
@@ -128,7 +134,7 @@ export const sameSheet = (one: SheetAddress | undefined, other: SheetAddress | u
 const GESTURES: readonly string[] = ['tap', 'double_tap', 'triple_tap', 'long_press', 'hold']
 
 /** A sheet as it stands in the address: “gesture:mouse/left:tap”. */
-function wordsOf(sheet: SheetAddress): string {
+export function wordsOf(sheet: SheetAddress): string {
   switch (sheet.of) {
     case 'gesture':
       return ['gesture', sheet.button, sheet.gesture, ...sheet.also].join(':')
@@ -161,9 +167,19 @@ function comparedOf(words: string | null): DeskAddress['compared'] {
   return found ? { from: Number(found[1]), to: Number(found[2]) } : undefined
 }
 
+/** “want:page”, “move:mouse/left:tap”, “copy:mouse/left:tap”. */
+const handWords = (hand: InHand): string =>
+  hand.of === 'chip'
+    ? `${hand.copy ? 'copy' : 'move'}:${hand.button}:${hand.gesture}`
+    : `${hand.of}:${hand.id}`
+
 function handOf(words: string | null): DeskAddress['hand'] {
   const [, of, id] = /^(want|action):(.+)$/.exec(words ?? '') ?? []
-  return of && id ? { of: of as 'want' | 'action', id } : undefined
+  if (of && id) return { of: of as 'want' | 'action', id }
+  const [, how, button, gesture = ''] = /^(move|copy):([^:]+):([a-z_]+)$/.exec(words ?? '') ?? []
+  return how && button && GESTURES.includes(gesture)
+    ? { of: 'chip', button, gesture: gesture as Gesture, copy: how === 'copy' }
+    : undefined
 }
 
 /** Reads the part of an address behind its question mark; what is not known is as it is usual. */
@@ -178,7 +194,7 @@ export function readAddress(search: string): DeskAddress {
     compared: comparedOf(given.get('compared')),
     hand: handOf(given.get('hand')),
     sheet: sheetOf(given.get('sheet')),
-    tuned: given.get('tuned') ?? HERE.tuned,
+    tuned: readTuned(given),
   }
 }
 
@@ -192,9 +208,9 @@ export function writeAddress(address: DeskAddress): string {
     ['view', view === HERE.view ? undefined : view],
     ['devices', devices === HERE.devices ? undefined : devices],
     ['compared', compared && `${String(compared.from)}-${String(compared.to)}`],
-    ['hand', hand && `${hand.of}:${hand.id}`],
+    ['hand', hand && handWords(hand)],
     ['sheet', sheet && wordsOf(sheet)],
-    ['tuned', tuned],
+    ...tunedWords(tuned),
   ]
   const search = new URLSearchParams()
   for (const [name, value] of said) if (value !== undefined) search.set(name, value)
@@ -202,15 +218,8 @@ export function writeAddress(address: DeskAddress): string {
   return text ? `?${text}` : ''
 }
 
-/** What belongs to no step. */
-const OF_NO_STEP: readonly string[] = ['join', 'hand', 'history', 'help', 'answers']
-
 /** What goes along to another step: all but a sheet that belongs to its own. */
-export function alongTo(address: DeskAddress): string {
+export function alongTo(address: DeskAddress, ofNoStep: (sheet: SheetAddress) => boolean): string {
   const { sheet } = address
-  return writeAddress({
-    ...address,
-    hand: undefined,
-    sheet: sheet && OF_NO_STEP.includes(sheet.of) ? sheet : undefined,
-  })
+  return writeAddress({ ...address, hand: undefined, sheet: sheet && ofNoStep(sheet) ? sheet : undefined })
 }

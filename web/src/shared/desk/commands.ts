@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react'
 import { singleKey } from './singleKeys'
 import { say } from './sentences'
 
-interface Command {
+export interface Command {
   name: string
   keys: readonly string[]
   where: 'desk' | 'lanes'
@@ -16,10 +16,6 @@ export const COMMANDS = {
   help: { name: say.allKeysHowLooks, keys: ['F1'], where: 'desk', single: '?' },
   undo: { name: say.takeLastChangeBack, keys: ['Control+Z'], where: 'desk', single: 'U' },
   redo: { name: say.makeAgain, keys: ['Control+Shift+Z'], where: 'desk' },
-  wants: { name: say.wants, keys: [], where: 'desk', single: 'W' },
-  devices: { name: say.devices, keys: [], where: 'desk', single: 'D' },
-  assign: { name: say.assign, keys: [], where: 'desk', single: 'A' },
-  tune: { name: say.tune, keys: [], where: 'desk', single: 'T' },
   listen: { name: say.startListeningStop, keys: [], where: 'desk', single: 'L' },
   history: { name: say.whatWasSaved, keys: [], where: 'desk', single: 'H' },
   answers: { name: say.whatWouldItDo, keys: [], where: 'desk', single: 'E' },
@@ -39,7 +35,8 @@ export const COMMANDS = {
 } as const satisfies Record<string, Command>
 
 export type CommandId = keyof typeof COMMANDS
-export const commandsOf = (): [CommandId, Command][] => Object.entries(COMMANDS) as [CommandId, Command][]
+/** Commands by their id; a desk has those of its steps too. */
+export type Commands = Readonly<Record<string, Command>>
 
 const TYPING = 'input:not([type=radio]):not([type=checkbox]), textarea, [contenteditable=true]'
 
@@ -59,35 +56,40 @@ export function keyName(event: Pressed): string {
 /** Which command a key is, where it was pressed. */
 export function commandOf(event: Pressed, where: Command['where']): CommandId | undefined {
   const name = keyName(event)
-  const found = commandsOf().find(([, command]) => command.where === where && command.keys.includes(name))
-  return found?.[0]
+  const ids = Object.keys(COMMANDS) as CommandId[]
+  return ids.find(
+    (id) => COMMANDS[id].where === where && (COMMANDS[id].keys as readonly string[]).includes(name),
+  )
 }
 
 /** Which command a sign is by itself; none while single keys are off. */
-function singleOf(event: Pressed): CommandId | undefined {
+function singleOf(event: Pressed, all: Commands): string | undefined {
   if (event.ctrlKey || event.altKey || event.metaKey || event.key.length !== 1) return undefined
   const sign = event.key.toUpperCase()
-  return commandsOf().find(([id, { single }]) => singleKey(id, single) === sign)?.[0]
+  return Object.entries(all).find(([id, { single }]) => singleKey(id, single) === sign)?.[0]
 }
 
 /** How a command’s keys are said to assistive technology. */
 export const keysOf = (id: CommandId): string => COMMANDS[id].keys.join(' ')
 
 /** Does what is asked by the desk’s keys, wherever the focus is; what is being typed keeps its own. */
-export function useCommands(does: Partial<Record<CommandId, (() => void) | undefined>>): void {
-  const now = useRef(does)
+export function useCommands(
+  does: Readonly<Record<string, (() => void) | undefined>>,
+  all: Commands = COMMANDS,
+): void {
+  const now = useRef({ does, all })
   useEffect(() => {
-    now.current = does
+    now.current = { does, all }
   })
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented) return
       const typing = event.target instanceof Element && event.target.matches(TYPING)
-      const id = commandOf(event, 'desk') ?? (typing ? undefined : singleOf(event))
-      if (!id || !(id in now.current)) return
+      const id = commandOf(event, 'desk') ?? (typing ? undefined : singleOf(event, now.current.all))
+      if (!id || !(id in now.current.does)) return
       if (typing && (id === 'undo' || id === 'redo')) return
       event.preventDefault()
-      now.current[id]?.()
+      now.current.does[id]?.()
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)

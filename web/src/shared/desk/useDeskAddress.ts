@@ -4,7 +4,7 @@ import { mayLeave } from '../ui'
 import { moved, readAddress, sameSheet, writeAddress, type DeskAddress, type Move } from './address'
 
 /** Moves that one would not want to come back to by the browser’s own back. */
-const IN_PLACE: Move['do'][] = ['close', 'only']
+const IN_PLACE: Move['do'][] = ['close', 'only', 'tuned']
 
 /** Where one is at the desk, and the way to anywhere else; to another step too. */
 export function useDeskAddress(): [DeskAddress, (move: Move, step?: string) => void] {

@@ -14,16 +14,19 @@ export {
   useKinds,
   useLanes,
   useLanesAlong,
+  useOldLanes,
   usePreview,
   useSettings,
   useWants,
   useWhere,
   useAnswers,
   usePointer,
+  type Along,
   type PointerSettings,
   type Spot,
 } from './queries'
 export { type QueueState, type Refusal, type SaveOptions } from './queue'
 export { useChange, useFormChange } from './useChange'
-export { ofTheFitting, useNews } from './news'
-export { SavingProvider, useSaving, useSavingState } from './saving'
+export { askedAnew } from './askedAnew'
+export { useNews, type NoticesOf } from './news'
+export { SavingProvider, useRevision, useSaving, useSavingState } from './saving'

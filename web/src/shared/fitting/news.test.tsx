@@ -2,7 +2,9 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { renderHook } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Order } from './queue'
 import { useNews } from './news'
+import { SavingProvider, useSaving } from './saving'
 
 class FakeSource extends EventTarget {
   static all: FakeSource[] = []
@@ -24,15 +26,37 @@ function see(hidden: boolean) {
   document.dispatchEvent(new Event('visibilitychange'))
 }
 
+const NOTICES = { joins: ['joins'], fit: ['fit', 'tuning'] } as const
+const DESK = ['desk', 'one']
+
 function follow(onHeard = vi.fn()) {
   const queries = new QueryClient()
-  const anew = vi.spyOn(queries, 'invalidateQueries')
+  queries.setQueryData(DESK, { revision: { number: 4 } })
+  const asked: unknown[] = []
+  vi.spyOn(queries, 'invalidateQueries').mockImplementation((filters) => {
+    if (filters?.refetchType !== 'none') asked.push(filters?.queryKey)
+    return Promise.resolve()
+  })
   const wrapper = ({ children }: { children: ReactNode }) => (
-    <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+    <QueryClientProvider client={queries}>
+      <SavingProvider client="one" revision={4}>
+        {children}
+      </SavingProvider>
+    </QueryClientProvider>
   )
-  const hook = renderHook(() => useNews('one', onHeard), { wrapper })
-  return { anew, queries, onHeard, unmount: hook.unmount }
+  const hook = renderHook(
+    () => {
+      useNews('one', NOTICES, onHeard)
+      return useSaving().queue
+    },
+    { wrapper },
+  )
+  return { asked, queries, onHeard, unmount: hook.unmount, queue: hook.result.current }
 }
+
+const tell = (name: string, data: object = {}) =>
+  newest()?.dispatchEvent(new MessageEvent(name, { data: JSON.stringify(data) }))
+const settled = () => new Promise((resolve) => setTimeout(resolve))
 
 describe('useNews', () => {
   beforeEach(() => {
@@ -44,53 +68,72 @@ describe('useNews', () => {
     vi.restoreAllMocks()
   })
 
-  it('hands on what was heard, and asks anew for what was saved', () => {
-    const { anew, onHeard } = follow()
+  it('hands on what was heard, and asks the desk anew for what somebody else saved', async () => {
+    const { asked, onHeard } = follow()
     expect(newest()?.url).toBe('/api/clients/one/live')
-    newest()?.dispatchEvent(new MessageEvent('heard', { data: '{"stream":"s"}' }))
+    tell('heard', { stream: 's' })
     expect(onHeard).toHaveBeenCalledWith('s')
-    newest()?.dispatchEvent(new MessageEvent('revision', { data: '{}' }))
-    expect(anew).toHaveBeenCalledWith({ queryKey: ['lanes'] })
+    tell('revision', { number: 5 })
+    await settled()
+    expect(asked).toEqual([DESK])
   })
 
-  it('asks anew for what it may have missed: the desk at first, everything after a break', async () => {
-    const { anew, queries } = follow()
-    const refetch = vi.spyOn(queries, 'refetchQueries').mockResolvedValue()
-    queries.setQueryData(['desk', 'one'], { revision: { number: 4 } })
-    newest()?.dispatchEvent(new MessageEvent('here', { data: '{}' }))
-    await vi.waitFor(() => expect(anew).toHaveBeenCalledWith({ queryKey: ['bench'] }))
-    expect(refetch).toHaveBeenCalledWith({ queryKey: ['desk', 'one'] })
-    expect(anew).not.toHaveBeenCalledWith({ queryKey: ['lanes'] })
-    newest()?.dispatchEvent(new MessageEvent('here', { data: '{}' }))
-    expect(anew).toHaveBeenCalledWith({ queryKey: ['lanes'] })
-  })
-
-  it('asks for everything where somebody saved before it listened', async () => {
-    const { anew, queries } = follow()
-    queries.setQueryData(['desk', 'one'], { revision: { number: 4 } })
-    vi.spyOn(queries, 'refetchQueries').mockImplementation(() => {
-      queries.setQueryData(['desk', 'one'], { revision: { number: 5 } })
-      return Promise.resolve()
+  it('asks nothing twice for what this page saved itself, though the notice comes before the answer', async () => {
+    const { asked, queries, queue } = follow()
+    let answer: () => void = () => undefined
+    vi.stubGlobal('fetch', () => {
+      const saved = { revision: { number: 5 }, told: [] }
+      return new Promise((resolve) => {
+        answer = () => resolve(Response.json(saved, { status: 201 }))
+      })
     })
-    newest()?.dispatchEvent(new MessageEvent('here', { data: '{}' }))
-    await vi.waitFor(() => expect(anew).toHaveBeenCalledWith({ queryKey: ['lanes'] }))
+    const order = { made: { kind: 'client', name: 'Una' }, openedOn: 4, options: {} } as Order
+    const saving = queue.save(order)
+    await settled()
+    tell('revision', { number: 5 })
+    await settled()
+    expect(asked).toEqual([])
+    queries.setQueryData(DESK, { revision: { number: 5 } })
+    answer()
+    await saving
+    await settled()
+    // Once, by the save.
+    expect(asked).toEqual([DESK])
+    tell('revision', { number: 5 })
+    await settled()
+    expect(asked).toEqual([DESK])
+  })
+
+  it('asks for what a notice is about, and for nothing else', () => {
+    const { asked } = follow()
+    tell('fit')
+    tell('confirmation')
+    expect(asked).toEqual([['fit', 'one'], ['tuning', 'one'], DESK])
+  })
+
+  it('asks anew for what it may have missed: the desk at first, all that is told after a break', () => {
+    const { asked } = follow()
+    tell('here')
+    expect(asked.splice(0)).toEqual([DESK, ['bench', 'one']])
+    tell('here')
+    expect(asked).toEqual([DESK, ['bench', 'one'], ['joins', 'one'], ['fit', 'one'], ['tuning', 'one']])
   })
 
   it('comes to an end when one may not see it any more, and lets the pages find out why', () => {
-    const { anew } = follow()
-    newest()?.dispatchEvent(new MessageEvent('ended', { data: '{}' }))
+    const { asked } = follow()
+    tell('ended')
     expect(openOnes()).toEqual([])
-    expect(anew).toHaveBeenCalledWith({ queryKey: ['desk'] })
+    expect(asked).toContainEqual(DESK)
   })
 
   it('holds no way to the server while the page is hidden, and catches up when it is seen', () => {
-    const { anew } = follow()
+    const { asked } = follow()
     see(true)
     expect(openOnes()).toEqual([])
-    expect(anew).not.toHaveBeenCalled()
+    expect(asked).toEqual([])
     see(false)
     expect(openOnes()).toHaveLength(1)
-    expect(anew).toHaveBeenCalledWith({ queryKey: ['desk'] })
+    expect(asked).toContainEqual(DESK)
   })
 
   it('lets go when the page is left, and comes back with it', () => {

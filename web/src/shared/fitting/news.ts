@@ -1,55 +1,38 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
-import type { Desk } from '../api'
+import { allOf, keys, type Asked, type Desk } from '../api'
+import { useSaving } from './saving'
 
-const WITH_THE_FITTING = [
-  'desk',
-  'lanes',
-  'bench',
-  'devices',
-  'wants',
-  'heard',
-  'hands',
-  'matches',
-  'clients',
-  'joins',
-  'history',
-  'arrangements',
-  'settings',
-  'actions',
-  'combination',
-  'where',
-  'answers',
-  'screens',
-  'tuning',
-  'fit',
-]
-
-/** What is asked anew when a fitting has changed. */
-export const ofTheFitting = WITH_THE_FITTING
+/** What is asked anew, by the notice that tells of it: of the client, in whichever revision. */
+export type NoticesOf = Readonly<Record<string, readonly Asked[]>>
 
 /**
  * Follows a client's live notices: who saved, who joined, what was heard elsewhere. Only while the
  * page is seen: a browser has six ways to a server, and a page that is hidden, or was left and is
  * kept for going back to, must not hold one. What it missed it asks for when it is seen again.
  */
-export function useNews(client: string, onHeard: (stream: string) => void) {
+export function useNews(client: string, notices: NoticesOf, onHeard: (stream: string) => void) {
   const queries = useQueryClient()
+  const { queue } = useSaving()
   const handler = useRef(onHeard)
   useEffect(() => {
     handler.current = onHeard
   })
   useEffect(() => {
     let source: EventSource | undefined
-    const anew = (keys: string[]) =>
-      keys.forEach((key) => void queries.invalidateQueries({ queryKey: [key] }))
-    const shown = () => queries.getQueryData<Desk>(['desk', client])?.revision.number
-    /** What was saved between asking and listening would be told to nobody: the desk alone is asked whether it was. */
-    const lookOnce = async () => {
-      const before = shown()
-      await queries.refetchQueries({ queryKey: ['desk', client] })
-      anew(['bench'])
-      if (shown() !== before) anew(WITH_THE_FITTING)
+    const anew = (names: readonly Asked[]) =>
+      names.forEach((name) => void queries.invalidateQueries({ queryKey: allOf(name, client) }))
+    const desk = () => queries.invalidateQueries({ queryKey: keys.desk(client) })
+    /** All that a notice may have told. */
+    const all = () => {
+      void desk()
+      anew(['bench', ...new Set(Object.values(notices).flat())])
+    }
+    // What this page saves itself it shows anyway; the notice may be here before the answer.
+    const saved = async (number: number) => {
+      await queue.idle()
+      const shown = queries.getQueryData<Desk>(keys.desk(client))?.revision.number ?? 0
+      if (number > shown) await desk()
     }
     const open = () => {
       let first = true
@@ -57,22 +40,26 @@ export function useNews(client: string, onHeard: (stream: string) => void) {
       source.addEventListener('heard', (event: MessageEvent<string>) =>
         handler.current((JSON.parse(event.data) as { stream: string }).stream),
       )
-      // Said whenever it listens, and so after each break too: what was told meanwhile was missed.
+      // Said whenever it listens, and so after each break too: what was told meanwhile was missed. At first that can
+      // only be what was saved or heard between asking and listening.
       source.addEventListener('here', () => {
-        if (first) void lookOnce()
-        else anew(WITH_THE_FITTING)
+        if (first) {
+          void desk()
+          anew(['bench'])
+        } else all()
         first = false
       })
       // One may not see it any more; whatever is asked next says why.
       source.addEventListener('ended', () => {
         close()
-        anew(WITH_THE_FITTING)
+        all()
       })
-      source.addEventListener('revision', () => anew(WITH_THE_FITTING))
-      source.addEventListener('joins', () => anew(['joins']))
-      source.addEventListener('screen', () => anew(['screens']))
-      source.addEventListener('sitting', () => anew(['tuning']))
-      source.addEventListener('fit', () => anew(['fit', 'tuning']))
+      source.addEventListener('revision', (event: MessageEvent<string>) => {
+        void saved((JSON.parse(event.data) as { number: number }).number)
+      })
+      source.addEventListener('confirmation', () => void desk())
+      for (const [notice, names] of Object.entries(notices))
+        source.addEventListener(notice, () => anew(names))
     }
     const close = () => {
       source?.close()
@@ -82,7 +69,7 @@ export function useNews(client: string, onHeard: (stream: string) => void) {
       if (document.hidden) close()
       else if (!source) {
         open()
-        anew(WITH_THE_FITTING)
+        all()
       }
     }
     if (!document.hidden) open()
@@ -95,5 +82,5 @@ export function useNews(client: string, onHeard: (stream: string) => void) {
       window.removeEventListener('pageshow', onSeen)
       close()
     }
-  }, [client, queries])
+  }, [client, queries, queue, notices])
 }

@@ -1,11 +1,21 @@
-import { useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useInfiniteQuery, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import { api, must, PAGE, Refused, type CatalogueAction, type Change, type DurationSetting } from '../api'
-import { useSaving } from './saving'
+import {
+  api,
+  keys,
+  must,
+  PAGE,
+  Refused,
+  type CatalogueAction,
+  type Change,
+  type DurationSetting,
+} from '../api'
+import { useLanesSince } from './useLanesSince'
+import { useRevision, useSaving } from './saving'
 
 export function useDesk(client: string) {
   return useQuery({
-    queryKey: ['desk', client],
+    queryKey: keys.desk(client),
     queryFn: () => must(api.GET('/api/clients/{client}', { params: { path: { client } } })),
   })
 }
@@ -15,38 +25,48 @@ export interface Spot {
   mode: string
 }
 
-/** The lanes as they are, or as they were in an earlier revision. */
-export function useLanes(client: string, spot: Spot, revision?: number) {
+/** The lanes as they are. */
+export const useLanes = useLanesSince
+
+/** The lanes as they were in an earlier revision. */
+export function useOldLanes(client: string, spot: Spot, revision: number) {
   return useQuery({
-    queryKey: ['lanes', client, spot, revision],
+    queryKey: keys.oldLanes(client, spot, revision),
     queryFn: () =>
       must(
         api.GET('/api/clients/{client}/lanes', {
-          params: { path: { client }, query: { ...spot, ...(revision ? { revision } : {}) } },
+          params: { path: { client }, query: { ...spot, revision } },
         }),
       ),
-    placeholderData: (before) => before,
+    staleTime: Infinity,
   })
 }
 
+/** A time that is taken hold of: of – whose; to – up to which value, in ms; revision – that was shown then. */
+export interface Along extends Spot {
+  of: string
+  setting: string
+  to: number
+  revision: number
+}
+
 /** What lanes become while one of their times is moved; nothing is asked before it is taken hold of. */
-export function useLanesAlong(
-  client: string,
-  held: ({ of: string; setting: string; to: number } & Spot) | undefined,
-) {
-  const { revision } = useSaving()
+export function useLanesAlong(client: string, held: Along | undefined) {
   return useQuery({
-    queryKey: ['along', client, revision, held],
+    queryKey: keys.along(client, held?.revision ?? 0, held),
     enabled: held !== undefined,
     queryFn: () => {
       if (!held) throw new Error('nothing is held')
-      const query = { ...held, setting: held.setting as DurationSetting }
+      const { of, to, place, mode } = held
+      const query = { of, to, place, mode, setting: held.setting as DurationSetting }
       return must(api.GET('/api/clients/{client}/along', { params: { path: { client }, query } }))
     },
     staleTime: Infinity,
     // Gone beyond what is known: that stays until there is more of it.
     placeholderData: (before, query) =>
-      (query?.queryKey[3] as typeof held)?.setting === held?.setting && query?.queryKey[2] === revision
+      query?.queryKey[3] &&
+      (query.queryKey[3] as Along).setting === held?.setting &&
+      query.queryKey[2] === held.revision
         ? before
         : undefined,
   })
@@ -55,9 +75,10 @@ export function useLanesAlong(
 function useCatalogue() {
   const { client } = useSaving()
   return useQuery({
-    queryKey: ['actions', client],
+    queryKey: keys.actions(client, useRevision()),
     queryFn: () => must(api.GET('/api/clients/{client}/actions', { params: { path: { client } } })),
     staleTime: Infinity,
+    placeholderData: (before) => before,
   }).data
 }
 
@@ -65,8 +86,8 @@ export function useActions() {
   return useCatalogue()?.actions ?? []
 }
 
-const foundBy = (client: string, words: string) => ({
-  queryKey: ['actions', client, 'found', words],
+const foundBy = (client: string, revision: number, words: string) => ({
+  queryKey: keys.foundActions(client, revision, words),
   queryFn: () =>
     must(api.GET('/api/clients/{client}/actions/found', { params: { path: { client }, query: { words } } })),
   staleTime: Infinity,
@@ -75,10 +96,11 @@ const foundBy = (client: string, words: string) => ({
 /** The action that is likeliest meant by what somebody says, of those that will do: for who is faster than what is shown. */
 export function useLikeliest() {
   const { client } = useSaving()
+  const revision = useRevision()
   const queries = useQueryClient()
   const actions = useActions()
   return async (said: string, willDo: (one: CatalogueAction) => boolean) => {
-    const { ids } = await queries.fetchQuery(foundBy(client, said.trim().slice(0, 120)))
+    const { ids } = await queries.fetchQuery(foundBy(client, revision, said.trim().slice(0, 120)))
     return ids
       .map((id) => actions.find((one) => one.id === id))
       .find((one) => one !== undefined && willDo(one))
@@ -94,7 +116,7 @@ export function useFoundActions(said: string) {
   const actions = useActions()
   const words = said.trim().slice(0, 120)
   const answer = useQuery({
-    ...foundBy(client, words),
+    ...foundBy(client, useRevision(), words),
     enabled: words !== '',
     placeholderData: (before) => before,
   })
@@ -111,9 +133,9 @@ export function useFoundActions(said: string) {
 
 /** Where what is in hand could go, and what it would cost there; nothing is asked while nothing is. */
 export function useFreePlaces(hand: { of: 'want' | 'action'; id: string } | undefined, spot: Spot) {
-  const { client, revision } = useSaving()
+  const { client } = useSaving()
   return useQuery({
-    queryKey: ['free', client, revision, hand, spot],
+    queryKey: keys.free(client, useRevision(), hand, spot),
     enabled: hand !== undefined,
     queryFn: () =>
       must(
@@ -127,7 +149,8 @@ export function useFreePlaces(hand: { of: 'want' | 'action'; id: string } | unde
 /** Places, modes, shortlists and cues. */
 export function useWhere(client: string) {
   return useQuery({
-    queryKey: ['where', client],
+    queryKey: keys.where(client, useRevision()),
+    placeholderData: (before) => before,
     queryFn: () => must(api.GET('/api/clients/{client}/where', { params: { path: { client } } })),
   })
 }
@@ -135,7 +158,7 @@ export function useWhere(client: string) {
 /** What a press of a button would do somewhere, and why; nothing is asked while none is chosen. */
 export function useAnswers(client: string, button: string | undefined, spot: Spot) {
   return useQuery({
-    queryKey: ['answers', client, button, spot],
+    queryKey: keys.answers(client, useRevision(), button, spot),
     enabled: button !== undefined,
     queryFn: () =>
       must(
@@ -157,7 +180,7 @@ export interface PointerSettings {
 /** How far the pointer comes with a held button, and when. */
 export function usePointer(client: string, host: string, settings: PointerSettings) {
   return useQuery({
-    queryKey: ['pointer', client, host, settings],
+    queryKey: keys.pointer(client, useRevision(), host, settings),
     queryFn: () =>
       must(
         api.GET('/api/clients/{client}/pointer', {
@@ -175,15 +198,15 @@ export function useKeys() {
 }
 
 /** What a combination of keys is; nothing is asked while there is none. */
-export function useCombination(keys: string[]) {
+export function useCombination(pressed: string[]) {
   const { client } = useSaving()
   return useQuery({
-    queryKey: ['combination', client, keys],
-    enabled: keys.length > 0,
+    queryKey: keys.combination(client, pressed),
+    enabled: pressed.length > 0,
     queryFn: () =>
       must(
         api.GET('/api/clients/{client}/combinations', {
-          params: { path: { client }, query: { keys: keys.join('+') } },
+          params: { path: { client }, query: { keys: pressed.join('+') } },
         }),
       ),
     staleTime: Infinity,
@@ -192,7 +215,8 @@ export function useCombination(keys: string[]) {
 
 export function useArrangements(client: string) {
   return useQuery({
-    queryKey: ['arrangements', client],
+    queryKey: keys.arrangements(client, useRevision()),
+    placeholderData: (before) => before,
     queryFn: async () =>
       (await must(api.GET('/api/clients/{client}/arrangements', { params: { path: { client } } })))
         .arrangements,
@@ -201,7 +225,8 @@ export function useArrangements(client: string) {
 
 export function useSettings(client: string) {
   return useQuery({
-    queryKey: ['settings', client],
+    queryKey: keys.settings(client, useRevision()),
+    placeholderData: (before) => before,
     queryFn: async () =>
       (await must(api.GET('/api/clients/{client}/settings', { params: { path: { client } } }))).of,
   })
@@ -215,9 +240,8 @@ const MOST_OVERTAKEN = 60
  * it was thought of. data – of this very change; last – of the one before until it is there.
  */
 export function usePreview(client: string, change: Change | undefined, openedOn: number) {
-  const { revision } = useSaving()
   const query = useQuery({
-    queryKey: ['preview', client, revision, openedOn, change],
+    queryKey: keys.preview(client, useRevision(), openedOn, change),
     enabled: change !== undefined,
     queryFn: () => {
       if (!change) throw new Error('no change to look at')
@@ -240,14 +264,15 @@ export function usePreview(client: string, change: Change | undefined, openedOn:
 
 export function useDevices(client: string) {
   return useQuery({
-    queryKey: ['devices', client],
+    queryKey: keys.devices(client, useRevision()),
+    placeholderData: (before) => before,
     queryFn: () => must(api.GET('/api/clients/{client}/devices', { params: { path: { client } } })),
   })
 }
 
 export function useKinds() {
   return useQuery({
-    queryKey: ['kinds'],
+    queryKey: keys.kinds(),
     queryFn: async () => (await must(api.GET('/api/kinds'))).kinds,
     staleTime: Infinity,
   })
@@ -255,7 +280,8 @@ export function useKinds() {
 
 export function useWants(client: string) {
   return useQuery({
-    queryKey: ['wants', client],
+    queryKey: keys.wants(client, useRevision()),
+    placeholderData: (before) => before,
     queryFn: async () =>
       (await must(api.GET('/api/clients/{client}/wants', { params: { path: { client } } }))).wants,
   })
@@ -264,7 +290,8 @@ export function useWants(client: string) {
 /** What a heard source is called, its codes, and which button it may be. */
 export function useHeard(client: string, source: string) {
   return useQuery({
-    queryKey: ['heard', client, source],
+    queryKey: keys.heard(client, useRevision(), source),
+    placeholderData: (before) => before,
     queryFn: () =>
       must(api.GET('/api/clients/{client}/heard', { params: { path: { client }, query: { source } } })),
     staleTime: 30_000,
@@ -274,26 +301,29 @@ export function useHeard(client: string, source: string) {
 /** What was saved, and what undo and redo would do. */
 export function useHistory(client: string) {
   return useInfiniteQuery({
-    queryKey: ['history', client],
+    queryKey: keys.history(client, useRevision()),
     initialPageParam: undefined as number | undefined,
-    queryFn: ({ pageParam }) =>
-      must(
-        api.GET('/api/clients/{client}/revisions', {
-          params: { path: { client }, query: pageParam ? { before: pageParam } : {} },
-        }),
-      ),
+    queryFn: ({ pageParam }) => page(client, pageParam),
     // Revisions are numbered from 1 without a gap.
     getNextPageParam: ({ revisions }) => {
       const oldest = revisions.at(-1)?.number
       return oldest !== undefined && oldest > 1 ? oldest : undefined
     },
+    placeholderData: keepPreviousData,
   })
 }
+
+const page = (client: string, before: number | undefined) =>
+  must(
+    api.GET('/api/clients/{client}/revisions', {
+      params: { path: { client }, query: before ? { before } : {} },
+    }),
+  )
 
 /** What differs between two revisions, in words. */
 export function useDifferences(client: string, from: number | undefined, to: number | undefined) {
   return useQuery({
-    queryKey: ['differences', client, from, to],
+    queryKey: keys.differences(client, from, to),
     enabled: from !== undefined && to !== undefined,
     queryFn: async () =>
       (

@@ -53,6 +53,13 @@ export interface QueueState {
 export class SaveQueue {
   /** The number of the last revision that this page saved. */
   lastSaved = 0
+  /** The revision that is shown. */
+  shown = 0
+
+  /** Tells it the revision that is shown now. */
+  shows = (revision: number) => {
+    this.shown = revision
+  }
   private state: QueueState = { sending: 0, refused: [], done: undefined }
   private readonly listeners = new Set<() => void>()
   private last: Promise<unknown> = Promise.resolve()
@@ -101,6 +108,18 @@ export class SaveQueue {
     // A refusal is kept again by itself.
     await this.save({ ...refusal.order, openedOn }).catch(() => undefined)
   }
+
+  /** Resolves once nothing is on its way. */
+  idle = (): Promise<void> =>
+    new Promise((resolve) => {
+      if (this.state.sending === 0) resolve()
+      const stop = this.subscribe(() => {
+        if (this.state.sending > 0) return
+        stop()
+        resolve()
+      })
+      if (this.state.sending === 0) stop()
+    })
 
   drop = (id: number) => this.become({ refused: this.state.refused.filter((one) => one.id !== id) })
 

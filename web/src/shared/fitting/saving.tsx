@@ -8,23 +8,30 @@ import {
   useSyncExternalStore,
   type ReactNode,
 } from 'react'
-import { ofTheFitting } from './news'
+import { askedAnew } from './askedAnew'
 import { SaveQueue, type QueueState } from './queue'
 import { send } from './send'
 
 interface Saving {
   queue: SaveQueue
   client: string
-  /** The revision that is shown. */
-  revision: number
 }
 
 const SavingContext = createContext<Saving | undefined>(undefined)
+// Beside the rest, for it is another at every save: a hundred lanes hang on that.
+const RevisionContext = createContext<number | undefined>(undefined)
 
 export function useSaving(): Saving {
   const saving = useContext(SavingContext)
   if (!saving) throw new Error('useSaving stands outside SavingProvider')
   return saving
+}
+
+/** The revision that is shown. */
+export function useRevision(): number {
+  const revision = useContext(RevisionContext)
+  if (revision === undefined) throw new Error('useRevision stands outside SavingProvider')
+  return revision
 }
 
 /** What is on its way; beside the rest, for that is another at every save, and a hundred lanes hang on it. */
@@ -39,14 +46,21 @@ export function SavingProvider(props: { client: string; revision: number; childr
   const queue = useMemo(() => {
     const made: SaveQueue = new SaveQueue(
       (order) => send(client, order, () => made.lastSaved),
-      () => Promise.all(ofTheFitting.map((key) => queries.invalidateQueries({ queryKey: [key] }))),
+      () => askedAnew(queries, client),
     )
     return made
   }, [client, queries])
+  useEffect(() => {
+    queue.shows(revision)
+  }, [queue, revision])
   const state = useSyncExternalStore(queue.subscribe, queue.snapshot)
-  const value = useMemo(() => ({ queue, client, revision }), [queue, client, revision])
+  const value = useMemo(() => ({ queue, client }), [queue, client])
   useStayWhileSaving(state)
-  return <SavingContext.Provider value={value}>{children}</SavingContext.Provider>
+  return (
+    <SavingContext.Provider value={value}>
+      <RevisionContext.Provider value={revision}>{children}</RevisionContext.Provider>
+    </SavingContext.Provider>
+  )
 }
 
 /** The browser asks before it leaves a page on which something is not saved. */

@@ -2,7 +2,7 @@ import { useCallback, useState } from 'react'
 import { useAnnounce } from '../ui'
 import { Refused } from '../api'
 import type { Made, SaveOptions } from './queue'
-import { useSaving } from './saving'
+import { useRevision, useSaving } from './saving'
 import { say } from './sentences'
 
 /**
@@ -10,7 +10,7 @@ import { say } from './sentences'
  * busy – something of one's own is on its way; refused – why the last of one's own was not saved, for its fields.
  */
 export function useChange() {
-  return useChangeOn(useSaving().revision, undefined)
+  return useChangeOn(undefined, undefined)
 }
 
 /**
@@ -18,13 +18,13 @@ export function useChange() {
  * catchUp – somebody has seen what others changed since, and goes on with it
  */
 export function useFormChange() {
-  const { revision } = useSaving()
-  const [openedOn, catchUp] = useState(revision)
+  const [openedOn, catchUp] = useState(useRevision())
   const [form] = useState(() => Symbol('form'))
-  return { ...useChangeOn(openedOn, form), catchUp }
+  return { ...useChangeOn(openedOn, form), openedOn, catchUp }
 }
 
-function useChangeOn(openedOn: number, form: symbol | undefined) {
+/** openedOn – undefined: whatever is shown when it is saved */
+function useChangeOn(openedOn: number | undefined, form: symbol | undefined) {
   const { queue } = useSaving()
   const announce = useAnnounce()
   const [own, setOwn] = useState(0)
@@ -33,7 +33,8 @@ function useChangeOn(openedOn: number, form: symbol | undefined) {
     async (made: Made, said: string, options: SaveOptions = {}): Promise<boolean> => {
       setOwn((count) => count + 1)
       try {
-        const { revision, told } = await queue.save({ made, openedOn, options, ...(form ? { form } : {}) })
+        const order = { made, openedOn: openedOn ?? queue.shown, options, ...(form ? { form } : {}) }
+        const { revision, told } = await queue.save(order)
         setRefused(undefined)
         announce([said, ...told, say.savedAsRevision(String(revision.number))].join(' ').trim())
         return true
@@ -46,5 +47,5 @@ function useChangeOn(openedOn: number, form: symbol | undefined) {
     },
     [queue, openedOn, form, announce],
   )
-  return { change, busy: own > 0, openedOn, refused }
+  return { change, busy: own > 0, refused }
 }

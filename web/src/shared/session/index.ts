@@ -6,6 +6,7 @@ export {
   useAccount,
   useMayChange,
   useSession,
+  wasHere,
   useSessionChanged,
   useSessionGoesOn,
   type SignedIn,

@@ -1,15 +1,21 @@
 import { useQuery, useQueryClient, type Query, type QueryClient } from '@tanstack/react-query'
 import { createContext, useContext } from 'react'
-import { api, carryToken, must, type Session } from '../api'
+import { keys, api, carryToken, must, type Session } from '../api'
 
-const KEY = ['session']
+const KEY = keys.session()
 
 /** Who is signed in. With it comes the token that changes carry. */
 async function ask(): Promise<Session> {
   const session = await must(api.GET('/api/session'))
   carryToken(session.csrf)
+  localStorage.setItem(WAS_HERE, session.account ? 'yes' : 'no')
   return session
 }
+
+const WAS_HERE = 'kippen.signed-in'
+
+/** Was somebody signed in when this browser asked last? A guess at what will be needed, and no more. */
+export const wasHere = (): boolean => localStorage.getItem(WAS_HERE) === 'yes'
 
 export function useSession() {
   return useQuery({ queryKey: KEY, queryFn: ask, staleTime: 60_000 })

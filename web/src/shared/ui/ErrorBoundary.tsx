@@ -1,4 +1,5 @@
 import { Component, type ReactNode } from 'react'
+import { PlainButton } from '../plain'
 import styles from './ui.module.css'
 import { say } from './sentences'
 
@@ -18,9 +19,7 @@ export class ErrorBoundary extends Component<{ children: ReactNode }, { broken: 
         <h1>{say.somethingThisPageWent}</h1>
         <p role="alert">{say.whatWasSaidSaved(broken.message)}</p>
         <p>
-          <button type="button" onClick={() => window.location.reload()}>
-            {say.loadPageAnew}
-          </button>{' '}
+          <PlainButton onClick={() => window.location.reload()}>{say.loadPageAnew}</PlainButton>{' '}
           <a href="/">{say.clients}</a>
         </p>
       </main>

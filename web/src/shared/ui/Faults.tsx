@@ -1,6 +1,6 @@
-import { Alert } from 'antd'
 import type { Refused } from '../api'
 import { say } from './sentences'
+import styles from './ui.module.css'
 
 /** What the server refused, with every reason. */
 export function Faults({ refused }: { refused: Refused | undefined }) {
@@ -9,33 +9,29 @@ export function Faults({ refused }: { refused: Refused | undefined }) {
   // In a file one looks it up; what a form sent is for machines alone.
   const inFile = faults.filter((fault) => !fault.where.startsWith('/change'))
   return (
-    <Alert
-      type="error"
-      role="alert"
-      title={refused.problem.detail}
-      description={
-        faults.length > 0 && (
-          <>
-            <ul>
-              {faults.map((fault) => (
-                <li key={fault.where + fault.message}>{fault.message}</li>
-              ))}
-            </ul>
-            {inFile.length > 0 && (
-              <details>
-                <summary>{say.more}</summary>
-                <ul>
-                  {inFile.map((fault) => (
-                    <li key={fault.where + fault.message}>
-                      <code>{fault.where}</code>: {fault.message}
-                    </li>
-                  ))}
-                </ul>
-              </details>
-            )}
-          </>
-        )
-      }
-    />
+    <div role="alert" className={styles.faults}>
+      <p>
+        <strong>{refused.problem.detail}</strong>
+      </p>
+      {faults.length > 0 && (
+        <ul>
+          {faults.map((fault) => (
+            <li key={fault.where + fault.message}>{fault.message}</li>
+          ))}
+        </ul>
+      )}
+      {inFile.length > 0 && (
+        <details>
+          <summary>{say.more}</summary>
+          <ul>
+            {inFile.map((fault) => (
+              <li key={fault.where + fault.message}>
+                <code>{fault.where}</code>: {fault.message}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
   )
 }

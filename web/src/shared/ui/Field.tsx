@@ -1,4 +1,3 @@
-import { Form } from 'antd'
 import { cloneElement, useContext, useId, type ReactElement } from 'react'
 import { RefusedContext } from './FormOf'
 import styles from './ui.module.css'
@@ -21,20 +20,18 @@ export function Field(props: {
   const wrong = props.wrong ?? (faults.length > 0 ? faults.map((one) => one.message).join('; ') : undefined)
   const told = wrong ?? hint
   return (
-    <Form.Item
-      label={label}
-      htmlFor={id}
-      layout="vertical"
-      colon={false}
-      className={styles.field}
-      validateStatus={wrong ? 'error' : ''}
-      help={told && <span id={`${id}-told`}>{told}</span>}
-    >
+    <div className={styles.field} data-wrong={wrong !== undefined}>
+      <label htmlFor={id}>{label}</label>
       {cloneElement(children, {
         id,
         ...(told ? { 'aria-describedby': `${id}-told` } : {}),
         ...(wrong ? { 'aria-invalid': true } : {}),
       })}
-    </Form.Item>
+      {told && (
+        <p id={`${id}-told`} role={wrong ? 'alert' : undefined}>
+          {told}
+        </p>
+      )}
+    </div>
   )
 }

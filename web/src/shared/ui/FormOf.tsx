@@ -1,5 +1,4 @@
-import { Form } from 'antd'
-import { createContext, type ReactNode } from 'react'
+import { createContext, type FormEvent, type ReactNode } from 'react'
 import type { Refused } from '../api'
 
 /** What was refused of the form around; its fields tell their own part. */
@@ -16,11 +15,17 @@ interface Props {
 
 /** A form: Enter in any of its fields sends it, and each fault stands at its field. */
 export function FormOf({ onSubmit, refused, children, ...named }: Props) {
+  const send = (event: FormEvent) => {
+    event.preventDefault()
+    // A form in a sheet that is in another form, by React's tree, is its own.
+    event.stopPropagation()
+    void onSubmit()
+  }
   return (
     <RefusedContext.Provider value={refused}>
-      <Form layout="vertical" colon={false} requiredMark={false} onFinish={() => void onSubmit()} {...named}>
+      <form onSubmit={send} {...named}>
         {children}
-      </Form>
+      </form>
     </RefusedContext.Provider>
   )
 }

@@ -5,7 +5,7 @@ export const SHAPES: Record<LaneGesture, string> = {
   double_tap: '••',
   triple_tap: '•••',
   long_press: '▬',
-  hold: '▬',
+  hold: '▭',
   builtin: '•',
 }
 

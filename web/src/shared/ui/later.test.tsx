@@ -1,17 +1,9 @@
 import { act, render, screen } from '@testing-library/react'
-import { Component, type ReactNode } from 'react'
+import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import { later } from './later'
 
 const Bell = ({ name }: { name: string }) => <p>Bell {name}</p>
-
-class Caught extends Component<{ children: ReactNode }> {
-  override state = { fault: '' }
-  static getDerivedStateFromError = (fault: Error) => ({ fault: fault.message })
-  override render() {
-    return this.state.fault || this.props.children
-  }
-}
 
 describe('later', () => {
   it('shows what stands in its place until it is there, then itself, and the next time at once', async () => {
@@ -35,20 +27,20 @@ describe('later', () => {
     expect(screen.getByText('Bell three')).toBeTruthy()
   })
 
-  it('throws what hindered it where it would be drawn, and asks again', async () => {
-    vi.spyOn(console, 'error').mockImplementation(() => undefined)
+  it('says that it can’t be fetched, in its place, and is there once it can', async () => {
     const load = vi.fn(() => Promise.resolve(Bell)).mockRejectedValueOnce(new Error('The line is down'))
     const Later = later(load, <p>Coming</p>)
-    const first = render(
-      <Caught>
+    render(
+      <>
+        <p>What else is here</p>
         <Later name="four" />
-      </Caught>,
+      </>,
     )
     await act(() => Promise.resolve())
-    expect(first.container.textContent).toBe('The line is down')
-    first.unmount()
-    render(<Later name="five" />)
-    await act(() => Promise.resolve())
-    expect(screen.getByText('Bell five')).toBeTruthy()
+    expect(screen.getByRole('alert').textContent).toMatch(/can’t be fetched/)
+    expect(screen.getByText('What else is here')).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Try again' }))
+    expect(screen.getByText('Bell four')).toBeTruthy()
+    expect(load).toHaveBeenCalledTimes(2)
   })
 })

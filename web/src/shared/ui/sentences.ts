@@ -20,6 +20,8 @@ export const say = {
   myAccount: 'My account',
   signOut: 'Sign out',
   close: 'Close',
+  partNotFetched: 'This part of the page can’t be fetched just now. What else is here stays as it is.',
+  tryAgain: 'Try again',
   notSavedYet: 'What you wrote here is not saved.',
   goOnWriting: 'Go on writing',
   leaveIt: 'Leave it unsaved',

@@ -1,9 +1,7 @@
 import { Radio } from 'antd'
 import type { View } from '../../shared/desk'
-import { WHERE_VIEWS, type WhereOf } from '../where'
+import { isWhere } from '../where'
 import { say } from './sentences'
-
-export const isWhere = (view: View): view is WhereOf => (WHERE_VIEWS as readonly string[]).includes(view)
 
 /** How the assignments are shown, or where and when they hold. */
 export function ViewSwitch({ view, onView }: { view: View; onView: (view: View) => void }) {

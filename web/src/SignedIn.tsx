@@ -1,0 +1,48 @@
+import { ConfigProvider } from 'antd'
+import { useMemo, type ReactNode } from 'react'
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
+// Before the router: whoever would go back in the browser is asked first, see there.
+import './shared/ui/useBackAsks'
+import { themeFor, useLight } from './shared/theme'
+import { later } from './shared/ui'
+import { Loading } from './Loading'
+import { say } from './sentences'
+
+const CaseloadPage = later(async () => (await import('./features/caseload')).CaseloadPage, <Loading />)
+const DeskPage = later(async () => (await import('./features/desk')).DeskPage, <Loading />)
+const KindsPage = later(async () => (await import('./features/kinds')).KindsPage, <Loading />)
+const ServicePage = later(async () => (await import('./features/service')).ServicePage, <Loading />)
+
+// What the address leads to comes while the rest is drawn.
+const { pathname } = window.location
+if (pathname === '/') CaseloadPage.begin()
+else if (pathname.startsWith('/clients/')) DeskPage.begin()
+
+function InColours({ children }: { children: ReactNode }) {
+  const light = useLight()
+  const theme = useMemo(() => themeFor(light), [light])
+  return (
+    <ConfigProvider theme={theme} button={{ autoInsertSpace: false }} renderEmpty={() => say.nothingFits}>
+      {children}
+    </ConfigProvider>
+  )
+}
+
+/** All pages but the way in. */
+export function SignedIn() {
+  return (
+    <InColours>
+      <BrowserRouter>
+        <Routes>
+          <Route path="/" element={<CaseloadPage />} />
+          <Route path="/kinds" element={<KindsPage />} />
+          <Route path="/kinds/:kind" element={<KindsPage />} />
+          <Route path="/service" element={<ServicePage />} />
+          <Route path="/clients/:client" element={<DeskPage />} />
+          <Route path="/clients/:client/:step" element={<DeskPage />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </BrowserRouter>
+    </InColours>
+  )
+}

@@ -1,0 +1,1 @@
+export { Dragging } from './Dragging'

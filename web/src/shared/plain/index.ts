@@ -1,0 +1,3 @@
+export { PasswordInput, PlainInput } from './PlainInput'
+export { PlainButton } from './PlainButton'
+export { Waiting } from './Waiting'

@@ -1,0 +1,7 @@
+/** What this part of the page says, ready to be put into another language. */
+export const say = {
+  show: 'Show',
+  hide: 'Hide',
+  showPassword: 'Show the password',
+  waiting: 'One moment …',
+}

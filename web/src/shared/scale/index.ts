@@ -1,0 +1,1 @@
+export { linear, type Linear } from './linear'
