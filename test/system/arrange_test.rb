@@ -135,7 +135,7 @@ module Kippen
     def test_settings_of_a_host_and_a_device
       demo("ottoline")
       open_step("devices")
-      click_button "Settings of Mouse"
+      more_of("Mouse", "Settings")
       fill_in "Lines a wheel step", with: "1"
       press(:enter)
       saved(2)
@@ -156,7 +156,7 @@ module Kippen
     def test_a_device_back_to_how_it_came
       demo("ottoline")
       open_step("devices")
-      click_button "Mouse back to how it came"
+      more_of("Mouse", "Back to how it came")
       within("ul[aria-label='What goes']") { assert_text "Mouse, Forward side button, tap: no longer Next page." }
       assert_accessible
       go("Put Mouse back")

@@ -144,6 +144,7 @@ module Kippen
 
     # Noted by somebody, it is the next thing to do wherever one is, until it is charged.
     def test_a_low_battery_is_the_next_thing
+      more_of("Remote", "Note its battery or cell")
       pick "low", from: "Battery or cell of Remote"
       saved(3)
       card("Remote") { assert_text "noted by Demo specialist" }

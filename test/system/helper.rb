@@ -131,6 +131,12 @@ module Kippen
       end
     end
 
+    # What stands in the menu of a device.
+    def more_of(device, item)
+      click_button "More of #{device}"
+      find("[role=menuitem]", text: item).click
+    end
+
     def lane(&) = within("[data-button='#{EDGE}']", &)
 
     def bench(&) = within("section[aria-label='Bench']", &)

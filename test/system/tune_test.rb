@@ -94,7 +94,7 @@ module Kippen
       assert_accessible
       apply
       assert_operator page.evaluate_script("window.clicks"), :<=, 12
-      assert_operator Float(find("p", text: "come out as meant").find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=,
+      assert_operator Float(find("h3", text: "come out as meant").find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=,
                       40
       assert_equal %w[click double_click drag rest], DATABASE[:trials].distinct.select_map(:intended).sort
     end
@@ -103,7 +103,7 @@ module Kippen
       with_mouse(Tuning::Stories::WORN, %w[click double_click click rest])
       assert_operator share_of("today's"), :<, 75
       assert_operator share_of("fitted"), :>=, 95
-      assert_equal "100 %", row_of("fitted").find("td:nth-of-type(4)").text[/\d+ %/]
+      assert_equal "100 %", full_row_of("fitted").find("td:nth-of-type(4)").text[/\d+ %/]
       apply
       found = timing.timing(timing.button("mouse/left"))
       assert_operator [found.gap_bridge_us, found.bounce_guard_us].max, :>=, 14_000
@@ -112,8 +112,8 @@ module Kippen
 
     def test_dragging_is_kept_across_drop_outs
       with_mouse(Tuning::Stories::WEAK, %w[click double_click drag rest])
-      assert_operator row_of("today's").find("td:nth-of-type(5)").text.to_i, :<, 60
-      assert_operator row_of("fitted").find("td:nth-of-type(5)").text.to_i, :>=, 90
+      assert_operator full_row_of("today's").find("td:nth-of-type(5)").text.to_i, :<, 60
+      assert_operator full_row_of("fitted").find("td:nth-of-type(5)").text.to_i, :>=, 90
       apply
       assert_operator timing.timing(timing.button("mouse/left")).gap_bridge_us, :>=, 25_000
     end
@@ -151,7 +151,7 @@ module Kippen
       prompts { assert_text "Next press 1" }
       prompts { click_button "It counts after all" }
       prompts { click_button "Enough for today" }
-      click_button(text: "Go on where it was")
+      click_button "Go on where it was"
       prompts { assert_text "Next press 2" }
     end
 

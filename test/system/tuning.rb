@@ -116,7 +116,14 @@ module Kippen
       # In another browser.
       def there(&) = Capybara.using_session(:joined, &)
 
-      def row_of(name) = find("tr", text: /\A#{name}/)
+      def row_of(name) = find("tr", text: /\A#{name}/, match: :first)
+
+      # Of the timings compared in full.
+      def full_row_of(name)
+        find("summary", text: "All timings compared").click unless page.has_selector?("details[open] caption", wait: 0)
+        find("details[open] tr", text: /\A#{name}/)
+      end
+
       def share_of(name) = row_of(name).find("td:nth-of-type(2)").text.to_i
       def timing = Server::Store::Revisions.new(SystemTest::DATABASE).head(@client).fitting
     end

@@ -9,7 +9,8 @@ import {
   wasHere,
   type SignedIn as Account,
 } from './shared/session'
-import { later, useFocusKept } from './shared/ui'
+import { useFocusOwner } from './shared/focus'
+import { later } from './shared/ui'
 import { Loading } from './Loading'
 import styles from './app.module.css'
 import { say } from './sentences'
@@ -73,7 +74,7 @@ function NoRoom() {
 }
 
 export function App() {
-  useFocusKept()
+  useFocusOwner()
   return (
     <>
       <NoRoom />

@@ -35,7 +35,7 @@ export function useTiles(client: string, onHistory: (views: BenchView[]) => void
       for (const tile of news) {
         told.current.add(tile.key)
         const main = tile.results[0]
-        announce(`${tile.button_name}: ${tileWords(tile)}${main?.wait ? `, ${main.wait}` : ''}`)
+        announce(`${tile.button_name}: ${tileWords(tile)}${main?.wait ? `, ${main.wait}` : ''}`, 'press')
       }
     },
     [announce],

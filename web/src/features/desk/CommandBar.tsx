@@ -49,6 +49,8 @@ export function CommandBar({ desk, commands, go, onClose }: Props) {
       else ask(leads)
       return
     }
+    // It gives the focus back before anything else takes it: what opens now returns it to there.
+    dialog.current?.close()
     onClose()
     if (leads.to === 'command') commands[leads.id]?.()
     else if (leads.to === 'page') leave(() => void navigate(leads.path))

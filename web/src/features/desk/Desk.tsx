@@ -4,7 +4,7 @@ import { alongTo, type DeskNow, type StepDefinition } from '../../shared/desk'
 import { SavingProvider } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { useTitle } from '../../shared/ui'
-import { chosenOf, NotPutOn, spotName, type LeftOver } from '../assign'
+import { NotPutOn, type LeftOver } from '../assign'
 import { Bench, BenchProvider, useDown } from '../bench'
 import { ConfirmBar } from '../confirm'
 import { ScreenPane } from '../screens'
@@ -30,7 +30,6 @@ export function Desk({ desk, step }: { desk: DeskData; step: StepDefinition }) {
   usePaneKeys()
   useRestComes()
   useTitle(`${step.name}, ${desk.name}`)
-  useFocusReturns(now)
   const close = useClose(now)
   const { View, Below = Nothing } = step
   return (
@@ -102,16 +101,4 @@ function ShowsPressed({ now }: { now: DeskNow }) {
     if (down) show.current?.(down.split(' '))
   }, [down])
   return null
-}
-
-/** When the sheet closes, the focus goes back to the gesture it was about, whatever stands there now. */
-function useFocusReturns({ devices, sheet }: DeskNow) {
-  const last = useRef<string>(undefined)
-  const chosen = chosenOf(devices, sheet)
-  const spot = chosen && spotName(chosen.button.ref, chosen.gesture)
-  useEffect(() => {
-    if (!spot && last.current && document.activeElement === document.body)
-      document.querySelector<HTMLElement>(`[data-spot="${last.current}"]`)?.focus()
-    last.current = spot
-  }, [spot])
 }

@@ -6,7 +6,8 @@ import { useMayChange } from '../../shared/session'
 import { Nothing } from '../../shared/ui'
 import { FindView } from '../find'
 import { AppsPart } from './AppsPart'
-import { DeviceCard } from './DeviceCard'
+import { DeviceRow } from './DeviceRow'
+import { NextStep } from './NextStep'
 import { TakenOut } from './TakenOut'
 import styles from './devices.module.css'
 import { say } from './sentences'
@@ -62,6 +63,7 @@ export function DevicesStep({ desk, shown, onSheet, onAssign, view, onView }: Pr
       )}
       {view === 'together' && answer.data && (
         <>
+          <NextStep devices={devices} />
           {desk.hosts
             .filter((host) => host.id !== '')
             .map((host) => (
@@ -128,8 +130,9 @@ function HostPart(props: {
       </div>
       {host.devices.length === 0 && <p className={styles.quiet}>{say.noDeviceYet}</p>}
       {devices.map((device) => (
-        <DeviceCard
-          key={device.id}
+        <DeviceRow
+          // Shown alone it is unfolded, whatever it was before.
+          key={`${device.id} ${String(alone)}`}
           desk={desk}
           device={device}
           all={all}

@@ -1,5 +1,18 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  oneButton: '1 button',
+  moreOf: (name: string) => `More of ${name}`,
+  ready: 'ready',
+  noteBattery: 'Note its battery or cell',
+  cellIsLow: 'Its battery or cell is low.',
+  nextStep: 'What comes next',
+  nextStepOf: (device: string, step: string) => `Next: ${device}. ${step}`,
+  stepsInAll: (count: number) =>
+    count === 1 ? 'It is the only step left.' : `${String(count)} steps are left in all.`,
+  listen: 'Listen',
+  teachIt: 'Press it now',
+  itIsDone: 'It is done',
+  doneSaid: 'done',
   stepName: 'Devices',
   toStep: 'To Devices',
   nextButtons: 'Next: what each button does',
@@ -170,7 +183,8 @@ export const say = {
   backHowCameWithName: (name: string) => `${name} back to how it came`,
   copyMirrorAlone: 'Copy or mirror',
   takenOutCanBrought: (name: string) => `${name} is taken out; it can be brought back.`,
-  gettingReadyAllDone: 'Getting ready: all done',
+  gettingReady: (state: string) => `Getting ready: ${state}`,
+  allDone: 'all done',
   buttons: (count: string) => `${count} buttons`,
   holds: (place: string, name: string) => `${place} holds ${name}`,
   empty: (place: string) => `${place} is empty`,
@@ -241,6 +255,6 @@ export const say = {
   changedHereTooMirrored: ': what is changed there is changed here too, mirrored.',
   isMounted: (how: string) => `mounting: ${how}`,
   hasPosture: (posture: string) => `posture: ${posture}`,
-  oneStepToGo: 'Getting ready: one step to go',
-  stepsToGo: (count: string) => `Getting ready: ${count} steps to go`,
+  oneStepToGo: 'one step to go',
+  stepsToGo: (count: string) => `${count} steps to go`,
 }

@@ -71,7 +71,7 @@ export function JoinedPage({ token, host, onLeave }: Props) {
       asked.add(source)
       const name = await nameOfSource(token, source).catch(() => source)
       setNames((all) => ({ ...all, [source]: name }))
-      announce(name)
+      announce(name, 'press')
     }
     const within = (target: EventTarget | null) =>
       target instanceof Node && patch.current !== null && patch.current.contains(target)

@@ -1,7 +1,7 @@
 import type { Ref } from 'react'
 import type { Stretch } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
-import type { Scales } from './scale'
+import type { Scales, StretchScale } from './scale'
 import type { StripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
 import { say } from './sentences'
@@ -11,8 +11,12 @@ const TITLES: Record<Stretch, string> = { held: say.heldForMs, apart: say.thenLe
 /** So much room a figure needs beside the next. */
 const FIGURE_PX = 48
 
+/** As many round figures as have room: each needs as much free beside it as it is wide. */
+const figures = (scale: StretchScale, width: number | undefined): number[] =>
+  width === undefined ? [] : scale.ticks(Math.max(1, Math.floor(width / FIGURE_PX / 2)))
+
 /** The scale that all lanes share, in milliseconds, and what the shapes of gestures stand for. */
-export function Axis(props: { scales: Scales; widths: StripWidths; ref?: Ref<HTMLDivElement> }) {
+export function Axis(props: { scales: Scales; widths: StripWidths | undefined; ref?: Ref<HTMLDivElement> }) {
   const { scales, widths, ref } = props
   return (
     <div className={styles.axis} aria-hidden="true" ref={ref}>
@@ -36,7 +40,7 @@ export function Axis(props: { scales: Scales; widths: StripWidths; ref?: Ref<HTM
             )}
           </p>
           <div className={styles.ticks}>
-            {scales[stretch].ticks(Math.max(2, Math.floor(widths[stretch] / FIGURE_PX / 2))).map((ms) => (
+            {figures(scales[stretch], widths?.[stretch]).map((ms) => (
               <span key={ms} style={{ insetInlineStart: `${String(scales[stretch].percent(ms))}%` }}>
                 {ms}
               </span>

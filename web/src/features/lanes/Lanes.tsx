@@ -5,8 +5,9 @@ import type { Desk, Device, Lane, LanesAnswer } from '../../shared/api'
 import type { InHand } from '../../shared/desk'
 import { useActions, useChange, useFreePlaces, useLanes, type Spot } from '../../shared/fitting'
 import { Dragging } from '../../shared/dragging'
+import { owner } from '../../shared/focus'
 import { useMayChange } from '../../shared/session'
-import { later } from '../../shared/ui'
+import { later, useStable } from '../../shared/ui'
 import { spotName, useBeginWith, type Carried, type Chosen } from '../assign'
 import { Axis } from './Axis'
 import { DeviceLanes } from './DeviceLanes'
@@ -14,11 +15,10 @@ import { freeBySpot, HandContext, type Given, type Hand } from './hand'
 import { HandBar } from './HandBar'
 import { LaneRow } from './LaneRow'
 import { carryTo, placeOf } from './picking'
-import { scalesFor } from './scale'
+import { stretchScale, widestOf, type Scales } from './scale'
 import { SpotPicker } from './SpotPicker'
 import { FREE, useLaneKeys } from './useLaneKeys'
 import { useRoving } from './useRoving'
-import { useSpotFocus } from './useSpotFocus'
 import { useStripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
 import { say } from './sentences'
@@ -56,7 +56,7 @@ const canBeGiven = (lane: Lane) =>
 function useHand(inHand: InHand | undefined, spot: Spot, all: Lane[] | undefined, shown: Lane[] | undefined) {
   const wanted = inHand?.of === 'chip' ? undefined : inHand
   const { data } = useFreePlaces(wanted, spot)
-  const actions = useActions()
+  const actions = useActions(inHand?.of === 'action')
   return useMemo((): Hand | undefined => {
     if (inHand?.of === 'chip') return carriedOf(inHand, all)
     if (!inHand || !data) return undefined
@@ -94,6 +94,15 @@ function grouped({ lanes, heads }: LanesAnswer, devices: Device[]) {
   return devices.map(of).filter((group) => group.lanes.length > 0)
 }
 
+/** The same for as long as they are as wide: every lane hangs on them. */
+function useScales(groups: ReturnType<typeof grouped> | undefined): Scales {
+  const { held, apart } = useMemo(
+    () => widestOf(groups?.flatMap(({ lanes, boundaries }) => [...lanes, { boundaries }]) ?? []),
+    [groups],
+  )
+  return useMemo(() => ({ held: stretchScale(held), apart: stretchScale(apart) }), [held, apart])
+}
+
 /** What each button does: as lanes to scale, or the same as a plain table. */
 export function Lanes(props: Props) {
   const { desk, devices, spot, onSpot, chosen, onChoose, onRename, onArrange } = props
@@ -104,23 +113,17 @@ export function Lanes(props: Props) {
   const answer = useLanes(desk.id, spot)
   const groups = useMemo(() => answer.data && grouped(answer.data, devices), [answer.data, devices])
   const lanes = useMemo(() => groups?.flatMap((group) => group.lanes), [groups])
-  const scales = useMemo(
-    () => scalesFor(groups?.flatMap(({ lanes, boundaries }) => [...lanes, { boundaries }]) ?? []),
-    [groups],
-  )
+  const scales = useScales(groups)
   const { widths, ref: axisRef } = useStripWidths()
 
-  const focusRef = useSpotFocus(lanes)
   const roving = useRoving()
-  const put = useCallback(
-    async (what: Carried, to: Chosen) => {
-      focusRef.current = spotName(to.button.ref, to.gesture)
-      const made = carryTo(what, spot, to.button.ref, to.gesture)
-      if (await change(made, what.copy ? say.isCopied(what.name) : say.isMoved(what.name), { tell: true }))
-        onHandEmpty(inHand)
-    },
-    [change, spot, inHand, onHandEmpty, focusRef],
-  )
+  const put = async (what: Carried, to: Chosen) => {
+    const made = carryTo(what, spot, to.button.ref, to.gesture)
+    if (await change(made, what.copy ? say.isCopied(what.name) : say.isMoved(what.name), { tell: true })) {
+      onHandEmpty(inHand)
+      owner.expect(spotName(to.button.ref, to.gesture))
+    }
+  }
   // Chips may be dragged to another gesture; with Ctrl they are copied. Keys do the same: see useLaneKeys.
   const take = (name: string) => {
     const chip = mayChange && placeOf(lanes ?? [], name)?.chip
@@ -134,36 +137,31 @@ export function Lanes(props: Props) {
   const given = hand?.of === 'given' ? hand : undefined
   const carried = hand?.of === 'chip' ? hand : undefined
   const beginWith = useBeginWith(desk.id, spot)
-  const give = useCallback(
-    async (given: Given, to: Chosen) => {
-      if (given.asking) {
-        beginWith({ ...to, action: given.asking })
-        onHandEmpty(inHand)
-        onChoose(to)
-        return
-      }
-      const name = spotName(to.button.ref, to.gesture)
-      focusRef.current = name
-      const made = {
-        kind: 'assign' as const,
-        button: to.button.ref,
-        gesture: to.gesture,
-        action: given.action,
-        ...spot,
-      }
-      if (await change(made, say.putWithFullName(to.button.full_name, given.name), { tell: true }))
-        onHandEmpty(inHand)
-    },
-    [change, spot, inHand, onHandEmpty, focusRef, beginWith, onChoose],
-  )
-  const choose = useCallback(
-    (next: Chosen) => {
-      if (carried) void put(carried, next)
-      else if (given?.free.has(spotName(next.button.ref, next.gesture))) void give(given, next)
-      else onChoose(next)
-    },
-    [carried, put, given, give, onChoose],
-  )
+  const give = async (given: Given, to: Chosen) => {
+    if (given.asking) {
+      beginWith({ ...to, action: given.asking })
+      onHandEmpty(inHand)
+      onChoose(to)
+      return
+    }
+    const made = {
+      kind: 'assign' as const,
+      button: to.button.ref,
+      gesture: to.gesture,
+      action: given.action,
+      ...spot,
+    }
+    if (await change(made, say.putWithFullName(to.button.full_name, given.name), { tell: true })) {
+      onHandEmpty(inHand)
+      owner.expect(spotName(to.button.ref, to.gesture))
+    }
+  }
+  const choose = useStable((next: Chosen) => {
+    if (carried) void put(carried, next)
+    else if (given?.free.has(spotName(next.button.ref, next.gesture))) void give(given, next)
+    else onChoose(next)
+  })
+  const onButton = useStable(onRename)
   const pick = useCallback(
     (ref: string) =>
       setPicked((all = []) => (all.includes(ref) ? all.filter((one) => one !== ref) : [...all, ref])),
@@ -226,13 +224,7 @@ export function Lanes(props: Props) {
       {lanes?.length === 0 && <p className={styles.none}>{say.noButtonYet}</p>}
       {lanes && lanes.length > 0 && (
         // eslint-disable-next-line jsx-a11y/no-static-element-interactions -- the keys of the buttons in it
-        <div
-          ref={roving}
-          onKeyDown={onKeyDown}
-          onFocus={({ target }) => {
-            focusRef.current = target.dataset['spot']
-          }}
-        >
+        <div ref={roving} onKeyDown={onKeyDown}>
           {view === 'table' ? (
             <LanesTable lanes={lanes} onChoose={choose} picked={picked} onPick={pick} />
           ) : (
@@ -240,36 +232,37 @@ export function Lanes(props: Props) {
               <Dragging take={take} drop={drop}>
                 <div className={styles.lanes}>
                   <Axis scales={scales} widths={widths} ref={axisRef} />
-                  {groups?.map(({ device, boundaries, lanes: own }) => (
-                    <DeviceLanes
-                      key={device.id}
-                      client={desk.id}
-                      spot={spot}
-                      device={device}
-                      boundaries={boundaries}
-                      scales={scales}
-                      widths={widths}
-                    >
-                      {(moving) =>
-                        own.map((lane) => (
-                          <LaneRow
-                            key={lane.button.ref}
-                            client={desk.id}
-                            spot={spot}
-                            lane={lane}
-                            moving={moving.get(lane.button.ref)}
-                            scales={scales}
-                            widths={widths}
-                            chosen={chosen?.button.ref === lane.button.ref ? chosen.gesture : undefined}
-                            picked={picked?.includes(lane.button.ref)}
-                            onPick={pick}
-                            onChoose={choose}
-                            onButton={onRename}
-                          />
-                        ))
-                      }
-                    </DeviceLanes>
-                  ))}
+                  {widths &&
+                    groups?.map(({ device, boundaries, lanes: own }) => (
+                      <DeviceLanes
+                        key={device.id}
+                        client={desk.id}
+                        spot={spot}
+                        device={device}
+                        boundaries={boundaries}
+                        scales={scales}
+                        widths={widths}
+                      >
+                        {(moving) =>
+                          own.map((lane) => (
+                            <LaneRow
+                              key={lane.button.ref}
+                              client={desk.id}
+                              spot={spot}
+                              lane={lane}
+                              moving={moving.get(lane.button.ref)}
+                              scales={scales}
+                              widths={widths}
+                              chosen={chosen?.button.ref === lane.button.ref ? chosen.gesture : undefined}
+                              picked={picked?.includes(lane.button.ref)}
+                              onPick={pick}
+                              onChoose={choose}
+                              onButton={onButton}
+                            />
+                          ))
+                        }
+                      </DeviceLanes>
+                    ))}
                 </div>
               </Dragging>
             </HandContext.Provider>

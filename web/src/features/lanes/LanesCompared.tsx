@@ -50,32 +50,33 @@ export function LanesCompared({ desk, spot, compared, onClose }: Props) {
       <LookOnly value={true}>
         <div className={styles.lanes}>
           {pairs.length > 0 && <Axis scales={scales} widths={widths} ref={ref} />}
-          {pairs.map(({ ref, name, one, other }) => (
-            <section key={ref} className={styles.compared} aria-label={name}>
-              <h3>{name}</h3>
-              {[
-                { number: compared.from, lane: one },
-                { number: compared.to, lane: other },
-              ].map(({ number, lane }) => (
-                <div key={number}>
-                  {lane ? (
-                    <LaneRow
-                      client={desk.id}
-                      spot={spot}
-                      lane={lane}
-                      label={say.revision(String(number))}
-                      scales={scales}
-                      widths={widths}
-                      chosen={undefined}
-                      onChoose={nothing}
-                    />
-                  ) : (
-                    <p>{say.revisionNotThere(String(number))}</p>
-                  )}
-                </div>
-              ))}
-            </section>
-          ))}
+          {widths &&
+            pairs.map(({ ref, name, one, other }) => (
+              <section key={ref} className={styles.compared} aria-label={name}>
+                <h3>{name}</h3>
+                {[
+                  { number: compared.from, lane: one },
+                  { number: compared.to, lane: other },
+                ].map(({ number, lane }) => (
+                  <div key={number}>
+                    {lane ? (
+                      <LaneRow
+                        client={desk.id}
+                        spot={spot}
+                        lane={lane}
+                        label={say.revision(String(number))}
+                        scales={scales}
+                        widths={widths}
+                        chosen={undefined}
+                        onChoose={nothing}
+                      />
+                    ) : (
+                      <p>{say.revisionNotThere(String(number))}</p>
+                    )}
+                  </div>
+                ))}
+              </section>
+            ))}
         </div>
       </LookOnly>
     </section>

@@ -29,7 +29,7 @@ export function stretchScale(maxMs: number): StretchScale {
 }
 
 /** Wide enough for every boundary of the lanes and heads, with room behind it. */
-export function scalesFor(lanes: Pick<Lane, 'boundaries'>[]): Scales {
+export function widestOf(lanes: Pick<Lane, 'boundaries'>[]): Record<Stretch, number> {
   const widest = (stretch: Stretch) => {
     const values = lanes.flatMap((lane) =>
       lane.boundaries.filter((one) => one.stretch === stretch).map((one) => one.value_ms),
@@ -37,7 +37,12 @@ export function scalesFor(lanes: Pick<Lane, 'boundaries'>[]): Scales {
     const needed = Math.max(0, ...values) * ROOM[stretch]
     return Math.max(LEAST_MS[stretch], Math.ceil(needed / 100) * 100)
   }
-  return { held: stretchScale(widest('held')), apart: stretchScale(widest('apart')) }
+  return { held: widest('held'), apart: widest('apart') }
+}
+
+export function scalesFor(lanes: Pick<Lane, 'boundaries'>[]): Scales {
+  const { held, apart } = widestOf(lanes)
+  return { held: stretchScale(held), apart: stretchScale(apart) }
 }
 
 /** In which row each tag stands: the first in which it is clear of those before it. */

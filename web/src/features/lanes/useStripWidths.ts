@@ -5,26 +5,38 @@ import { forgetWidths } from './text'
 export type StripWidths = Record<Stretch, number>
 
 /** Where nothing is laid out. */
-const NOT_YET: StripWidths = { held: 520, apart: 320 }
+const NOT_LAID_OUT: StripWidths = { held: 520, apart: 320 }
 
-/** How wide both stretches are drawn; all lanes have the same, so it is measured once, at the scale. */
-export function useStripWidths(): { widths: StripWidths; ref: (node: HTMLElement | null) => void } {
+/**
+ * How wide both stretches are drawn; all lanes have the same, so it is measured once, at the scale; undefined until that is
+ * drawn: two hundred lanes drawn for nothing would be slow.
+ */
+export function useStripWidths(): {
+  widths: StripWidths | undefined
+  ref: (node: HTMLElement | null) => void
+} {
   const [node, ref] = useState<HTMLElement | null>(null)
-  const [widths, setWidths] = useState(NOT_YET)
+  const [widths, setWidths] = useState<StripWidths>()
   useEffect(() => {
-    if (!node || typeof ResizeObserver === 'undefined') return
+    if (!node) return undefined
     const measure = () => {
       const of = (stretch: Stretch) =>
         Math.floor(node.querySelector(`[data-stretch=${stretch}]`)?.getBoundingClientRect().width ?? 0)
       const next = { held: of('held'), apart: of('apart') }
-      if (next.held > 0) setWidths((now) => (now.held === next.held && now.apart === next.apart ? now : next))
+      setWidths((now) => {
+        if (next.held === 0) return now ?? NOT_LAID_OUT
+        return now?.held === next.held && now.apart === next.apart ? now : next
+      })
+    }
+    // What is measured before the font is there is wrong.
+    const begin = () => {
+      forgetWidths()
+      measure()
+      observer.observe(node)
     }
     const observer = new ResizeObserver(measure)
-    observer.observe(node)
-    void document.fonts.ready.then(() => {
-      forgetWidths()
-      setWidths((now) => ({ ...now }))
-    })
+    if (document.fonts?.status === 'loading') void document.fonts.ready.then(begin)
+    else begin()
     return () => observer.disconnect()
   }, [node])
   return { widths, ref }

@@ -91,42 +91,46 @@ export function AskCard(props: Props) {
   )
 }
 
-/** Asks once more, as it was asked last. */
+/** Goes on with what was broken off, or asks once more, as it was asked last. */
 export function AskAnew(props: Props) {
+  const { desk, last } = props
   const { begin } = useAsking(props)
+  const goOn = useStepping(desk.id, last?.id ?? '')
   if (!useMayChange()) return null
   return (
     <>
+      {last?.way === 'prompts' && last.whose === 'client' && (
+        <Button
+          loading={goOn.busy}
+          aria-label={say.goOnWith(whenOf(last.began_at), String(last.counted))}
+          onClick={() => void goOn.step({ do: 'open' })}
+        >
+          {say.goOn}
+        </Button>
+      )}
       <Button loading={begin.busy} onClick={() => void begin.run('prompts', 'client')}>
         {say.askAnother}
       </Button>
-      <Faults refused={begin.refused} />
+      <Faults refused={begin.refused ?? goOn.refused} />
     </>
   )
 }
 
-/** Goes on with what was broken off, asks for others, or comes to presses in another way. */
+/** Asks for other gestures, or comes to presses in another way. */
 export function OtherWays(props: Props) {
-  const { desk, last } = props
   const mayChange = useMayChange()
   const { begin, choice } = useAsking(props)
-  const goOn = useStepping(desk.id, last?.id ?? '')
   if (!mayChange) return <p className={styles.quiet}>{say.viewerOnly}</p>
   return (
     <>
       <div className={styles.row}>
-        {last?.way === 'prompts' && last.whose === 'client' && (
-          <Button loading={goOn.busy} onClick={() => void goOn.step({ do: 'open' })}>
-            {say.goOnWith(whenOf(last.began_at), String(last.counted))}
-          </Button>
-        )}
         <Button loading={begin.busy} onClick={() => void begin.run('prompts', 'client')}>
           {say.askOtherwise}
         </Button>
         {choice}
       </div>
       <Ways {...props} begin={begin} />
-      <Faults refused={begin.refused ?? goOn.refused} />
+      <Faults refused={begin.refused} />
     </>
   )
 }

@@ -80,7 +80,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   }, [mode.kind, free])
   const numberNow = prompt?.number
   useEffect(() => {
-    if (numberNow) announce(say.trialKept(String(numberNow)))
+    if (numberNow) announce(say.trialKept(String(numberNow)), 'press')
   }, [numberNow, announce])
 
   return (
@@ -140,6 +140,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
           prompt && (
             <div data-hears-primary>
               <BigPrompt
+                number={prompt.number}
                 intended={prompt.intended}
                 words={prompt.words}
                 wants={prompt.wants}

@@ -2,7 +2,8 @@ import { useEffect, useState } from 'react'
 import styles from './cues.module.css'
 import { watchCues } from './giveCue'
 
-const SHOWN_MS = 1600
+/** So long it takes to see that there is something, and then to read each of its letters, slowly. */
+export const readMs = (words: string): number => 1200 + 70 * words.length
 
 /** The cue that is to be seen, large, for as long as it takes to read it. */
 export function CueBanner() {
@@ -10,7 +11,7 @@ export function CueBanner() {
   useEffect(() => watchCues((words) => setCue((last) => ({ words, count: (last?.count ?? 0) + 1 }))), [])
   useEffect(() => {
     if (!cue) return undefined
-    const timer = setTimeout(() => setCue(undefined), SHOWN_MS)
+    const timer = setTimeout(() => setCue(undefined), readMs(cue.words))
     return () => clearTimeout(timer)
   }, [cue])
   // It is spoken by the bench, which tells what happened.

@@ -72,19 +72,23 @@ export function useLanesAlong(client: string, held: Along | undefined) {
   })
 }
 
-function useCatalogue() {
+/** wanted – it is large, and asked for only where something is chosen from it */
+function useCatalogue(wanted = true) {
   const { client } = useSaving()
   return useQuery({
     queryKey: keys.actions(client, useRevision()),
+    enabled: wanted,
     queryFn: () => must(api.GET('/api/clients/{client}/actions', { params: { path: { client } } })),
     staleTime: Infinity,
     placeholderData: (before) => before,
   }).data
 }
 
-export function useActions() {
-  return useCatalogue()?.actions ?? []
+export function useActions(wanted = true) {
+  return useCatalogue(wanted)?.actions ?? NO_ACTIONS
 }
+
+const NO_ACTIONS: CatalogueAction[] = []
 
 const foundBy = (client: string, revision: number, words: string) => ({
   queryKey: keys.foundActions(client, revision, words),

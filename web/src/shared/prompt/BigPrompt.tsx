@@ -15,6 +15,8 @@ const SHAPES: Record<Intended, string> = {
 }
 
 interface Props {
+  /** Which one it is: the same words again are asked again. */
+  number: number
   intended: Intended
   words: string
   /** How many presses are asked for, and have come. */
@@ -25,7 +27,7 @@ interface Props {
 }
 
 /** What the client is asked to press, to be read from across the room; and the press as it grows. No figures, no judgement. */
-export function BigPrompt({ intended, words, wants, presses, down, paused }: Props) {
+export function BigPrompt({ number, intended, words, wants, presses, down, paused }: Props) {
   const answered = wants > 0 && presses >= wants && !down
   return (
     <div className={styles.prompt} data-down={down} data-paused={paused}>
@@ -33,7 +35,7 @@ export function BigPrompt({ intended, words, wants, presses, down, paused }: Pro
         {SHAPES[intended]}
       </span>
       <strong className={styles.words} aria-live="assertive">
-        {paused ? say.resting : words}
+        <span key={number}>{paused ? say.resting : words}</span>
       </strong>
       <span className={styles.dots} aria-hidden="true">
         {Array.from({ length: wants }, (_, index) => (

@@ -1,33 +1,59 @@
-import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react'
+import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from 'react'
 
-/** What is said within so much of each other is said as one. */
-const TOGETHER_MS = 400
+/** What comes often, and of which only the newest matters: it takes the place of one that was not spoken yet. */
+export type Passing = 'press' | 'move'
 
-const Announce = createContext<(words: string) => void>(() => undefined)
+/** A sentence is spoken at about fifteen letters a second, after a moment. */
+const READ_MS = (words: string) => Math.min(6000, 400 + words.length * 65)
 
-/** Says something to a screen reader, politely. */
-export function useAnnounce(): (words: string) => void {
+const Announce = createContext<(words: string, passing?: Passing) => void>(() => undefined)
+
+/** Says something to a screen reader, politely; passing – see there. */
+export function useAnnounce() {
   return useContext(Announce)
 }
 
+interface Said {
+  id: number
+  words: string
+  passing: Passing | undefined
+}
+
+/** With something more to say: after all that waits, or in place of one that it passes. */
+export function queued(waiting: readonly Said[], next: Said): Said[] {
+  return [...waiting.filter((one) => one.passing === undefined || one.passing !== next.passing), next]
+}
+
+/** One thing is said after the other, each for as long as it takes to be spoken. */
 export function Announcer({ children }: { children: ReactNode }) {
-  const [said, setSaid] = useState({ words: '', times: 0, atMs: 0 })
-  const say = useCallback((words: string) => {
-    const atMs = performance.now()
-    // What follows at once would otherwise take its place before it was spoken.
-    setSaid((last) => ({
-      words: atMs - last.atMs < TOGETHER_MS ? `${last.words} ${words}` : words,
-      times: last.times + 1,
-      atMs,
-    }))
+  const [queue, setQueue] = useState<{ count: number; now: Said | undefined; waiting: readonly Said[] }>({
+    count: 0,
+    now: undefined,
+    waiting: [],
+  })
+  const say = useCallback((words: string, passing?: Passing) => {
+    setQueue(({ count, now, waiting }) => {
+      const next = { id: count, words, passing }
+      return now
+        ? { count: count + 1, now, waiting: queued(waiting, next) }
+        : { count: count + 1, now: next, waiting }
+    })
   }, [])
-  const value = useMemo(() => say, [say])
+  const { now } = queue
+  useEffect(() => {
+    if (!now) return undefined
+    const timer = setTimeout(
+      () => setQueue(({ count, waiting: [next, ...waiting] }) => ({ count, now: next, waiting })),
+      READ_MS(now.words),
+    )
+    return () => clearTimeout(timer)
+  }, [now])
   return (
-    <Announce.Provider value={value}>
+    <Announce.Provider value={say}>
       {children}
-      <div role="status" aria-live="polite" className="seen-by-readers-only">
-        {/* The same words twice are said twice: the text differs by an invisible space. */}
-        {said.words + (said.times % 2 === 1 ? '\u00a0' : '')}
+      {/* Each is an element of its own: the same words again are something new. */}
+      <div role="status" aria-live="polite" aria-atomic="false" className="seen-by-readers-only">
+        {now && <p key={now.id}>{now.words}</p>}
       </div>
     </Announce.Provider>
   )

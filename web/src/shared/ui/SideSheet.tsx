@@ -1,5 +1,6 @@
 import { Button } from 'antd'
 import { useCallback, useEffect, useId, useRef, type ReactNode } from 'react'
+import { useTakesFocus } from '../focus'
 import styles from './ui.module.css'
 import { say } from './sentences'
 import { useUnsaved } from './unsaved'
@@ -47,15 +48,7 @@ export function SideSheet(props: {
     if (ask(onClose)) onClose()
   }, [ask, onClose])
   useEscape(close)
-  useEffect(() => {
-    const before = document.activeElement
-    heading.current?.focus()
-    return () => {
-      // Unless something that must be heeded at once has taken it meanwhile.
-      const free = document.activeElement === document.body
-      if (free && before instanceof HTMLElement && before.isConnected) before.focus()
-    }
-  }, [])
+  useTakesFocus(heading)
   return (
     <aside
       ref={sheet}

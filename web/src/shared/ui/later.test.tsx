@@ -36,11 +36,10 @@ describe('later', () => {
         <Later name="four" />
       </>,
     )
-    await act(() => Promise.resolve())
-    expect(screen.getByRole('alert').textContent).toMatch(/can’t be fetched/)
+    expect((await screen.findByRole('alert')).textContent).toMatch(/can’t be fetched/)
     expect(screen.getByText('What else is here')).toBeTruthy()
     await userEvent.click(screen.getByRole('button', { name: 'Try again' }))
-    expect(screen.getByText('Bell four')).toBeTruthy()
+    expect(await screen.findByText('Bell four')).toBeTruthy()
     expect(load).toHaveBeenCalledTimes(2)
   })
 })

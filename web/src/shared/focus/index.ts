@@ -1,0 +1,3 @@
+export { owner } from './owner'
+export { useFocusOwner } from './useFocusOwner'
+export { useTakesFocus } from './useTakesFocus'
