@@ -170,11 +170,13 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
         <GesturePicker gesture={gesture} onGesture={(next) => step({ do: 'gesture', gesture: next })} />
       </div>
       <Cautions cautions={also.length > 0 ? [] : cautions} />
-      <label className={styles.search} htmlFor="find-action">
-        {say.findAction}
-      </label>
+      <div className={styles.search}>
+        <label htmlFor="find-action">{say.findAction}</label>{' '}
+        <small id="find-enter">{say.enterChooses}</small>
+      </div>
       <Input
         id="find-action"
+        aria-describedby="find-enter"
         ref={(input) => {
           search.current = input?.input ?? null
         }}

@@ -1,5 +1,6 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  enterChooses: 'Enter chooses, again puts it on',
   step: (number: number) => `Step ${String(number)}`,
   stepEarlier: (number: number) => `Do step ${String(number)} earlier`,
   stepOut: (number: number) => `Take out step ${String(number)}`,

@@ -18,6 +18,7 @@ import { isOfNoStep, NOTICES } from './steps'
 import { Trail } from './Trail'
 import styles from './desk.module.css'
 import { useClose, useDeskNow } from './useDeskNow'
+import { useHeadingFocus } from './useHeadingFocus'
 import { usePaneKeys } from './usePaneKeys'
 import { useRestComes } from './useRestComes'
 
@@ -28,6 +29,7 @@ export function Desk({ desk, step }: { desk: DeskData; step: StepDefinition }) {
   const [finding, setFinding] = useState(false)
   const mayChange = useMayChange()
   usePaneKeys()
+  useHeadingFocus(step.id)
   useRestComes()
   useTitle(`${step.name}, ${desk.name}`)
   const close = useClose(now)

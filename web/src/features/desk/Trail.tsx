@@ -3,30 +3,18 @@ import { useEffect, useRef, useState } from 'react'
 import { Link, NavLink } from 'react-router'
 import type { Desk } from '../../shared/api'
 import { keysOf, type StepDefinition } from '../../shared/desk'
-import { useSavingState, type QueueState } from '../../shared/fitting'
+import { useSavingState } from '../../shared/fitting'
 import { useAccount, useMayChange } from '../../shared/session'
 import { useAnnounce } from '../../shared/ui'
 import { useSteps } from '../history'
+import { stateOf, stateWords } from './saveState'
 import { STEPS } from './steps'
 import styles from './desk.module.css'
 import { say } from './sentences'
 
 const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
 
-type SaveState = 'saved' | 'saving' | 'failed'
-
-/** “Saved” is said only when nothing is on its way and nothing was refused. */
-function stateOf({ sending, refused }: QueueState): SaveState {
-  if (refused.length > 0) return 'failed'
-  return sending > 0 ? 'saving' : 'saved'
-}
-
-const wordsOf = (state: SaveState, refused: number) =>
-  ({
-    saved: 'saved',
-    saving: 'saving …',
-    failed: refused === 1 ? say.yourChangeNotSaved : say.changesNotSaved(String(refused)),
-  })[state]
+const DAY = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' })
 
 function OpenCount({ count }: { count: number }) {
   if (count === 0) return null
@@ -68,7 +56,8 @@ export function Trail(props: {
         <span aria-hidden="true">‹ </span>
         {say.clientsAlone}
       </Link>
-      <div className={styles.who}>
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what is too long for its line is whole on focus */}
+      <div className={styles.who} tabIndex={0} title={`${desk.name}, ${desk.about}`}>
         <h1>{desk.name}</h1>
         <p>{desk.about}</p>
       </div>
@@ -108,8 +97,9 @@ export function Trail(props: {
         </div>
       )}
       <button type="button" className={styles.revision} data-save={state} onClick={onHistory}>
-        <strong>{say.revision(String(desk.revision.number), wordsOf(state, saving.refused.length))}</strong>
+        <strong>{say.revision(String(desk.revision.number), stateWords(saving))}</strong>
         <span>
+          <span className={styles.onPaper}>{DAY.format(new Date(desk.revision.created_at))} </span>
           {TIME.format(new Date(desk.revision.created_at))}
           {author !== me && `, ${author}`}
         </span>

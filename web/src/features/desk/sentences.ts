@@ -1,5 +1,7 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  saved: 'saved',
+  saving: 'saving …',
   firstDevices: 'Add the devices they can work',
   unreadable: (numbers: string, count: number) =>
     count === 1

@@ -1,5 +1,4 @@
 import { api, must, Refused, type Message } from '../../shared/api'
-import { say } from './sentences'
 
 const KEY = 'kippen.joined'
 
@@ -10,7 +9,7 @@ export const kept = {
   forget: () => localStorage.removeItem(KEY),
 }
 
-const headers = (token: string) => ({ Authorization: say.bearer(token) })
+const headers = (token: string) => ({ Authorization: `Bearer ${token}` })
 
 /** The host's name, or undefined where the join has ended. */
 export async function stillJoined(token: string): Promise<string | undefined> {

@@ -15,7 +15,6 @@ export const say = {
   keysHeardAnywhereFinger: 'Keys are heard anywhere, finger, pen and wheel on the large patch.',
   thisPageCameWithout:
     'This page came without https: here a browser hides gamepads and whatever looks like one. Their buttons can only be heard on the machine that Kippen runs on.',
-  bearer: (token: string) => `Bearer ${token}`,
   down: 'down',
   up: 'up',
 }

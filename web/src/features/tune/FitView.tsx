@@ -65,8 +65,8 @@ function Found({ fit, result, stale, tuned, onTuned, prices, price }: FoundProps
   return (
     <>
       <div className={styles.found}>
+        <Figure result={result} stale={stale} />
         <div className={styles.left}>
-          <Figure result={result} stale={stale} />
           <TrialLanes
             fit={fit}
             result={result}
@@ -83,16 +83,16 @@ function Found({ fit, result, stale, tuned, onTuned, prices, price }: FoundProps
           />
           <ComparedLines rows={rows} offered={fit.offered} names={names} />
         </div>
-        <div className={styles.right}>
-          <ApplyBar
-            fit={fit}
-            result={result}
-            moved={moved}
-            scope={tuned.scope}
-            onScope={(scope) => onTuned({ scope })}
-            onBack={() => onTuned({ moved: undefined })}
-            disabled={stale}
-          />
+        <ApplyBar
+          fit={fit}
+          result={result}
+          moved={moved}
+          scope={tuned.scope}
+          onScope={(scope) => onTuned({ scope })}
+          onBack={() => onTuned({ moved: undefined })}
+          disabled={stale}
+        />
+        <div className={styles.side}>
           <PriceSlider prices={prices} price={price} onPrice={(next) => onTuned({ price: next })} />
           <PaysList pays={moved && judged ? judged.pays : result.pays} />
           {trial !== undefined ? (

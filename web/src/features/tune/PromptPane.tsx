@@ -9,6 +9,7 @@ import { LastTrial } from './LastTrial'
 import { useStepping, type Step } from './queries'
 import { say } from './sentences'
 import { TouchBars } from './TouchBars'
+import { useDone } from './useDone'
 import { useFree } from './useFree'
 import { useHandAnswers } from './useHandAnswers'
 import styles from './tune.module.css'
@@ -36,20 +37,9 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   const { mode, bindings } = useBench()
   const down = useDown(button ? [button.ref] : []).length > 0
   const { prompt, heard } = sitting
-  const sent = useRef(-1)
   const { step: take, refused } = useStepping(desk.id, sitting.id)
-  const [tried, setTried] = useState(0)
   const step = (body: Step) => void take(body)
-  const done = (number: number, seen: number) => {
-    // What had no answer is not asked again by itself while it is on its way.
-    if (sent.current === number) return
-    sent.current = number
-    // A server that is away for a while is asked again; nothing of the answer is lost meanwhile.
-    void take({ do: 'done', prompt: number, seen }).then((ok) => {
-      sent.current = -1
-      if (!ok) setTried((count) => count + 1)
-    })
-  }
+  const { done, tried } = useDone(take)
   // Somebody said “Next”: what is still on its way of the answer is waited for, not them.
   const [saidNext, setSaidNext] = useState<number>()
   const asked = prompt && {

@@ -121,7 +121,7 @@ function Details(props: { where: Where; list: Shortlist | undefined; onClose: ()
               aria-label={say.removeLineOf(index + 1)}
               onClick={() => setLines(lines.filter((one) => one !== line))}
             >
-              {say.removeLine}
+              ✕
             </Button>
           </fieldset>
         ))}

@@ -127,7 +127,6 @@ export const say = {
   addLine: 'Add a line',
   upOf: (name: string) => `${name}: one up`,
   downOf: (name: string) => `${name}: one down`,
-  removeLine: 'Take away',
   removeLineOf: (number: number) => `Take away line ${String(number)}`,
   moved: (name: string, place: number) => `${name} is line ${String(place)} now.`,
   openedBy: 'Opened by',

@@ -65,6 +65,39 @@ describe('the queue for saving', () => {
     ])
   })
 
+  it('sends the next only once the one before was answered', async () => {
+    const answers: (() => void)[] = []
+    const sent: string[] = []
+    const made = new SaveQueue(async (one): Promise<Saved> => {
+      sent.push(nameOf(one))
+      await new Promise<void>((is) => answers.push(is))
+      return { revision: revision(sent.length + 1), told: [] }
+    }, vi.fn())
+    const all = [made.save(order('a')), made.save(order('b'))]
+    await Promise.resolve()
+    await new Promise((is) => setTimeout(is))
+    expect(sent).toEqual(['a'])
+    answers[0]?.()
+    await all[0]
+    await new Promise((is) => setTimeout(is))
+    expect(sent).toEqual(['a', 'b'])
+    answers[1]?.()
+    await all[1]
+  })
+
+  it('is idle once nothing is on its way, and not before', async () => {
+    const { queue: made } = queue()
+    await made.idle()
+    const saving = made.save(order('a'))
+    let idle = false
+    void made.idle().then(() => (idle = true))
+    await Promise.resolve()
+    expect(idle).toBe(false)
+    await saving
+    await new Promise((is) => setTimeout(is))
+    expect(idle).toBe(true)
+  })
+
   it('keeps every refusal until somebody decides, whatever is saved after it', async () => {
     const { queue: made } = queue({ a: refused(422), b: refused(0) })
     await Promise.allSettled(['a', 'b', 'c'].map((name) => made.save(order(name))))

@@ -55,4 +55,35 @@ describe('send', () => {
     await expect(send('one', ORDER, () => 4)).rejects.toMatchObject({ status: 422, mayBeSaved: false })
     expect(asked).toEqual(['POST'])
   })
+
+  it('takes nothing back where somebody else saved in between', async () => {
+    const asked = serve(
+      () => json({ revision: revision(8, PAGE) }, 201),
+      [revision(7, 'another'), revision(6, PAGE)],
+    )
+    const undo = { made: { step: 'undo' as const }, openedOn: 6, options: {} }
+    await expect(send('one', undo, () => 6)).rejects.toMatchObject({ status: 409 })
+    expect(asked).toEqual(['GET'])
+  })
+
+  it('takes back the revision that was shown, whichever is the newest by then: the server says no', async () => {
+    let body: unknown
+    vi.stubGlobal('fetch', async (request: Request) => {
+      body = await request.json()
+      return json({ type: 'about:blank', title: '', status: 409, detail: 'no' }, 409)
+    })
+    const undo = { made: { step: 'undo' as const, revision: 6 }, openedOn: 6, options: {} }
+    await expect(send('one', undo, () => 6)).rejects.toMatchObject({ status: 409 })
+    expect(body).toMatchObject({ step: 'undo', revision: 6 })
+  })
+
+  it('sends the fit that it rests on', async () => {
+    let body: unknown
+    vi.stubGlobal('fetch', async (request: Request) => {
+      body = await request.json()
+      return json({ revision: revision(7, PAGE), told: [] }, 201)
+    })
+    await send('one', { ...ORDER, options: { fit: 'f1', note: 'fitted' } }, () => 4)
+    expect(body).toMatchObject({ fit: 'f1', note: 'fitted', opened_on: 4, page: PAGE })
+  })
 })

@@ -1,7 +1,16 @@
-import { QueryClient } from '@tanstack/react-query'
-import { describe, expect, it } from 'vitest'
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { renderHook } from '@testing-library/react'
+import { createElement, type ReactNode } from 'react'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { Session } from '../api'
-import { askedAnew, endsSoon, nameOfAccount, type SignedIn } from './session'
+import {
+  askedAnew,
+  endsSoon,
+  nameOfAccount,
+  useSessionChanged,
+  useSessionGoesOn,
+  type SignedIn,
+} from './session'
 
 const MIN = 60_000
 const NOON = Date.parse('2030-05-04T12:00:00Z')
@@ -58,5 +67,45 @@ describe('who is there after signing in', () => {
     late(nobody)
     await before.catch(() => undefined)
     expect(queries.getQueryData(KEY)).toBe(back)
+  })
+})
+
+describe('what was shown', () => {
+  const marit = {
+    email: 'm@reedbank.example',
+    service: 'Reedbank',
+    demo: false,
+    name: 'Marit',
+    role: 'lead',
+  } as SignedIn
+  const wilmot = { ...marit, email: 'w@reedbank.example', name: 'Wilmot' } as SignedIn
+  const DESK = ['desk', 'one']
+
+  afterEach(() => vi.unstubAllGlobals())
+
+  /** The server knows this person by now; something of a client was shown before. */
+  function after<Hook>(now: SignedIn | null, hook: () => Hook) {
+    vi.stubGlobal('fetch', () => Promise.resolve(Response.json({ account: now, csrf: 'c' })))
+    const queries = new QueryClient()
+    queries.setQueryData(DESK, { name: 'Bram' })
+    const wrapper = ({ children }: { children: ReactNode }) =>
+      createElement(QueryClientProvider, { client: queries }, children)
+    return { queries, does: renderHook(hook, { wrapper }).result.current }
+  }
+
+  it('is gone once somebody signs in or out', async () => {
+    const { queries, does } = after(wilmot, useSessionChanged)
+    await does()
+    expect(queries.getQueryData(DESK)).toBeUndefined()
+  })
+
+  it('stays for the same person after their session ended by itself, and for nobody else', async () => {
+    const same = after(marit, useSessionGoesOn)
+    await same.does(marit)
+    expect(same.queries.getQueryData(DESK)).toEqual({ name: 'Bram' })
+    expect(same.queries.getQueryState(DESK)?.isInvalidated).toBe(true)
+    const another = after(wilmot, useSessionGoesOn)
+    await another.does(marit)
+    expect(another.queries.getQueryData(DESK)).toBeUndefined()
   })
 })
