@@ -3,6 +3,7 @@ import { useMemo, type ReactNode } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 // Before the router: whoever would go back in the browser is asked first, see there.
 import './shared/ui/useBackAsks'
+import { kindsPage } from './features/kinds'
 import { themeFor, useLight } from './shared/theme'
 import { later } from './shared/ui'
 import { Loading } from './Loading'
@@ -10,7 +11,7 @@ import { say } from './sentences'
 
 const CaseloadPage = later(async () => (await import('./features/caseload')).CaseloadPage, <Loading />)
 const DeskPage = later(async () => (await import('./features/desk')).DeskPage, <Loading />)
-const KindsPage = later(async () => (await import('./features/kinds')).KindsPage, <Loading />)
+const KindsPage = kindsPage(<Loading />)
 const ServicePage = later(async () => (await import('./features/service')).ServicePage, <Loading />)
 
 // What the address leads to comes while the rest is drawn.

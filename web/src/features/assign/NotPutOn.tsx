@@ -1,7 +1,7 @@
-import { Alert, Button } from 'antd'
+import { Button } from 'antd'
 import type { Change } from '../../shared/api'
 import { useSaving } from '../../shared/fitting'
-import { useAnnounce } from '../../shared/ui'
+import { useAnnounce, Notice } from '../../shared/ui'
 import { useLeftOver, type LeftOver } from './leftOver'
 import styles from './assign.module.css'
 import { say } from './sentences'
@@ -21,7 +21,7 @@ export function NotPutOn({ client, onOpen }: { client: string; onOpen: (one: Lef
       .catch(() => undefined)
   }
   return all.map((one) => (
-    <Alert
+    <Notice
       key={[...one.buttons, one.spot.place, one.spot.mode].join(' ')}
       type="info"
       className={styles.notPutOn}

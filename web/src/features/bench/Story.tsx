@@ -1,6 +1,6 @@
 import { useMayChange } from '../../shared/session'
-import { KeepPress } from './KeepPress'
 import type { ShownTile } from './tiles'
+import { KeepPress } from './lazy'
 import styles from './bench.module.css'
 import { say } from './sentences'
 

@@ -1,7 +1,7 @@
-import { Alert, Button } from 'antd'
+import { Button } from 'antd'
 import type { Desk } from '../../shared/api'
 import { useChange, useSaving, useSavingState, type Refusal } from '../../shared/fitting'
-import { BothSides } from '../../shared/ui'
+import { BothSides, Notice } from '../../shared/ui'
 import styles from './desk.module.css'
 import { say } from './sentences'
 
@@ -28,7 +28,7 @@ function NotSaved({ desk, refusal }: { desk: Desk; refusal: Refusal }) {
   const again = () => void queue.again(refusal.id, newest?.number ?? desk.revision.number)
   const step = 'step' in refusal.order.made
   return (
-    <Alert
+    <Notice
       type={newest ? 'warning' : 'error'}
       title={
         newest
@@ -56,7 +56,7 @@ function Done() {
   if (!done) return null
   const { number } = done.revision
   return (
-    <Alert
+    <Notice
       type="info"
       title={done.told.join(' ')}
       action={

@@ -1,5 +1,5 @@
-import { Alert } from 'antd'
 import type { Desk } from '../../shared/api'
+import { Notice } from '../../shared/ui'
 import { say } from './sentences'
 
 /** What was saved later and can’t be opened: what is shown instead, and that nothing of it is lost. */
@@ -7,7 +7,7 @@ export function Unreadable({ desk }: { desk: Desk }) {
   if (desk.unreadable.length === 0) return null
   const numbers = [...desk.unreadable].sort((one, other) => one - other).join(', ')
   return (
-    <Alert
+    <Notice
       type="warning"
       role="status"
       title={say.unreadable(numbers, desk.unreadable.length)}

@@ -1,3 +1,3 @@
 export { CarriesFields, type Carried } from './CarriesFields'
-export { KindsPage } from './KindsPage'
+export { kindsPage } from './lazy'
 export { documentOf, keep, useAsked, useServiceHosts, useServiceKinds } from './queries'

@@ -37,14 +37,20 @@ const EMPTY_PX = 52
 export const emptyWidth = (free: string | undefined): number =>
   free === undefined ? EMPTY_PX : Math.min(MOST_PX, EMPTY_PX + widthOf(free, 'note') + 12)
 
-/** How wide a chip is drawn, for all its words to be read. */
-export function chipWidth(chip: Chip, lane: Lane, free: string | undefined): number {
-  const words = Math.max(
-    free === undefined ? 0 : widthOf(say.putHere(free), 'note'),
-    widthOf(`${SHAPES[chip.gesture]} ${chip.name}`, 'name'),
-    widthOf(noteOf(chip, lane), 'note'),
-  )
-  return Math.min(MOST_PX, words) + AROUND_PX
+/** The longest of some words: narrower it would be broken. */
+const longest = (words: string, font: 'name' | 'note') =>
+  Math.max(...words.split(' ').map((word) => widthOf(word, font)))
+
+/**
+ * How wide a chip is drawn, for all its words to be read: in one line, where there is room for that before the boundary
+ * that ends its stretch; else in several. room – px up to there
+ */
+export function chipWidth(chip: Chip, lane: Lane, free: string | undefined, room: number): number {
+  const name = `${SHAPES[chip.gesture]} ${chip.name}`
+  const note = free === undefined ? noteOf(chip, lane) : say.putHere(free)
+  const whole = Math.min(MOST_PX, Math.max(widthOf(name, 'name'), widthOf(note, 'note'))) + AROUND_PX
+  const least = Math.max(longest(name, 'name'), longest(note, 'note')) + AROUND_PX
+  return Math.max(least, Math.min(whole, room))
 }
 
 interface Props {

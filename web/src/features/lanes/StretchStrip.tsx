@@ -8,7 +8,7 @@ import { ChipButton, chipWidth, emptyWidth, EmptyButton } from './ChipButton'
 import { HandContext } from './hand'
 import { GrowingPress } from './GrowingPress'
 import { gestureOf } from './picking'
-import { placed, type Item } from './placing'
+import { GAP_PX, placed, type Item } from './placing'
 import type { StretchScale } from './scale'
 import styles from './lanes.module.css'
 
@@ -61,18 +61,21 @@ export const StretchStrip = memo(function StretchStrip(props: Props) {
   const regions = lane.regions.filter((region) => region.stretch === stretch)
   const px = (ms: number) => (scale.percent(ms) / 100) * width
   // Where a filter has swallowed the region, what stands there is shown in what swallowed it.
-  const beginOf = (gesture: LaneGesture) => {
-    const region =
-      regions.find(({ kind }) => kind === REGION_OF[gesture]) ??
-      regions.find(({ kind }) => kind === 'ignored') ??
-      regions[0]
-    return px((region?.from_us ?? 0) / 1000)
+  const regionOf = (gesture: LaneGesture) =>
+    regions.find(({ kind }) => kind === REGION_OF[gesture]) ??
+    regions.find(({ kind }) => kind === 'ignored') ??
+    regions[0]
+  const beginOf = (gesture: LaneGesture) => px((regionOf(gesture)?.from_us ?? 0) / 1000)
+  /** Up to the boundary that ends it. */
+  const roomOf = (gesture: LaneGesture) => {
+    const end = regionOf(gesture)?.to_us ?? null
+    return (end === null ? width : px(end / 1000)) - beginOf(gesture) - 2 * GAP_PX
   }
   const standing: (Item & { chip?: Lane['chips'][number]; empty?: Lane['empties'][number] })[] = [
     ...lane.chips.map((chip) => ({
       chip,
       at: beginOf(chip.gesture),
-      width: chipWidth(chip, lane, freeAt(gestureOf(chip))),
+      width: chipWidth(chip, lane, freeAt(gestureOf(chip)), roomOf(chip.gesture)),
     })),
     ...lane.empties.map((empty) => ({
       empty,

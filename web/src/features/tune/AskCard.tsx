@@ -1,4 +1,4 @@
-import { Button, Checkbox } from 'antd'
+import { Button } from 'antd'
 import { useCallback, useState } from 'react'
 import {
   api,
@@ -9,7 +9,7 @@ import {
   type SittingSummary,
 } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
-import { Faults, useTask } from '../../shared/ui'
+import { Faults, Tick, useTask } from '../../shared/ui'
 import { Folded } from './Folded'
 import { useSittingTaken, useStepping } from './queries'
 import { whenOf } from './PressesField'
@@ -55,9 +55,9 @@ function useAsking({ desk, button, offered, last }: Props) {
     <fieldset className={styles.offered}>
       <legend>{say.whatIsAsked}</legend>
       {sort.map((one) => (
-        <Checkbox key={one} checked={asked.includes(one)} onChange={() => toggle(one)}>
+        <Tick key={one} checked={asked.includes(one)} onTick={() => toggle(one)}>
           {INTENDED[one]}
-        </Checkbox>
+        </Tick>
       ))}
     </fieldset>
   )

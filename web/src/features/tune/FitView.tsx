@@ -2,20 +2,13 @@ import type { Fit, FitResult, SettingName, TimingValues } from '../../shared/api
 import type { Tuned } from '../../shared/desk'
 import { ApplyBar } from './ApplyBar'
 import { ComparedLines } from './ComparedLines'
-import { ComparedTable } from './ComparedTable'
-import { Confusion } from './Confusion'
 import { Figure } from './Figure'
-import { Folded } from './Folded'
+import { FitBelow, TrialStory } from './lazy'
 import { Going } from './Going'
-import { HowFound } from './HowFound'
-import { Levels } from './Levels'
 import { PaysList } from './PaysList'
-import { PressTable } from './PressTable'
 import { PriceSlider } from './PriceSlider'
 import { useJudged } from './queries'
-import { say } from './sentences'
 import { TrialLanes } from './TrialLanes'
-import { TrialStory } from './TrialStory'
 import { ValuePanel } from './ValuePanel'
 import styles from './tune.module.css'
 
@@ -112,15 +105,16 @@ function Found({ fit, result, stale, tuned, onTuned, prices, price }: FoundProps
           )}
         </div>
       </div>
-      {result.trials.some((one) => one.levels.length > 0) && (
-        <Levels result={result} timing={timing} state={shown.state} />
-      )}
-      <HowFound result={result} stale={stale} alone={tuned.alone} onAlone={(alone) => onTuned({ alone })} />
-      <Folded title={say.moreTimings}>
-        <ComparedTable rows={rows} offered={fit.offered} names={names} />
-      </Folded>
-      <Confusion confusion={result.confusion} />
-      <PressTable result={result} state={shown.state} onTrial={show} />
+      <FitBelow
+        result={result}
+        offered={fit.offered}
+        rows={rows}
+        timing={timing}
+        state={shown.state}
+        stale={stale}
+        tuned={tuned}
+        onTuned={onTuned}
+      />
     </>
   )
 }

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { Button, Progress } from 'antd'
+import { Button } from 'antd'
 import { useCallback } from 'react'
 import { allOf, keys, api, must, type Fit } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
@@ -34,7 +34,7 @@ export function Going({ client, fit }: { client: string; fit: Fit }) {
   return (
     <div className={styles.going}>
       <p role="status">{words}</p>
-      <Progress percent={share} showInfo={false} aria-label={words} />
+      <progress max={100} value={share} aria-label={words} />
       {mayChange && (
         <Button loading={end.busy} onClick={() => void end.run()}>
           {say.giveUp}

@@ -39,7 +39,7 @@ export function TrialMarks({ sort, stretch, result, scale, state, turned, trial,
           aria-pressed={trial === number}
           style={{
             insetInlineStart: `${String(scale.percent(ms))}%`,
-            top: `${String(6 + ((index * 5) % 15))}px`,
+            top: `${String(3 + ((index * 5) % 11))}px`,
           }}
           aria-label={say.mark(
             INTENDED[sort] ?? sort,

@@ -1,6 +1,7 @@
-import { Checkbox, Select } from 'antd'
+import { Select } from 'antd'
 import type { FitSetting, SettingName } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
+import { Tick } from '../../shared/ui'
 import { NAMES, say, valueWords } from './sentences'
 import { Sweep } from './Sweep'
 import styles from './tune.module.css'
@@ -43,12 +44,9 @@ export function ValuePanel({ settings, chosen, value, count, onChoose, held, onH
         <p className={styles.quiet}>{say.nothingDepends}</p>
       )}
       {mayChange && !chosen.fixed && (
-        <Checkbox
-          checked={held}
-          onChange={({ target }) => onHold(target.checked ? Number(value) : undefined)}
-        >
+        <Tick checked={held} onTick={(hold) => onHold(hold ? Number(value) : undefined)}>
           {say.holdIt(valueWords(chosen.name, value))}
-        </Checkbox>
+        </Tick>
       )}
     </section>
   )

@@ -1,7 +1,8 @@
-import { Button, Input, type InputRef } from 'antd'
+import { Button } from 'antd'
 import { useRef, useState } from 'react'
 import type { CatalogueAction, WantFacts } from '../../shared/api'
 import { useChange, useFoundActions, useLikeliest } from '../../shared/fitting'
+import { PlainInput } from '../../shared/plain'
 import { Field, FormOf } from '../../shared/ui'
 import { ActionField, choose, meant, type ActionChoice } from '../assign'
 import { ImportanceField, TimesField, WrongField } from './fields'
@@ -22,7 +23,7 @@ const EMPTY = {
 export function NewWant() {
   const [given, setGiven] = useState(EMPTY)
   const [chosen, setChosen] = useState<ActionChoice>()
-  const field = useRef<InputRef>(null)
+  const field = useRef<HTMLInputElement>(null)
   const { change, refused } = useChange()
   const found = useFoundActions(given.what)
   const likeliest = useLikeliest()
@@ -49,7 +50,7 @@ export function NewWant() {
   return (
     <FormOf className={styles.new} aria-label={say.newWant} onSubmit={onSubmit} refused={refused}>
       <Field label={say.whatDoTheyWant} at="what">
-        <Input
+        <PlainInput
           ref={field}
           required
           maxLength={120}

@@ -1,7 +1,7 @@
-import { Alert } from 'antd'
 import type { Desk } from '../../shared/api'
 import { Fixes } from '../../shared/findings'
 import { useWhere } from '../../shared/fitting'
+import { Notice } from '../../shared/ui'
 import styles from './where.module.css'
 
 /** Modes that can’t be left again, told for as long as there are any; nothing is asked where there is no mode. */
@@ -16,7 +16,7 @@ function Found({ client }: { client: string }) {
   return (
     <div className={styles.noWayBack}>
       {found.map((one) => (
-        <Alert key={one.what} type="error" showIcon title={one.what} action={<Fixes finding={one} />} />
+        <Notice key={one.what} type="error" title={one.what} action={<Fixes finding={one} />} />
       ))}
     </div>
   )

@@ -49,6 +49,8 @@ function nearest({ path, spot }: WayBack): HTMLElement | undefined {
  */
 class Owner {
   private last: WayBack | undefined
+  /** The way back to where it was before something opened that is closed now. */
+  private back: WayBack | undefined
   /** A place that shall have it, once it is there; until when, by the clock of the page. */
   private expected: { spot: string; until: number } | undefined
 
@@ -59,6 +61,7 @@ class Owner {
   /** Whoever points elsewhere wants it elsewhere. */
   readonly onPointer = () => {
     this.last = undefined
+    this.back = undefined
     this.expected = undefined
   }
 
@@ -66,7 +69,9 @@ class Owner {
   readonly look = () => {
     if (this.expected && this.come(this.expected.spot)) this.expected = undefined
     if (this.expected && performance.now() > this.expected.until) this.expected = undefined
-    if (document.activeElement === document.body && this.last) give(nearest(this.last))
+    const way = this.back ?? this.last
+    if (document.activeElement === document.body && way) give(nearest(way))
+    if (document.activeElement !== document.body) this.back = undefined
   }
 
   /** The way back to where it is now. */
@@ -75,9 +80,10 @@ class Owner {
     return activeElement && activeElement !== document.body ? wayTo(activeElement) : this.last
   }
 
-  /** Back to where it was, unless something that must be heeded at once has taken it meanwhile. */
+  /** Back to where it was, once what is being closed is gone; unless something else has taken it by then. */
   goBack(way: WayBack | undefined): void {
-    if (document.activeElement === document.body && way) give(nearest(way))
+    this.back = way
+    setTimeout(this.look)
   }
 
   /** To a place in the lanes: now, or once what is being saved has put something there. */
