@@ -5,6 +5,8 @@ export default defineConfig({
   plugins: [react()],
   server: { proxy: { '/api': 'http://127.0.0.1:4310' } },
   build: {
+    // For scripts/weigh.mjs.
+    manifest: true,
     chunkSizeWarningLimit: 1200,
     // None of these parts of the component library does anything by being loaded, though they don't say so.
     rolldownOptions: {

@@ -73,21 +73,21 @@ module Kippen
       end
 
       def places
-        count = @fitting.assignments.map(&:place).tally
+        assigned = @fitting.assignments.group_by(&:place)
         @fitting.places.map do |place|
           { "id" => place.id, "name" => Words.place(@fitting, place.id), "app" => place.app,
             "app_name" => @catalogue.app(place.app), "part" => place.part,
-            "off" => place.off, "off_from_afar" => place.off_from_afar, "assigned" => count.fetch(place.id, 0),
+            "off" => place.off, "off_from_afar" => place.off_from_afar, "assigned" => in_words(assigned[place.id]),
             "known" => known(place) }
         end
       end
 
       def modes
         ways = @fitting.modes.empty? ? {} : in_time(:walks) { |deadline| ways(deadline) }.to_h
-        count = @fitting.assignments.map(&:mode).tally
+        assigned = @fitting.assignments.group_by(&:mode)
         @fitting.modes.map do |mode|
           { "id" => mode.id, "name" => Words.mode(@fitting, mode.id), "otherwise" => mode.otherwise, "counting" => mode.counting,
-            "assigned" => count.fetch(mode.id, 0), "shortlist" => mode.shortlist, "counts" => counts(mode) }
+            "assigned" => in_words(assigned[mode.id]), "shortlist" => mode.shortlist, "counts" => counts(mode) }
             .merge(ways.fetch(mode.id, NO_WAYS))
         end
       end
@@ -117,6 +117,18 @@ module Kippen
         held = on.select { |one| one.held_mode == mode.id }.map { |one| button_name(one.button) }.uniq
         inside = on.select { |one| one.mode == mode.id && Changes::HoldAndCount::COUNTS.include?(one.gesture) }
         held.product(inside).map { |who, one| { "held" => who }.merge(counted(one)) }
+      end
+
+      # assignments – nil where there are none
+      def in_words(assignments) = assignments.to_a.map { |one| assignment(one) }
+
+      # What is assigned, in words; the place and the mode where they are not the usual ones.
+      def assignment(one)
+        { "button_name" => button_name(one.button), "gesture" => one.gesture,
+          "gesture_name" => Words::GESTURES.fetch(one.gesture), "off" => one.off,
+          "place" => (Words.place(@fitting, one.place) unless one.place == Fitting::EVERYWHERE),
+          "mode" => (Words.mode(@fitting, one.mode) unless one.mode == Fitting::BASE),
+          "name" => @catalogue.name(one.action, @fitting.button(one.button).builtin) }
       end
 
       def counted(one)

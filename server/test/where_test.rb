@@ -21,8 +21,10 @@ module Kippen
       assert_equal 201, status, answer
       save("assign", button: EDGE, gesture: "tap", action: MARK, place: "packetry-the-list")
       place = where["places"].last
-      assert_equal ["packetry-the-list", "Packetry: The list", "packetry", "the-list", false, 1],
-                   place.values_at("id", "name", "app", "part", "off", "assigned")
+      assert_equal ["packetry-the-list", "Packetry: The list", "packetry", "the-list", false],
+                   place.values_at("id", "name", "app", "part", "off")
+      assert_equal([["Pocket phone, Edge key", "tap", false, "Mark the packet"]],
+                   place["assigned"].map { |one| one.values_at("button_name", "gesture", "off", "name") })
       why = ask("/api/clients/#{@client}/answers", "button" => EDGE, "place" => place["id"])["answers"].first
       assert_equal ["tap", "Mark the packet", ["Looked for, in this order: as usual in Packetry: The list has one."]],
                    why.values_at("gesture", "name", "why")

@@ -175,7 +175,7 @@ module Kippen
       open_client("Sunniva Harcastle", "Assign")
       find("label", text: "Where", exact_text: true).click
       find("label", text: "Modes", exact_text: true).click
-      assert_text "Reading, until changed"
+      assert_text "until changed"
       picture "modes"
       visit "/clients/#{@client}/assign?place=tidebook"
       bench { click_button "Their screen" }

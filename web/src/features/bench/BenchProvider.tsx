@@ -25,6 +25,7 @@ import { useClickedFree } from './useClickedFree'
 import { useListener } from './useListener'
 import { useListeningEnds } from './useListeningEnds'
 import { isOwn, nextDevice, nextOf, ownerOf, ownSources } from './binding'
+import { useRecognised } from './useRecognised'
 import { useTicksOff } from './useTicksOff'
 import { useTiles } from './useTiles'
 import { say } from './sentences'
@@ -170,6 +171,7 @@ export function BenchProvider({ client, buttons, notices, children }: Props) {
   }, [])
   const skip = useCallback((device = false) => setMode((now) => (device ? nextDevice(now) : nextOf(now))), [])
   const { bindTo, bindOwn, unbind } = useBindings(client, buttons, listener, setTrouble)
+  const recognised = useRecognised(buttons, bindings, bindOwn)
   const settle = useCallback(
     (instead: boolean) => {
       if (mode.kind !== 'binding' || !mode.known) return
@@ -207,6 +209,7 @@ export function BenchProvider({ client, buttons, notices, children }: Props) {
     comesBetween()
     if (mode.kind === 'finding') {
       setFound((all) => hearFound(all, heard))
+      void recognised(heard.source)
       sender.current?.hear(heard.source, heard)
       return
     }

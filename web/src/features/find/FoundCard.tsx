@@ -1,5 +1,5 @@
 import { Button } from 'antd'
-import { useEffect, useRef } from 'react'
+import { useEffect } from 'react'
 import type { Button as ButtonData, ButtonFacts, Desk, DeviceFacts, HeardSource } from '../../shared/api'
 import { useChange, useHeard } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
@@ -45,7 +45,7 @@ export function FoundCard(props: Props) {
   const { desk, devices, source, down, level, kind, elsewhere, large, onAssign, onCorrect } = props
   const mayChange = useMayChange()
   const heard = useHeard(desk.id, source).data
-  const { bindings, buttons, bindOwn } = useBench()
+  const { bindings } = useBench()
   const { change, busy } = useChange()
   const announce = useAnnounce()
   const all = devices.flatMap((device) => device.buttons)
@@ -58,17 +58,6 @@ export function FoundCard(props: Props) {
     .flatMap((host) => host.devices)
     .find((device) => device.id === button?.ref.split('/')[0])
   const words = heard && (bound?.full_name ?? verdict(heard))
-
-  // What was recognised is known from then on, and with it all that this browser hears of its device.
-  const recognised =
-    elsewhere || bindings.has(source) ? undefined : buttons.find((one) => one.ref === only?.button.ref)
-  const toldOnce = useRef(false)
-  useEffect(() => {
-    // Once: who takes it away again means it.
-    if (!recognised || toldOnce.current) return
-    toldOnce.current = true
-    bindOwn(source, recognised)
-  }, [recognised, source, bindOwn])
 
   useEffect(() => {
     if (large && heard && words) announce(`${heard.name}: ${words}`)

@@ -1,8 +1,8 @@
 import { Button } from 'antd'
-import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react'
+import { useCallback, useEffect, useLayoutEffect, useMemo, useState, type ReactNode } from 'react'
 import { Waiting } from '../../shared/plain'
 import type { Desk, Device, Lane, LanesAnswer } from '../../shared/api'
-import type { InHand } from '../../shared/desk'
+import { addressNow, type InHand } from '../../shared/desk'
 import { useActions, useChange, useFreePlaces, useLanes, type Spot } from '../../shared/fitting'
 import { Dragging } from '../../shared/dragging'
 import { owner } from '../../shared/focus'
@@ -117,10 +117,13 @@ export function Lanes(props: Props) {
   const { widths, ref: axisRef } = useStripWidths()
 
   const roving = useRoving()
+  // At once: whoever types on has no moment in which the keys go nowhere.
+  useLayoutEffect(() => owner.look(), [lanes])
   const put = async (what: Carried, to: Chosen) => {
+    const { hand: inHandThen } = addressNow()
     const made = carryTo(what, spot, to.button.ref, to.gesture)
     if (await change(made, what.copy ? say.isCopied(what.name) : say.isMoved(what.name), { tell: true })) {
-      onHandEmpty(inHand)
+      onHandEmpty(inHandThen)
       owner.expect(spotName(to.button.ref, to.gesture))
     }
   }
@@ -135,7 +138,11 @@ export function Lanes(props: Props) {
   }
   const hand = useHand(inHand, spot, answer.data?.lanes, lanes)
   const given = hand?.of === 'given' ? hand : undefined
-  const carried = hand?.of === 'chip' ? hand : undefined
+  // Who types fast has taken something in hand before that is drawn.
+  const carriedNow = () => {
+    const { hand: now } = addressNow()
+    return now?.of === 'chip' ? carriedOf(now, answer.data?.lanes) : undefined
+  }
   const beginWith = useBeginWith(desk.id, spot)
   const give = async (given: Given, to: Chosen) => {
     if (given.asking) {
@@ -157,6 +164,7 @@ export function Lanes(props: Props) {
     }
   }
   const choose = useStable((next: Chosen) => {
+    const carried = carriedNow()
     if (carried) void put(carried, next)
     else if (given?.free.has(spotName(next.button.ref, next.gesture))) void give(given, next)
     else onChoose(next)
@@ -170,7 +178,7 @@ export function Lanes(props: Props) {
   const onKeyDown = useLaneKeys({
     lanes: lanes ?? [],
     spot,
-    carried,
+    carriedNow,
     handFull: given !== undefined,
     onCarry: ({ button, gesture, copy }) => onHand({ of: 'chip', button: button.ref, gesture, copy }),
     onPut: put,

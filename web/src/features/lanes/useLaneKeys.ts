@@ -13,7 +13,7 @@ export const FREE = '[data-free="true"]'
 interface Props {
   lanes: Lane[]
   spot: Spot
-  carried: Carried | undefined
+  carriedNow: () => Carried | undefined
   /** Then arrows lead from one free place to the next. */
   handFull: boolean
   onCarry: (carried: Carried) => void
@@ -22,7 +22,7 @@ interface Props {
 }
 
 /** Keys in the lanes and the table: arrows move, Delete clears, F2 renames, Ctrl+X, C and V carry. */
-export function useLaneKeys({ lanes, spot, carried, handFull, onCarry, onPut, onRename }: Props) {
+export function useLaneKeys({ lanes, spot, carriedNow, handFull, onCarry, onPut, onRename }: Props) {
   const { change } = useChange()
   const mayChange = useMayChange()
 
@@ -33,9 +33,13 @@ export function useLaneKeys({ lanes, spot, carried, handFull, onCarry, onPut, on
     else if (command === 'clear' && own) clear(here, own)
     else if ((command === 'cut' || command === 'copy') && own)
       onCarry({ button: here.button, gesture: here.gesture, name: own.name, copy: command === 'copy' })
-    else if (command === 'paste' && carried) void onPut(carried, here)
+    else if (command === 'paste' && carriedNow()) putHere(here)
     else return false
     return true
+  }
+  const putHere = (here: Chosen) => {
+    const carried = carriedNow()
+    if (carried) void onPut(carried, here)
   }
   const clear = ({ button, gesture }: Chosen, chip: Chip) =>
     void change(

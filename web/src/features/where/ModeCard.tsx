@@ -3,6 +3,7 @@ import type { Mode, ModeWay } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
+import { Assigned } from './Assigned'
 import { Counts } from './Counts'
 import { say } from './sentences'
 import styles from './where.module.css'
@@ -17,12 +18,12 @@ export function ModeCard(props: {
   const { mode, onChange, onShow, onGive } = props
   const mayChange = useMayChange()
   return (
-    <li className={styles.card}>
+    <section className={styles.card} aria-label={mode.name}>
       <div className={styles.row}>
         <p>
           <strong>{mode.name}</strong>
           <small>
-            {[say.assigned(mode.assigned), say.saysOfTheRest(say.otherwiseWords[mode.otherwise])].join(' · ')}
+            {[howOf(mode), say.saysOfTheRest(say.otherwiseWords[mode.otherwise])].filter(Boolean).join(' · ')}
           </small>
         </p>
         <Button aria-label={say.showLanesOf(mode.name)} onClick={onShow}>
@@ -43,14 +44,10 @@ export function ModeCard(props: {
           </>
         )}
       </div>
-      {mode.ways_in.length === 0 ? (
-        <p className={styles.quiet}>{say.nothingTakesIt}</p>
-      ) : (
-        <Ways mode={mode} />
-      )}
+      <Assigned list={mode.assigned} besides="place" />
       {mode.counts.length > 0 && <Counts counts={mode.counts} />}
       {mode.counts.length > 0 && <HowItCounts mode={mode} />}
-    </li>
+    </section>
   )
 }
 
@@ -75,46 +72,55 @@ function HowItCounts({ mode }: { mode: Mode }) {
   )
 }
 
-/** From usual into the mode and out of it, drawn as it is read. */
-function Ways({ mode }: { mode: Mode }) {
-  const how = [...new Set(mode.ways_in.map((way) => way.how))].map((one) => say.how[one]).join(', ')
-  const from = named(mode.ways_in.map((way) => way.from))
+/** How it is taken: while it is held, until changed, for the next press. */
+const howOf = (mode: Mode): string =>
+  [...new Set(mode.ways_in.map((way) => way.how))].map((one) => say.how[one]).join(', ')
+
+/** The ways between how it usually is and a mode, or another mode: into it above, out of it below. */
+export function Ways({ mode }: { mode: Mode }) {
+  if (mode.ways_in.length === 0) return <p className={styles.quiet}>{say.nothingTakesIt}</p>
   const held = mode.ways_in.some((way) => way.how === 'held')
   const next = mode.ways_in.some((way) => way.how === 'latch')
   return (
-    <div className={styles.map}>
-      <span className={styles.state}>{from}</span>
-      <Arrow label={say.waysIn} ways={mode.ways_in} />
-      <span className={styles.state} data-on="true">
-        {mode.name}, {how}
-      </span>
+    <div className={styles.ways}>
+      <Arrow label={say.waysIn} ways={mode.ways_in} end={(way) => way.from} />
       <Arrow
         label={say.waysOut}
         ways={mode.ways_out}
+        end={(way) => way.to}
         also={[held && say.heldEnds, next && say.nextEnds].filter((one) => one !== false)}
+        back
       />
-      <span className={styles.state}>{named(mode.ways_out.map((way) => way.to)) || say.asUsual}</span>
     </div>
   )
 }
 
-/** Each once, the usual state first. */
-const named = (states: string[]) =>
-  [...new Set(states)]
-    .sort((one, other) => Number(other === say.asUsual) - Number(one === say.asUsual))
-    .join(', ')
-
 /** The same press may do it from several states. */
 const pressOf = (way: ModeWay) => [way.button, way.gesture, way.place].join(' ')
 
-function Arrow({ label, ways, also = [] }: { label: string; ways: ModeWay[]; also?: string[] }) {
+interface ArrowProps {
+  label: string
+  ways: ModeWay[]
+  /** The state at the other end. */
+  end: (way: ModeWay) => string
+  also?: string[]
+  back?: boolean
+}
+
+/** The presses that go one way; which other mode is at its end, where that is not the usual state. */
+function Arrow({ label, ways, end, also = [], back = false }: ArrowProps) {
+  const others = (press: string) =>
+    [...new Set(ways.filter((way) => pressOf(way) === press).map(end))].filter((one) => one !== say.asUsual)
   return (
-    <ul className={styles.arrow} aria-label={label}>
+    <ul className={styles.arrow} aria-label={label} data-back={back}>
       {[...new Map(ways.map((way) => [pressOf(way), way])).values()].map((way) => (
         <li key={pressOf(way)}>
           {way.button_name} <GestureMark gesture={way.gesture} />
           <span className="seen-by-readers-only"> {way.gesture_name}</span>
           {way.place && <small> {way.place}</small>}
+          {others(pressOf(way)).length > 0 && (
+            <small> {say.otherEnd(back, others(pressOf(way)).join(', '))}</small>
+          )}
         </li>
       ))}
       {also.map((words) => (

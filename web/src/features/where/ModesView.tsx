@@ -1,10 +1,11 @@
 import { Button } from 'antd'
+import { Fragment } from 'react'
 import type { Where } from '../../shared/api'
 import type { SheetAddress } from '../../shared/desk'
 import type { Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { Nothing } from '../../shared/ui'
-import { ModeCard } from './ModeCard'
+import { ModeCard, Ways } from './ModeCard'
 import { say } from './sentences'
 import styles from './where.module.css'
 
@@ -29,25 +30,34 @@ export function ModesView({ where, onSheet, onSpot }: Props) {
         )}
       </div>
       {where.modes.length === 0 && <Nothing>{say.noModeYet}</Nothing>}
-      <ul className={styles.list}>
-        {where.modes.map((mode) => (
-          <ModeCard
-            key={mode.id}
-            mode={mode}
-            onChange={() =>
-              onSheet(mode.shortlist ? { of: 'shortlist', id: mode.shortlist } : { of: 'mode', id: mode.id })
-            }
-            onGive={() =>
-              onSheet(
-                mode.shortlist
-                  ? { of: 'open-shortlist', id: mode.shortlist }
-                  : { of: 'take-mode', id: mode.id },
-              )
-            }
-            onShow={() => onSpot({ place: 'everywhere', mode: mode.id })}
-          />
-        ))}
-      </ul>
+      {where.modes.length > 0 && (
+        <div className={styles.map}>
+          <p className={styles.state} style={{ gridRowEnd: `span ${String(where.modes.length)}` }}>
+            {say.asUsual}
+          </p>
+          {where.modes.map((mode) => (
+            <Fragment key={mode.id}>
+              <Ways mode={mode} />
+              <ModeCard
+                mode={mode}
+                onChange={() =>
+                  onSheet(
+                    mode.shortlist ? { of: 'shortlist', id: mode.shortlist } : { of: 'mode', id: mode.id },
+                  )
+                }
+                onGive={() =>
+                  onSheet(
+                    mode.shortlist
+                      ? { of: 'open-shortlist', id: mode.shortlist }
+                      : { of: 'take-mode', id: mode.id },
+                  )
+                }
+                onShow={() => onSpot({ place: 'everywhere', mode: mode.id })}
+              />
+            </Fragment>
+          ))}
+        </div>
+      )}
       {where.carried.length > 0 && (
         <p className={styles.quiet}>
           {where.carried.map((one) => say.carries(one.name, one.modes.length, one.most)).join(' · ')}

@@ -4,6 +4,7 @@ import type { SheetAddress } from '../../shared/desk'
 import { useChange, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { Nothing } from '../../shared/ui'
+import { Assigned } from './Assigned'
 import { say } from './sentences'
 import styles from './where.module.css'
 
@@ -41,6 +42,9 @@ export function PlacesView({ where, onSheet, onSpot }: Props) {
               <small>{about(place)}</small>
               <small>{say.list(place.known)}</small>
             </p>
+            <div className={styles.there}>
+              <Assigned list={place.assigned} besides="mode" />
+            </div>
             <Button
               aria-label={say.showLanesOf(place.name)}
               onClick={() => onSpot({ place: place.id, mode: 'base' })}
@@ -90,6 +94,5 @@ export function PlacesView({ where, onSheet, onSpot }: Props) {
   )
 }
 
-function about({ assigned, off, off_from_afar: afar }: Place): string {
-  return [say.assigned(assigned), off && say.switchedOff, afar && say.offFromAfar].filter(Boolean).join(' · ')
-}
+const about = ({ off, off_from_afar: afar }: Place): string =>
+  [off && say.switchedOff, afar && say.offFromAfar].filter(Boolean).join(' · ')

@@ -1,5 +1,6 @@
 /** What this part of the page says, ready to be put into another language. */
 export const say = {
+  otherEnd: (back: boolean, states: string) => (back ? `to ${states} too` : `from ${states} too`),
   places: 'Places',
   modes: 'Modes',
   shortlists: 'Shortlists',
@@ -13,7 +14,11 @@ export const say = {
   whatPointerOver: 'where the pointer is',
   whatHasFocus: 'where the focus is',
   followed: (words: string) => `The client is ${words}.`,
-  assigned: (count: number) => (count === 1 ? '1 assigned' : `${String(count)} assigned`),
+  assigned: (count: number) =>
+    count === 0 ? 'nothing assigned yet' : count === 1 ? '1 assigned' : `${String(count)} assigned`,
+  besides: (what: 'place' | 'mode', name: string) =>
+    what === 'place' ? `in ${name}` : `while ${name} is on`,
+  moreAssigned: (count: number) => `${String(count)} more`,
   switchedOff: 'switched off',
   offFromAfar: 'not while somebody works on it from afar',
   showLanes: 'Show its lanes',

@@ -1998,7 +1998,7 @@ export interface components {
                 off: boolean;
                 /** @description Not in force while somebody works on that host from elsewhere */
                 off_from_afar: boolean;
-                assigned: number;
+                assigned: components["schemas"]["Assigned"][];
                 /** @description By what each host knows that somebody is there, or that it does not */
                 known: string[];
             }[];
@@ -2007,7 +2007,7 @@ export interface components {
                 name: string;
                 otherwise: components["schemas"]["Otherwise"];
                 counting: components["schemas"]["Counting"];
-                assigned: number;
+                assigned: components["schemas"]["Assigned"][];
                 shortlist: string | null;
                 ways_in: components["schemas"]["ModeWay"][];
                 ways_out: components["schemas"]["ModeWay"][];
@@ -3099,6 +3099,16 @@ export interface components {
             intended: components["schemas"]["Intended"];
             ms: number;
         }[];
+        /** @description What stands on a gesture, in words */
+        Assigned: {
+            place: string | null;
+            mode: string | null;
+            button_name: string;
+            gesture: components["schemas"]["Gesture"];
+            gesture_name: string;
+            off: boolean;
+            name: string;
+        };
         Compared: components["schemas"]["RightRate"] & {
             /** @enum {unknown} */
             kind: "today" | "unfitted" | "by_hand" | "fitted" | "moved";

@@ -198,6 +198,9 @@ export function readAddress(search: string): DeskAddress {
   }
 }
 
+/** As it is now: what is shown may be a moment behind it, for who types fast. */
+export const addressNow = (): DeskAddress => readAddress(window.location.search)
+
 /** The part of an address behind its question mark, or nothing where all is as usual. */
 export function writeAddress(address: DeskAddress): string {
   const { place, mode, only, view, devices, compared, hand, sheet, tuned } = address

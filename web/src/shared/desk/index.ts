@@ -1,4 +1,5 @@
 export {
+  addressNow,
   alongTo,
   sameSheet,
   wordsOf,

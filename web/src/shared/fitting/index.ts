@@ -8,6 +8,7 @@ export {
   useDesk,
   useDevices,
   useDifferences,
+  heardOf,
   useHeard,
   useHistory,
   useKeys,

@@ -292,13 +292,18 @@ export function useWants(client: string) {
 }
 
 /** What a heard source is called, its codes, and which button it may be. */
+export const heardOf = (client: string, revision: number, source: string) => ({
+  queryKey: keys.heard(client, revision, source),
+  queryFn: () =>
+    must(api.GET('/api/clients/{client}/heard', { params: { path: { client }, query: { source } } })),
+  staleTime: 30_000,
+})
+
 export function useHeard(client: string, source: string) {
   return useQuery({
-    queryKey: keys.heard(client, useRevision(), source),
-    placeholderData: (before) => before,
-    queryFn: () =>
-      must(api.GET('/api/clients/{client}/heard', { params: { path: { client }, query: { source } } })),
-    staleTime: 30_000,
+    ...heardOf(client, useRevision(), source),
+    // Of another source nothing is shown in its place.
+    placeholderData: (before, query) => (query?.queryKey[3] === source ? before : undefined),
   })
 }
 
