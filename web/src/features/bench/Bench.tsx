@@ -20,17 +20,16 @@ interface Props {
 
 /** Where presses are tried and explained. Always there: one line until there is something to see. */
 export function Bench({ client, onSheet, screen }: Props) {
-  const bench = useBench()
+  const { tiles, mode, loading, bindings } = useBench('tiles', 'mode', 'loading', 'bindings')
   const size = useBenchSize()
   const [chosen, setChosen] = useState<{ key: string; newest: string | undefined }>()
-  const { tiles, mode } = bench
   const newest = tiles[0]
   // A choice holds until the next press: then that is what both want to see.
   const kept = chosen?.newest === newest?.tile.key ? chosen : undefined
   const shown = tiles.find(({ tile }) => tile.key === kept?.key) ?? newest
   const binding = mode.kind === 'binding'
   const hearsHere = useHearsHere()
-  useGrowing(size.grow, newest?.tile.key, binding, bench.loading)
+  useGrowing(size.grow, newest?.tile.key, binding, loading)
 
   return (
     <section
@@ -64,10 +63,8 @@ export function Bench({ client, onSheet, screen }: Props) {
             )}
           </div>
           <div className={styles.presses}>
-            {tiles.length === 0 && !bench.loading && (
-              <p className={styles.none}>
-                {bench.bindings.size === 0 ? say.noPressYetTeach : say.noPressYetStart}
-              </p>
+            {tiles.length === 0 && !loading && (
+              <p className={styles.none}>{bindings.size === 0 ? say.noPressYetTeach : say.noPressYetStart}</p>
             )}
             <ol className={styles.tiles} aria-label={say.pressesNewestFirst}>
               {tiles.map((one) => (

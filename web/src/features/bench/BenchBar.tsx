@@ -21,7 +21,16 @@ interface Props {
 
 /** The one line of the bench: does it listen, and what is pressed just now. */
 export function BenchBar({ onSheet, open, onOpen, screen, onScreen }: Props) {
-  const { mode, buttons, bindings, loading, trouble, start, stop, bind } = useBench()
+  const { mode, buttons, bindings, loading, trouble, start, stop, bind } = useBench(
+    'mode',
+    'buttons',
+    'bindings',
+    'loading',
+    'trouble',
+    'start',
+    'stop',
+    'bind',
+  )
   const mayChange = useMayChange()
   const bound = new Set(bindings.values())
   const on = mode.kind === 'on'
@@ -76,7 +85,7 @@ export function BenchBar({ onSheet, open, onOpen, screen, onScreen }: Props) {
 
 /** What is pressed just now, or what was last. */
 function Now() {
-  const { tiles, waiting, mode, bindings } = useBench()
+  const { tiles, waiting, mode, bindings } = useBench('tiles', 'waiting', 'mode', 'bindings')
   const hearsHere = useHearsHere()
   const mayChange = useMayChange()
   const newest = tiles[0]?.tile

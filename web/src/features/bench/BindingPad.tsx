@@ -46,7 +46,7 @@ export function BindingPad({ button, many, known }: Props) {
 
 /** What was pressed stands for another button: nothing is bound anew without a word. */
 function Known({ known, button }: { known: KnownSource; button: ButtonData }) {
-  const { settle } = useBench()
+  const { settle } = useBench('settle')
   return (
     <>
       <span>{say.knownAlready(sourceName(known.source), known.button.name)}</span>
@@ -60,7 +60,7 @@ function Known({ known, button }: { known: KnownSource; button: ButtonData }) {
 
 /** What can be done in place of pressing. */
 export function BindingActions({ left, many }: { left: number; many: boolean }) {
-  const { skip, stop } = useBench()
+  const { skip, stop } = useBench('skip', 'stop')
   return (
     <>
       {left > 0 && <Button onClick={() => skip()}>{say.skipGo(String(left))}</Button>}

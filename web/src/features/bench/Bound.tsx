@@ -7,7 +7,14 @@ import { say } from './sentences'
 
 /** What stands for which button: only what does. */
 export function Bound() {
-  const { mode, buttons, bindings, loading, bind, unbind } = useBench()
+  const { mode, buttons, bindings, loading, bind, unbind } = useBench(
+    'mode',
+    'buttons',
+    'bindings',
+    'loading',
+    'bind',
+    'unbind',
+  )
   const mayChange = useMayChange()
   const on = mode.kind === 'on'
   const known = [...bindings].flatMap(([source, ref]) => {

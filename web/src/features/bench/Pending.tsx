@@ -26,7 +26,7 @@ function sinceUs(waiting: Waiting, tile: Tile | undefined): number | undefined {
 
 /** Counts to what is being waited for, while a press is pending. */
 export function Pending() {
-  const { waiting, tiles, buttons } = useBench()
+  const { waiting, tiles, buttons } = useBench('waiting', 'tiles', 'buttons')
   const down = useDown(buttons.map((button) => button.ref))
   const [now, setNow] = useState(() => performance.now())
   const active = waiting.length > 0

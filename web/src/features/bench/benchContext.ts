@@ -4,6 +4,7 @@ import type { FoundSource } from './found'
 import { isPrimary, type Heard } from '../../shared/hearing'
 import type { Live } from './live'
 import { useDownOf, useLiveOf, type LiveStore } from './liveStore'
+import { useParts, type Store } from './store'
 import type { ShownTile } from './tiles'
 
 /** A source that was pressed though it stands for another button than was asked for. */
@@ -53,17 +54,43 @@ export interface BenchState {
   pressAside: (button: string, heard: Heard) => void
 }
 
-export const BenchContext = createContext<BenchState | undefined>(undefined)
+const nothing = () => undefined
 
-export function useBench(): BenchState {
+/** Before anything is known. */
+export const NOT_YET: BenchState = {
+  mode: { kind: 'off' },
+  buttons: [],
+  bindings: new Map(),
+  tiles: [],
+  waiting: [],
+  found: [],
+  elsewhere: [],
+  trouble: undefined,
+  loading: true,
+  start: nothing,
+  find: nothing,
+  stop: nothing,
+  bind: nothing,
+  skip: nothing,
+  bindOwn: nothing,
+  bindTo: nothing,
+  unbind: nothing,
+  settle: nothing,
+  pressAside: nothing,
+}
+
+export const BenchContext = createContext<Store<BenchState> | undefined>(undefined)
+
+/** Some of what the bench is; drawn anew where one of these is another. */
+export function useBench<Name extends keyof BenchState>(...names: Name[]): Pick<BenchState, Name> {
   const bench = useContext(BenchContext)
   if (!bench) throw new Error('useBench stands outside BenchProvider')
-  return bench
+  return useParts(bench, names)
 }
 
 /** Does it listen for something that works the page too, and so is heard on a patch only? */
 export function useHearsHere(): boolean {
-  const { mode, bindings } = useBench()
+  const { mode, bindings } = useBench('mode', 'bindings')
   return mode.kind === 'on' && [...bindings.keys()].some(isPrimary)
 }
 

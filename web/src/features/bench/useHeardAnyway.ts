@@ -14,7 +14,7 @@ export function useHeardAnyway(
   buttons: string[],
   onPress: () => void,
 ) {
-  const { bindings, mode, pressAside } = useBench()
+  const { bindings, mode, pressAside } = useBench('bindings', 'mode', 'pressAside')
   const find = (source: string) => {
     const bound = bindings.get(source)
     if (bound !== undefined) return buttons.includes(bound) ? bound : undefined

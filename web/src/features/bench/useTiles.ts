@@ -1,6 +1,6 @@
 import { useRevision } from '../../shared/fitting'
 import { useQuery } from '@tanstack/react-query'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { keys, api, must, type BenchView } from '../../shared/api'
 import { useAnnounce } from '../../shared/ui'
 import { NO_TILES, shownTiles, takeHistory, takeView, tileWords } from './tiles'
@@ -41,7 +41,7 @@ export function useTiles(client: string, onHistory: (views: BenchView[]) => void
     [announce],
   )
   return {
-    tiles: shownTiles(tiles),
+    tiles: useMemo(() => shownTiles(tiles), [tiles]),
     onView,
     error: history.error?.message,
     pending: history.isPending,

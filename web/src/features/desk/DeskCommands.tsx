@@ -2,13 +2,12 @@ import { useMemo } from 'react'
 import { useNavigate } from 'react-router'
 import { useCommands, type DeskNow } from '../../shared/desk'
 import { useMayChange } from '../../shared/session'
-import { later, mayLeave } from '../../shared/ui'
+import { mayLeave } from '../../shared/ui'
 import { useSteps } from '../history'
 import { useBench } from '../bench'
 import { ALL_COMMANDS } from './allCommands'
+import { CommandBar } from './CommandBar'
 import { STEPS } from './steps'
-
-const CommandBar = later(async () => (await import('./CommandBar')).CommandBar, null)
 
 interface Props {
   now: DeskNow
@@ -21,7 +20,7 @@ interface Props {
 export function DeskCommands({ now: { desk, go }, finding, onFinding }: Props) {
   const navigate = useNavigate()
   const mayChange = useMayChange()
-  const { mode, bindings, start, stop } = useBench()
+  const { mode, bindings, start, stop } = useBench('mode', 'bindings', 'start', 'stop')
   const { undo, redo } = useSteps(desk)
   const listens = mode.kind === 'on'
   const mayListen = mayChange && bindings.size > 0

@@ -12,7 +12,14 @@ const isToDo = ({ state }: Step) => state === 'open'
 export function NextStep({ devices }: { devices: DeviceFacts[] }) {
   const mayChange = useMayChange()
   const { change, busy } = useChange()
-  const { mode, bindings, buttons, loading, start, bind } = useBench()
+  const { mode, bindings, buttons, loading, start, bind } = useBench(
+    'mode',
+    'bindings',
+    'buttons',
+    'loading',
+    'start',
+    'bind',
+  )
   const waiting = devices.filter((device) => !device.off && device.steps.some(isToDo))
   const device = waiting[0]
   const step = device?.steps.find(isToDo)

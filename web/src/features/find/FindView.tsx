@@ -15,7 +15,14 @@ interface Props {
 
 /** "Press the button": everything that is heard, here and on joined listeners, and which button it is. */
 export function FindView({ desk, devices, onAssign, onCorrect }: Props) {
-  const { mode, found, elsewhere, find, stop, loading } = useBench()
+  const { mode, found, elsewhere, find, stop, loading } = useBench(
+    'mode',
+    'found',
+    'elsewhere',
+    'find',
+    'stop',
+    'loading',
+  )
   const finding = mode.kind === 'finding'
   const [latest, ...earlier] = found
   const patch = useRef<HTMLDivElement>(null)

@@ -45,7 +45,7 @@ export function FoundCard(props: Props) {
   const { desk, devices, source, down, level, kind, elsewhere, large, onAssign, onCorrect } = props
   const mayChange = useMayChange()
   const heard = useHeard(desk.id, source).data
-  const { bindings } = useBench()
+  const { bindings } = useBench('bindings')
   const { change, busy } = useChange()
   const announce = useAnnounce()
   const all = devices.flatMap((device) => device.buttons)

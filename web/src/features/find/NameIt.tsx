@@ -18,7 +18,7 @@ interface Props {
 
 /** Says which button a source is: one that is there, or a new one that gets a name. */
 export function NameIt({ devices, source, kind, known, listener }: Props) {
-  const { bindTo } = useBench()
+  const { bindTo } = useBench('bindTo')
   const { change, busy, refused } = useFormChange()
   const [name, setName] = useState('')
   const [device, setDevice] = useState(devices[0]?.id ?? '')

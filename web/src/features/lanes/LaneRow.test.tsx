@@ -1,14 +1,15 @@
 /* eslint-disable no-restricted-imports -- what two features have to do with each other */
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { act, render } from '@testing-library/react'
-import { Profiler, useState, type ReactNode } from 'react'
+import { Profiler, type ReactNode } from 'react'
 import { describe, expect, it } from 'vitest'
 import type { Lane } from '../../shared/api'
 import { SavingProvider } from '../../shared/fitting'
 import { AccountContext, type SignedIn } from '../../shared/session'
-import { BenchContext, LiveContext, type BenchState } from '../bench/benchContext'
+import { BenchContext, LiveContext, NOT_YET, type BenchState } from '../bench/benchContext'
 import { pressed, released } from '../bench/live'
 import { LiveStore } from '../bench/liveStore'
+import { Store } from '../bench/store'
 import { LaneRow } from './LaneRow'
 import { scalesFor } from './scale'
 
@@ -35,16 +36,13 @@ describe('LaneRow', () => {
   it('is drawn anew by its own button’s presses, and by nothing else that the bench hears', () => {
     const store = new LiveStore()
     const drawn: string[] = []
-    let tell: (more: Partial<BenchState>) => void = () => undefined
-    const Bench = ({ children }: { children: ReactNode }) => {
-      const [bench, setBench] = useState({ tiles: [] } as unknown as BenchState)
-      tell = (more) => setBench({ ...bench, ...more })
-      return (
-        <LiveContext.Provider value={store}>
-          <BenchContext.Provider value={bench}>{children}</BenchContext.Provider>
-        </LiveContext.Provider>
-      )
-    }
+    const bench = new Store(NOT_YET)
+    const tell = (more: Partial<BenchState>) => bench.set({ ...bench.get(), ...more })
+    const Bench = ({ children }: { children: ReactNode }) => (
+      <LiveContext.Provider value={store}>
+        <BenchContext.Provider value={bench}>{children}</BenchContext.Provider>
+      </LiveContext.Provider>
+    )
     render(
       <AccountContext.Provider value={{ role: 'specialist' } as SignedIn}>
         <QueryClientProvider client={new QueryClient()}>

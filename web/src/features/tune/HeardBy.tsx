@@ -15,7 +15,7 @@ export function HeardBy({
   bound: boolean
   onJoin: () => void
 }) {
-  const { mode, start, stop, bind, bindings } = useBench()
+  const { mode, start, stop, bind, bindings } = useBench('mode', 'start', 'stop', 'bind', 'bindings')
   if (!button) return null
   return (
     <p className={styles.row}>
@@ -36,7 +36,7 @@ export function HeardBy({
 
 /** Who asks for presses listens: once the button is known, and again after it was taught. */
 export function useListensToo(button: ButtonData | undefined) {
-  const { mode, start, bindings, loading } = useBench()
+  const { mode, start, bindings, loading } = useBench('mode', 'start', 'bindings', 'loading')
   const bound = button !== undefined && [...bindings.values()].includes(button.ref)
   const begun = useRef(false)
   useEffect(() => {

@@ -34,7 +34,7 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   const [hand, setHand] = useState<string>()
   const [handRefused, setHandRefused] = useState<Refused>()
   const { hands } = useHands(desk.id)
-  const { mode, bindings } = useBench()
+  const { mode, bindings } = useBench('mode', 'bindings')
   const down = useDown(button ? [button.ref] : []).length > 0
   const { prompt, heard } = sitting
   const { step: take, refused } = useStepping(desk.id, sitting.id)

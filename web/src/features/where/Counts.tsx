@@ -1,18 +1,7 @@
-import type { Desk, Mode } from '../../shared/api'
-import { useWhere } from '../../shared/fitting'
+import type { Mode } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import { say } from './sentences'
 import styles from './where.module.css'
-
-/** What is counted while a mode is held, above its lanes; nothing where nothing is. */
-export function CountsOfMode({ desk, mode }: { desk: Desk; mode: string }) {
-  return mode === 'base' ? null : <OfMode client={desk.id} mode={mode} />
-}
-
-function OfMode({ client, mode }: { client: string; mode: string }) {
-  const counts = useWhere(client).data?.modes.find((one) => one.id === mode)?.counts ?? []
-  return <Counts counts={counts} />
-}
 
 /** One held, the other counted: as it looks under the hands. */
 export function Counts({ counts }: { counts: Mode['counts'] }) {

@@ -1,4 +1,4 @@
-export { CountsOfMode } from './Counts'
+export { CountsOfMode } from './CountsOfMode'
 export { WhereView } from './lazy'
 export { NoWayBack } from './NoWayBack'
 export { answersSheets, whereSheets } from './sheets'
