@@ -28,6 +28,8 @@ beforeEach(() => {
 
 afterEach(() => {
   stop()
+  // What swallows the click of a drag goes with its moment: it would swallow another test's.
+  vi.runAllTimers()
   root.remove()
   overlay.remove()
   vi.useRealTimers()
