@@ -79,13 +79,16 @@ module Kippen
         def begin_at(rest)
           settled = rest ? rest[:rows] : 0
           gone = @database[:tiles].where(stream_id: @stream[:id]).where { row >= settled }
-          @known = gone.select_map(:key).to_set
+          @before = BroughtAbout.new(@stream[:id], gone.select_map(:key), open_before, @place&.first || 0)
           gone.delete
           @database[:rests].where(stream_id: @stream[:id]).where { rows > settled }.delete
           @row[:rows] = settled
           @place = rest&.values_at(:at_us, :at_number)
           rest ? rest[:at_us] : 0
         end
+
+        # The stories that were open when the bench was kept, whatever it was decided by.
+        def open_before = try { @row[:state].to_hash["stories"]["open"].map(&:last) } || []
 
         # All messages behind a place.
         def after(place)
@@ -116,11 +119,9 @@ module Kippen
           presses = @bench.take_presses
           return unless counts
 
-          @decided.concat(outcomes.reject { |one| known?(one) })
-          @presses.concat(presses.reject { |one| known?(one) })
+          @decided.concat(outcomes.reject { |one| @before&.outcome?(one) })
+          @presses.concat(presses.reject { |one| @before&.press?(one) })
         end
-
-        def known?(one) = @known&.include?(Benches.press_key(@stream[:id], one.button, one.began_us))
 
         def changed_modes(before)
           @bench.modes.each { |host, now| @modes_changed << [host, before[host], now] unless before[host] == now }

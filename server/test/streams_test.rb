@@ -150,5 +150,44 @@ module Kippen
       assert_equal 0, late.from_us
       assert_empty late.decided, "what was known already is not brought about again"
     end
+
+    # A page that is slow tells the time of a long-press only after the server knew it by the release.
+    def test_what_an_open_press_brought_about_is_not_brought_about_again
+      assert_equal [["long_press"]], [take(heard(1, 0, "down"), heard(2, 700_000, "told")).decided.map(&:gesture)]
+      late = take(heard(3, 500_000, "told"))
+      assert_equal 0, late.from_us
+      assert_empty late.decided
+      assert_empty late.presses
+    end
+
+    # Nor where a save in between lets the bench begin anew.
+    def test_nor_after_a_save
+      assert_equal 1, take(heard(1, 0, "down"), heard(2, 700_000, "told")).presses.size
+      change({ "kind" => "client", "name" => "Bram" })
+      late = take(heard(3, 500_000, "told"))
+      assert_empty late.decided
+      assert_empty late.presses
+      assert_equal [0], late.stories.map(&:began_us)
+    end
+
+    # A hold that is decided anew goes on where it was: its repeats are not done twice, and it ends.
+    def test_an_open_hold_goes_on
+      again = { "button" => EDGE, "gesture" => "hold", "action" => MARK, "repeat" => { "after_ms" => 500, "every_ms" => 200 } }
+      add_client(DEMO.merge("assignments" => [again]))
+      phases = ->(seen) { seen.decided.map { |one| [one.phase, one.at_us] } }
+      first = phases[take(heard(1, 0, "down"), heard(2, 850_000, "told"))]
+      assert_equal [["start", 0], ["repeat", 500_000], ["repeat", 700_000]], first
+      assert_empty phases[take(heard(3, 600_000, "told"))]
+      assert_equal([["repeat", 900_000], ["end", 950_000]], phases[take(heard(4, 950_000, "up"), heard(5, 2_000_000, "told"))])
+    end
+
+    # What the late message itself makes known happens, and what was open goes on.
+    def test_what_a_late_message_makes_known_happens_once
+      take(heard(1, 0, "down"), heard(2, 100_000, "told"))
+      late = take(heard(3, 90_000, "up"))
+      assert_empty late.presses
+      assert_equal ["tap"], (late.decided + take(heard(4, 1_000_000, "told")).decided).map(&:gesture)
+      assert_empty take(heard(5, 95_000, "told")).decided
+    end
   end
 end

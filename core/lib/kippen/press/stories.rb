@@ -57,7 +57,7 @@ module Kippen
 
       # What is not over yet, as plain JSON values.
       def save
-        { "open" => @open.map { |index, story| [index, SavedStories.save(story)] },
+        { "open" => @open.map { |index, story| [index, SavedStories.save(story).merge("button" => story.button.ref)] },
           "touches" => @down.keys.map { |index| [index, touch_alone(index)] } }
       end
 

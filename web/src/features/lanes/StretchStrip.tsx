@@ -10,6 +10,7 @@ import { GrowingPress } from './GrowingPress'
 import { gestureOf } from './picking'
 import { GAP_PX, placed, type Item } from './placing'
 import type { StretchScale } from './scale'
+import { StretchRegions } from './StretchRegions'
 import styles from './lanes.module.css'
 
 /** In which region of its stretch a gesture stands. */
@@ -42,13 +43,6 @@ interface Props {
   onDraft: (draft: BoundaryDraft | undefined) => void
   onCommit: (draft: BoundaryDraft) => unknown
   onChoose: (chosen: Chosen) => void
-}
-
-/** From milliseconds to the beginning and width of something on the picture. */
-function span(scale: StretchScale, region: Region) {
-  const from = scale.percent(region.from_us / 1000)
-  const to = region.to_us === null ? 100 : scale.percent(region.to_us / 1000)
-  return { insetInlineStart: `${String(from)}%`, width: `${String(Math.max(to - from, 0))}%` }
 }
 
 /** Drawn anew only where something of its own lane is another. */
@@ -104,14 +98,7 @@ export const StretchStrip = memo(function StretchStrip(props: Props) {
       // The row of the tags has its height, whatever else stands in it.
       style={own.length > 0 ? { gridTemplateRows: 'minmax(44px, auto)' } : undefined}
     >
-      {regions.map((region) => (
-        <div
-          key={region.kind}
-          className={styles.region}
-          data-kind={region.kind}
-          style={span(scale, region)}
-        />
-      ))}
+      <StretchRegions scale={scale} regions={regions} />
       {lane.boundaries
         .filter((one) => one.stretch === stretch && !(one.own && !fixed))
         .map((one) => (

@@ -10,7 +10,7 @@ import type {
   TimingValues,
 } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
-import { stretchScale, type BoundaryDraft, type StretchScale } from '../lanes'
+import { StretchRegions, stretchScale, type BoundaryDraft, type StretchScale } from '../lanes'
 import { sides } from './sides'
 import { useFitAlong } from './queries'
 import { INTENDED, say } from './sentences'
@@ -83,16 +83,11 @@ export function TrialLanes(props: Props) {
             ))}
           </div>
           <div className={styles.strip}>
-            {regions
-              .filter((one) => one.stretch === stretch)
-              .map((one) => (
-                <div
-                  key={one.kind}
-                  className={styles.region}
-                  data-kind={one.kind}
-                  style={{ ...span(scales[stretch], one), height: sorts.length * ROW_PX }}
-                />
-              ))}
+            <StretchRegions
+              scale={scales[stretch]}
+              regions={regions.filter((one) => one.stretch === stretch)}
+              height={sorts.length * ROW_PX}
+            />
             <TodayLines
               settings={settings.filter((one) => one.stretch === stretch)}
               scale={scales[stretch]}
@@ -143,12 +138,6 @@ export function TrialLanes(props: Props) {
       </p>
     </section>
   )
-}
-
-function span(scale: StretchScale, { from_us: from, to_us: to }: Region) {
-  const begin = scale.percent(from / 1000)
-  const end = to === null ? 100 : scale.percent(to / 1000)
-  return { insetInlineStart: `${String(begin)}%`, width: `${String(Math.max(0, end - begin))}%` }
 }
 
 function stateAt(along: { values: (number | string)[]; at: number[]; states: string[] }, value: number) {

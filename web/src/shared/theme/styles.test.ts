@@ -7,6 +7,7 @@ const SRC = join(import.meta.dirname, '../..')
 /** What is drawn to scale has measures of its own. */
 const DRAWINGS = [
   'features/lanes/lanes.module.css',
+  'features/lanes/regions.module.css',
   'features/tune/compared.module.css',
   'features/tune/picture.module.css',
   'shared/prompt/prompt.module.css',
