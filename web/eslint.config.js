@@ -20,4 +20,28 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: {
+      // What is said stands in sentences.ts and can be in other words: it is neither written elsewhere nor compared.
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: 'Say it in sentences.ts.' },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(aria-label|aria-description|title|label|placeholder|hint|alt|none|description|children)$/] > Literal[value=/[A-Za-z]/]',
+          message: 'Say it in sentences.ts.',
+        },
+        {
+          selector: "CallExpression[callee.name='announce'][arguments.0.type=/^(Literal|TemplateLiteral)$/]",
+          message: 'Say it in sentences.ts.',
+        },
+        {
+          selector: "BinaryExpression[operator=/^[!=]==?$/] > MemberExpression[object.name='say']",
+          message: 'Compare what is meant, never the words for it.',
+        },
+      ],
+    },
+  },
 )

@@ -1,8 +1,9 @@
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vitest/config'
+import { sentencesRead } from './vite.sentences.ts'
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), sentencesRead()],
   server: { proxy: { '/api': 'http://127.0.0.1:4310' } },
   build: {
     // For scripts/weigh.mjs.

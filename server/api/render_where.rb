@@ -29,7 +29,7 @@ module Kippen
       def answers(button, place, mode)
         Reach::Answer.new(@fitting, @knowledge, button, where: @fitting.where(place), mode:).all.map do |one|
           { "gesture" => one.gesture, "gesture_name" => Words::GESTURES.fetch(one.gesture), "name" => one.name, "why" => one.why,
-            "wait" => one.wait && Words.wait(one.wait, @fitting.timing(button)) }
+            "wait" => one.wait && Words.comes(one.wait, @fitting.timing(button)) }
         end
       end
 
@@ -109,7 +109,7 @@ module Kippen
           "place" => one.place == Fitting::EVERYWHERE ? nil : Words.place(@fitting, one.place) }
       end
 
-      def mode_name(id) = id == Fitting::BASE ? Words.say(:rung_usual) : Words.mode(@fitting, id)
+      def mode_name(id) = (Words.mode(@fitting, id) unless id == Fitting::BASE)
 
       # What is counted while a mode is held.
       def counts(mode)

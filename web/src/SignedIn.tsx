@@ -1,9 +1,11 @@
 import { ConfigProvider } from 'antd'
-import { useMemo, type ReactNode } from 'react'
+import type { Locale } from 'antd/es/locale'
+import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 // Before the router: whoever would go back in the browser is asked first, see there.
 import './shared/ui/useBackAsks'
 import { kindsPage } from './features/kinds'
+import { DIRECTION, LOCALE } from './shared/text'
 import { themeFor, useLight } from './shared/theme'
 import { later } from './shared/ui'
 import { Loading } from './Loading'
@@ -19,11 +21,22 @@ const { pathname } = window.location
 if (pathname === '/') CaseloadPage.begin()
 else if (pathname.startsWith('/clients/')) DeskPage.begin()
 
+/** The library speaks English until its words in the page's language are there. */
+function useLibraryWords(): Locale | undefined {
+  const [words, setWords] = useState<Locale>()
+  useEffect(() => {
+    if (LOCALE === 'en') return
+    void import('./shared/text/library').then(({ libraryWords }) => libraryWords()).then(setWords)
+  }, [])
+  return words
+}
+
 function InColours({ children }: { children: ReactNode }) {
   const light = useLight()
   const theme = useMemo(() => themeFor(light), [light])
+  const words = useLibraryWords()
   return (
-    <ConfigProvider theme={theme} button={{ autoInsertSpace: false }} renderEmpty={() => say.nothingFits}>
+    <ConfigProvider theme={theme} locale={words} direction={DIRECTION} button={{ autoInsertSpace: false }} renderEmpty={() => say.nothingFits}>
       {children}
     </ConfigProvider>
   )

@@ -1,5 +1,7 @@
+import { sentences } from './shared/text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('page', {
   kippen: 'Kippen',
   cantBeReached: 'Kippen can’t be reached',
   tryAgain: 'Try again',
@@ -7,4 +9,4 @@ export const say = {
   makeRoom:
     'The disk of the computer Kippen runs on is nearly full: make room on it. What is there can be read.',
   nothingFits: 'Nothing fits.',
-}
+})

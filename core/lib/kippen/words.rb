@@ -120,6 +120,9 @@ module Kippen
       say(wait.after == "release" ? :wait_release : :wait_press, ms: ms(wait.us))
     end
 
+    # The same in a sentence of its own: "at once", where nothing is waited for.
+    def self.comes(wait, timing) = wait.after != "hold_end" && wait.us.zero? && wait.after != "long_press" ? say(:waited_nothing) : wait(wait, timing)
+
     # What waiting, and acting at once, mean for a tap: a Press::Lane::TapChoice; timing – the button's.
     def self.tap_waits(choice, timing) = say(:tap_waits, wait: wait(choice.waits, timing))
 

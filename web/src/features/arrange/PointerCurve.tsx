@@ -7,6 +7,9 @@ const WIDTH = 290
 const HEIGHT = 120
 const PAD = { left: 40, bottom: 22 }
 
+/** To a tenth. */
+const seconds = (ms: number) => say.seconds(Math.round(ms / 100) / 10)
+
 /** How far the pointer comes with a held button, as a line and in words. */
 export function PointerCurve(props: { client: string; host: string; settings: PointerSettings }) {
   const { data } = usePointer(props.client, props.host, props.settings)
@@ -17,8 +20,8 @@ export function PointerCurve(props: { client: string; host: string; settings: Po
   const y = linear([0, width], [HEIGHT - PAD.bottom, 6])
   const line = curve.map(([ms = 0, px = 0]) => `${x(ms).toFixed(1)},${y(Math.min(px, width)).toFixed(1)}`)
   const words = [
-    across === null ? say.neverAcross : say.across(say.seconds(across), String(width)),
-    ...runsOn.map((one) => say.runsOn(say.seconds(one.after_ms), String(late), String(one.px))),
+    across === null ? say.neverAcross : say.across(seconds(across), String(width)),
+    ...runsOn.map((one) => say.runsOn(seconds(one.after_ms), String(late), String(one.px))),
   ]
   return (
     <figure className={styles.curve}>
@@ -28,13 +31,13 @@ export function PointerCurve(props: { client: string; host: string; settings: Po
           0
         </text>
         <text x={WIDTH - 6} y={HEIGHT - 4} textAnchor="end">
-          {say.seconds(last)}
+          {seconds(last)}
         </text>
         <text x={PAD.left - 4} y={16} textAnchor="end">
           {width}
         </text>
         <text x={PAD.left - 4} y={HEIGHT - PAD.bottom} textAnchor="end">
-          0 px
+          {say.px(0)}
         </text>
       </svg>
       <figcaption>

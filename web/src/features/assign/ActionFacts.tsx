@@ -2,8 +2,6 @@ import type { CatalogueAction, Host } from '../../shared/api'
 import styles from './assign.module.css'
 import { say } from './sentences'
 
-const COST = { nothing: '', nuisance: 'A nuisance. ', serious: 'Serious. ', dangerous: 'Dangerous. ' }
-
 /** What must be known of an action before a client gets it. */
 export function ActionFacts({
   action,
@@ -13,19 +11,23 @@ export function ActionFacts({
   system: Host['system'] | undefined
 }) {
   const lockable = system === 'phone' || system === 'tablet'
-  const facts: [string, string | null][] = [
-    ['Needs', action.needs],
+  const facts: [name: string, words: string | null, cost?: string][] = [
+    [say.needs, action.needs],
     [say.thenOneMust, action.after],
     [say.takenBack, action.undo],
-    [say.pressedMistake, action.harm.cost === 'nothing' ? null : COST[action.harm.cost] + action.harm.words],
-    [say.screenLocked, lockable ? (action.locked.includes(system) ? 'works' : say.doesNotWork) : null],
+    [
+      say.pressedMistake,
+      action.harm.cost === 'nothing' ? null : say.harm(action.harm.cost, action.harm.words),
+      action.harm.cost,
+    ],
+    [say.screenLocked, lockable ? (action.locked.includes(system) ? say.works : say.doesNotWork) : null],
   ]
   const told = facts.filter(([, words]) => words !== null)
   if (told.length === 0) return null
   return (
     <dl className={styles.facts} aria-label={say.about(action.name)}>
-      {told.map(([name, words]) => (
-        <div key={name} data-cost={name === say.pressedMistake ? action.harm.cost : undefined}>
+      {told.map(([name, words, cost]) => (
+        <div key={name} data-cost={cost}>
           <dt>{name}</dt>
           <dd>{words}</dd>
         </div>

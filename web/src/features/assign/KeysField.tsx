@@ -46,7 +46,7 @@ export function KeysField({ value, onChange, onInstead }: Props) {
           showSearch
           allowClear
           optionFilterProp="label"
-          placeholder="none"
+          placeholder={say.noKey}
           value={main ?? null}
           onChange={(next: string | undefined) => onChange([...chosen, ...(next ? [next] : [])])}
           options={keys.filter((key) => !key.modifier).map(({ key, name }) => ({ value: key, label: name }))}

@@ -1,11 +1,12 @@
 import type { Gesture } from '../../shared/api'
+import { say } from './sentences'
 
-export const GESTURES: { value: Gesture; word: string; short: string }[] = [
-  { value: 'tap', word: 'tap', short: 'tap' },
-  { value: 'double_tap', word: 'double-tap', short: 'double' },
-  { value: 'triple_tap', word: 'triple-tap', short: 'triple' },
-  { value: 'long_press', word: 'long-press', short: 'long' },
-  { value: 'hold', word: 'hold', short: 'hold' },
-]
+const ALL: Gesture[] = ['tap', 'double_tap', 'triple_tap', 'long_press', 'hold']
 
-export const wordOf = (gesture: Gesture) => GESTURES.find((one) => one.value === gesture)?.word ?? gesture
+export const GESTURES = ALL.map((value) => ({
+  value,
+  word: say.gestures[value],
+  short: say.shortGestures[value],
+}))
+
+export const wordOf = (gesture: Gesture): string => say.gestures[gesture]

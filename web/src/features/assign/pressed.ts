@@ -1,5 +1,3 @@
-import { say } from './sentences'
-
 const MODIFIERS = new Set(['Control', 'Alt', 'Shift', 'Meta'])
 
 /**
@@ -18,8 +16,8 @@ export function combinationOf(event: KeyboardEvent): string[] | undefined {
 }
 
 function keyOf(event: KeyboardEvent): string {
-  if (/^[a-z]$/i.test(event.key)) return say.keyWithToUpperCase(event.key.toUpperCase())
-  if (/^[0-9]$/.test(event.key) && event.code.startsWith('Digit')) return say.digit(event.key)
+  if (/^[a-z]$/i.test(event.key)) return `Key${event.key.toUpperCase()}`
+  if (/^[0-9]$/.test(event.key) && event.code.startsWith('Digit')) return `Digit${event.key}`
   return event.code || event.key
 }
 

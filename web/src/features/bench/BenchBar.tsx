@@ -109,9 +109,7 @@ function Now() {
                 : say.press
               : bindings.size === 0
                 ? say.pressEachButtonOnce
-                : bindings.size === 1
-                  ? say.oneKnown
-                  : say.someKnown(String(bindings.size))}
+                : say.someKnown(bindings.size)}
         </p>
       )}
     </>

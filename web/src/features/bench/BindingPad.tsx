@@ -36,7 +36,7 @@ export function BindingPad({ button, many, known }: Props) {
         <Known known={known} button={button} />
       ) : (
         <span>
-          {many && say.anotherWhatRecognisedKnown}
+          {many && <>{say.anotherWhatRecognisedKnown} </>}
           {say.leftMouseButtonPen}
         </span>
       )}

@@ -57,6 +57,12 @@ function Picture({ tile }: { tile: Tile }) {
   )
 }
 
+/** What it came to, how often it was done again, and what came too late to count. */
+function wordsWithMore(tile: Tile, beyond: number): string {
+  const words = tile.repeats > 0 ? say.repeated(tileWords(tile), tile.repeats) : tileWords(tile)
+  return beyond > 0 ? say.moreIgnored(words, beyond) : words
+}
+
 /** One press: what was heard, what it became, what it did, how long it waited. */
 export function TileRow({
   shown,
@@ -81,13 +87,10 @@ export function TileRow({
       <Picture tile={tile} />
       <span className={styles.tileWords}>
         <small>
-          {tile.button_name}
-          {listener !== THIS_BROWSER && say.on(listener)}
+          {listener === THIS_BROWSER ? tile.button_name : say.onListener(tile.button_name, listener)}
         </small>
         <strong>
-          {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />} {tileWords(tile)}
-          {tile.repeats > 0 && say.repeated(String(tile.repeats))}
-          {beyond > 0 && say.moreIgnored(String(beyond))}
+          {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />} {wordsWithMore(tile, beyond)}
         </strong>
         {was && <em>{say.decidedAnewWas(was)}</em>}
       </span>

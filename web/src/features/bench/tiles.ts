@@ -27,7 +27,7 @@ export function tileWords(tile: Tile): string {
   const main = tile.results.find((result) => result.phase !== 'end')
   if (!main) return say.notDecidedYetAlone
   if (main.phase === 'ignored') return say.ignored(main.reason ?? '')
-  return `${main.gesture_name} → ${main.action_name ?? 'nothing'}`
+  return say.became(main.gesture_name, main.action_name ?? say.nothing)
 }
 
 /** What a view tells in place of what stood there; what it passes over stays. */

@@ -1,3 +1,4 @@
+import { say } from './sentences'
 import { useRevision } from '../../shared/fitting'
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
@@ -35,7 +36,7 @@ export function useTiles(client: string, onHistory: (views: BenchView[]) => void
       for (const tile of news) {
         told.current.add(tile.key)
         const main = tile.results[0]
-        announce(`${tile.button_name}: ${tileWords(tile)}${main?.wait ? `, ${main.wait}` : ''}`, 'press')
+        announce(main?.wait ? say.tileAfter(tile.button_name, tileWords(tile), main.wait) : say.tile(tile.button_name, tileWords(tile)), 'press')
       }
     },
     [announce],

@@ -1,3 +1,4 @@
+import { either } from '../../shared/text'
 import { Button } from 'antd'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
@@ -42,7 +43,7 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
   useEffect(() => {
     if (mine) heading.current?.focus()
   }, [mine])
-  const names = confirm.buttons.map((button) => button.name).join(' or ')
+  const names = either(confirm.buttons.map((button) => button.name))
   const anew = useCallback(() => askedAnew(queries, client), [queries, client])
   const left = useLeft(confirm.left_ms, anew)
 
@@ -62,7 +63,7 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
   useHeardAnyway(
     confirm.sources,
     confirm.buttons.map((button) => button.ref),
-    () => setHeard('Heard.'),
+    () => setHeard(say.heard),
   )
   const [announced] = useState(say.pressKeepChangeTaken(names, String(Math.ceil(confirm.left_ms / 1000))))
   useEffect(() => announce(announced), [announce, announced])
@@ -74,7 +75,7 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
           {say.pressKeepChange(names)}
         </h2>
         <p>
-          {say.clicksConfirmsFromNow(confirm.lost.map((button) => button.name).join(', '))}
+          {say.clicksConfirmsFromNow(confirm.lost.map((button) => button.name).join(', '))}{' '}
           {confirm.heard_as.length > 0
             ? say.heardAsAndBound(confirm.heard_as.join(', '))
             : say.boundConfirms}{' '}
@@ -82,7 +83,7 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
         </p>
       </div>
       <span className={styles.left}>
-        {left} s<span className="seen-by-readers-only"> {say.left}</span>
+        {say.seconds(left)}<span className="seen-by-readers-only"> {say.left}</span>
       </span>
       <div className={styles.patch} data-hears-primary>
         {say.pressHere}

@@ -1,3 +1,4 @@
+import { either } from '../../shared/text'
 import { InputNumber } from 'antd'
 import type { Preview } from '../../shared/api'
 import { Field } from '../../shared/ui'
@@ -28,8 +29,7 @@ export function Moves(props: {
       {asked.length > 0 && (
         <div className={styles.moves}>
           <p>
-            {say.afterwardsOneConfirmsWith} <strong>{asked.flatMap((move) => move.now).join(' or ')}</strong>
-            {say.pressKeepChangeElse}
+            {say.afterwardsOneConfirmsWith(either(asked.flatMap((move) => move.now)))}
           </p>
           {onSeconds && (
             <Field label={say.secondsConfirm}>

@@ -5,7 +5,7 @@ import { ALL_COMMANDS } from './allCommands'
 import styles from './desk.module.css'
 import { say } from './sentences'
 
-const KEY_WORDS: Record<string, string> = { Control: 'Ctrl' }
+const KEY_WORDS: Record<string, string> = { Control: say.ctrl }
 const said = (key: string) =>
   key
     .split('+')
@@ -60,7 +60,7 @@ export function HelpSheet({ onClose }: { onClose: () => void }) {
                   <Input
                     id={`single-${id}`}
                     value={single.own[id] ?? sign ?? ''}
-                    placeholder="none"
+                    placeholder={say.noSign}
                     onChange={(event) => single.change(id, event.target.value)}
                   />
                 </dd>

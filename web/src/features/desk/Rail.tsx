@@ -13,11 +13,10 @@ interface Props {
 
 function state(device: Device): string {
   if (device.off) return say.switchedOff
-  if (device.open_steps > 0)
-    return device.open_steps === 1 ? say.oneStepGo : say.stepsGo(String(device.open_steps))
+  if (device.open_steps > 0) return say.stepsGo(device.open_steps)
   const count = device.buttons.length
   if (count === 0) return say.noButtonItsOwn
-  return count === 1 ? '1 button' : say.buttons(String(count))
+  return say.buttons(count)
 }
 
 /** The client's hosts with their devices; choosing one shows it alone, with Ctrl or its tick several. */

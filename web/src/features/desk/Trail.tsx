@@ -1,3 +1,4 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { Button } from 'antd'
 import { useEffect, useRef, useState } from 'react'
 import { Link, NavLink } from 'react-router'
@@ -12,9 +13,9 @@ import { STEPS } from './steps'
 import styles from './desk.module.css'
 import { say } from './sentences'
 
-const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
+const TIME = new Intl.DateTimeFormat(OF_PEOPLE, { hour: '2-digit', minute: '2-digit' })
 
-const DAY = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' })
+const DAY = new Intl.DateTimeFormat(OF_PEOPLE, { dateStyle: 'medium' })
 
 function OpenCount({ count }: { count: number }) {
   if (count === 0) return null

@@ -1,3 +1,4 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useMemo } from 'react'
 import { keys, api, must, type Client, type Desk, type Found } from '../../shared/api'
@@ -23,10 +24,10 @@ export interface Findable {
 
 /** Every word is found, at the beginning of some word. */
 export function hasWords(name: string, said: string): boolean {
-  const names = name.toLowerCase().split(/[\s,]+/)
+  const names = name.toLowerCase().split(/[^\p{L}\p{N}]+/u)
   return said
     .toLowerCase()
-    .split(/\s+/)
+    .split(/[^\p{L}\p{N}]+/u)
     .filter(Boolean)
     .every((word) => names.some((one) => one.startsWith(word)))
 }
@@ -67,7 +68,7 @@ export function buttonsFor(desk: Desk, setting: string, said: string, mayChange:
     }))
 }
 
-const keysOf = (id: string) => ALL_COMMANDS[id]?.keys.join(', ').replaceAll('Control', 'Ctrl')
+const keysOf = (id: string) => ALL_COMMANDS[id]?.keys.join(', ').replaceAll('Control', say.ctrl)
 
 function notes(found: Found): Pick<Findable, 'of' | 'note' | 'sentence'> {
   const of = found.of ?? undefined
@@ -81,7 +82,7 @@ function notes(found: Found): Pick<Findable, 'of' | 'note' | 'sentence'> {
     case 'button':
       return { of, note: say.itsTap }
     case 'revision':
-      return { of, note: new Date(found.note ?? '').toLocaleString() }
+      return { of, note: new Date(found.note ?? '').toLocaleString(OF_PEOPLE) }
     default:
       return { of, note: found.note ?? undefined, sentence: found.note?.endsWith('.') }
   }

@@ -15,6 +15,6 @@ export function stateWords(queue: QueueState): string {
   return {
     saved: say.saved,
     saving: say.saving,
-    failed: length === 1 ? say.yourChangeNotSaved : say.changesNotSaved(String(length)),
+    failed: say.changesNotSaved(length),
   }[stateOf(queue)]
 }

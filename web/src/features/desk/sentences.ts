@@ -1,20 +1,18 @@
+import { counted, fill, sentences } from '../../shared/text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('desk', {
   saved: 'saved',
   saving: 'saving …',
   firstDevices: 'Add the devices they can work',
-  unreadable: (numbers: string, count: number) =>
-    count === 1
-      ? `Revision ${numbers} can’t be opened by this Kippen.`
-      : `Revisions ${numbers} can’t be opened by this Kippen.`,
-  shownInstead: (number: number) =>
-    `Revision ${String(number)} is in force and shown instead. What can’t be opened is kept as it is, and goes along with all data of this client as a file.`,
+  unreadable: counted('{count, plural, one {Revision {numbers} can’t be opened by this Kippen.} other {Revisions {numbers} can’t be opened by this Kippen.}}', 'numbers', 'count'),
+  shownInstead: fill('Revision {number} is in force and shown instead. What can’t be opened is kept as it is, and goes along with all data of this client as a file.', 'number'),
   findDo: 'Find and do',
   whatDoYouLook: 'What do you look for?',
   buttonActionDeviceClient: 'An action, a setting, what is wrong, what you want to know …',
   found: 'Found',
   nothingFits: 'Nothing here fits that. Other words may.',
-  ofWhichButton: (setting: string) => `${setting}: of which button?`,
+  ofWhichButton: fill('{setting}: of which button?', 'setting'),
   kinds: {
     do: 'do',
     step: 'step',
@@ -52,31 +50,28 @@ export const say = {
   upDown: 'up and down',
   keysHowLooks: 'Keys, and how it looks',
   singleKeysTooWithout: 'Single keys too, without Ctrl',
-  charge: (names: string) => `Charge it, or change its cell: ${names}`,
+  charge: fill('Charge it, or change its cell: {names}', 'names'),
   switchedOff: 'switched off',
-  oneStepGo: 'one step to go',
-  stepsGo: (openSteps: string) => `${openSteps} steps to go`,
+  stepsGo: counted('{count, plural, one {# step} other {# steps}} to go', 'count'),
   noButtonItsOwn: 'no button of its own',
-  buttons: (count: string) => `${count} buttons`,
+  buttons: counted('{count, plural, one {# button} other {# buttons}}', 'count'),
   hostsDevices: 'Hosts and devices',
-  devices: (count: string) => `${count} devices`,
+  devices: counted('{count, plural, one {# device} other {# devices}}', 'count'),
   noDeviceYet: 'No device yet.',
   showAllDevices: 'Show all devices',
-  devicesWithName: (name: string) => `Devices at ${name}`,
-  showToo: (name: string) => `Show ${name} too`,
-  savedRevisionBetweenShown: (author: string, number: string) =>
-    `${author} saved revision ${number} in between. It is shown now; your change is kept here.`,
+  devicesWithName: fill('Devices at {name}', 'name'),
+  showToo: fill('Show {name} too', 'name'),
+  savedRevisionBetweenShown: fill('{author} saved revision {number} in between. It is shown now; your change is kept here.', 'author', 'number'),
   notKnownWhetherThis: 'It is not known whether this was saved.',
   notSaved: 'Not saved.',
   saveMineTop: 'Save mine on top of it',
   dropMyChange: 'Drop my change',
   takeBack: 'Take it back',
-  revisionTakenBack: (number: string) => `Revision ${number} is taken back.`,
+  revisionTakenBack: fill('Revision {number} is taken back.', 'number'),
   allRight: 'All right',
-  yourChangeNotSaved: 'your change is not saved',
-  changesNotSaved: (refused: string) => `${refused} changes are not saved`,
+  changesNotSaved: counted('{count, plural, =1 {your change is not saved} one {# change is not saved} other {# changes are not saved}}', 'count'),
   open: 'open',
-  savedRevision: (author: string, number: string) => `${author} saved revision ${number}.`,
+  savedRevision: fill('{author} saved revision {number}.', 'author', 'number'),
   trail: 'Trail',
   clientsAlone: 'Clients',
   steps: 'Steps',
@@ -84,8 +79,10 @@ export const say = {
   ctrlK: 'Ctrl+K',
   undo: 'Undo',
   redo: 'Redo',
-  revision: (number: string, count: string) => `Revision ${number}, ${count}`,
+  revision: fill('Revision {number}, {count}', 'number', 'count'),
   shownAlone: 'shown alone',
   itsTap: 'its tap',
   takeHand: 'take it in hand',
-}
+  noSign: 'none',
+  ctrl: 'Ctrl',
+})

@@ -41,7 +41,8 @@ export function AppsPart({ apps, onSheet }: { apps: App[]; onSheet: (sheet: Shee
 
 function about({ hosts, commands, written }: App): string {
   const count = commands.length
-  const of = count === 0 ? say.noCommand : count === 1 ? '1 command' : say.commands(String(count))
-  const where = SYSTEMS.filter((one) => hosts.includes(one.value)).map((one) => one.label.toLowerCase())
-  return `${of} · ${where.join(', ')}${written ? '' : say.onlySpokenSoFar}`
+  const of = count === 0 ? say.noCommand : say.commands(count)
+  const where = SYSTEMS.filter((one) => hosts.includes(one.value)).map((one) => one.label)
+  const what = `${of} · ${where.join(', ')}`
+  return written ? what : say.spokenOf(what)
 }

@@ -1,3 +1,4 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { Select } from 'antd'
 import type { DeviceFacts } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
@@ -42,5 +43,5 @@ export function BatteryNote({ device }: { device: DeviceFacts }) {
   )
 }
 
-const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' })
+const WHEN = new Intl.DateTimeFormat(OF_PEOPLE, { dateStyle: 'medium' })
 const dateOf = (at: string) => WHEN.format(new Date(at))

@@ -47,8 +47,10 @@ export function CopySheet({ desk, id, onClose }: { desk: Desk; id: string; onClo
       {follows ? (
         <>
           <p>
-            {say.follows(from.name)} {devices.find((device) => device.id === follows.from)?.name}
-            {follows.mirror ? say.changedHereTooMirrored : say.changedHereToo}
+            {(follows.mirror ? say.followsMirrored : say.followsWhole)(
+              from.name,
+              devices.find((device) => device.id === follows.from)?.name ?? '',
+            )}
           </p>
           <Button type="primary" loading={busy} onClick={() => void cut()}>
             {say.cutLink}

@@ -56,7 +56,7 @@ function Details({ desk, device, onClose }: { desk: Desk; device: DeviceFacts; o
                 })
               }
               options={[
-                { value: '', label: 'nothing' },
+                { value: '', label: say.doesNothing },
                 ...device.may_sit.map(({ device: carrier, place, words }) => ({
                   value: JSON.stringify({ device: carrier, place }),
                   label: words,

@@ -87,13 +87,6 @@ export function DevicesStep({ desk, shown, onSheet, onAssign, view, onView }: Pr
   )
 }
 
-const SYSTEMS: Record<Host['system'], string> = {
-  computer: 'a computer',
-  tablet: 'a tablet',
-  phone: 'a phone',
-  television: 'a television',
-}
-
 function HostPart(props: {
   desk: Desk
   host: Host
@@ -110,8 +103,9 @@ function HostPart(props: {
       <div className={styles.hostHead}>
         <h3>{host.name}</h3>
         <p>
-          {SYSTEMS[host.system]}
-          {host.double_click_ms !== null && say.doubleClickWithinMs(String(host.double_click_ms))}
+          {host.double_click_ms === null
+            ? say.aSystem[host.system]
+            : say.doubleClickWithinMs(say.aSystem[host.system], host.double_click_ms)}
         </p>
         {mayChange && (
           <Button

@@ -50,7 +50,7 @@ export function NextStep({ devices }: { devices: DeviceFacts[] }) {
           onClick={() =>
             void change(
               { kind: 'ready', device: device.id, step: step.id, done: true },
-              `${step.title}: ${say.doneSaid}.`,
+              say.stepDone(step.title),
             )
           }
         >

@@ -1,3 +1,4 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { Button } from 'antd'
 import type { DeviceFacts, Step } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
@@ -5,7 +6,7 @@ import { useMayChange } from '../../shared/session'
 import styles from './devices.module.css'
 import { say } from './sentences'
 
-const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+const WHEN = new Intl.DateTimeFormat(OF_PEOPLE, { dateStyle: 'medium', timeStyle: 'short' })
 
 function stateWords(step: Step): string {
   const when = step.at ? WHEN.format(new Date(step.at)) : ''
@@ -31,7 +32,7 @@ export function ReadySteps({ device }: { device: DeviceFacts }) {
   const mark = async (step: Step, done: boolean, row: Element | null) => {
     const saved = await change(
       { kind: 'ready', device: device.id, step: step.id, done },
-      `${step.title}: ${done ? 'done' : say.notDoneAfterAll}.`,
+      done ? say.stepDone(step.title) : say.stepNotDone(step.title),
     )
     // Once what was saved is drawn.
     if (saved && done && row) requestAnimationFrame(() => nextToDo(row)?.focus())

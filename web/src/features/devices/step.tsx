@@ -1,7 +1,7 @@
 import { aSheet, type DeskNow, type StepDefinition } from '../../shared/desk'
 import { later } from '../../shared/ui'
 import type { Button } from '../../shared/api'
-import { say } from './sentences'
+import { say } from './step.sentences'
 
 /** A button is given its tap in the lanes, where its device must be seen. */
 function assign({ address: { only }, go }: DeskNow, { ref }: Button) {

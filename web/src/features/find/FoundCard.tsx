@@ -60,7 +60,7 @@ export function FoundCard(props: Props) {
   const words = heard && (bound?.full_name ?? verdict(heard))
 
   useEffect(() => {
-    if (large && heard && words) announce(`${heard.name}: ${words}`)
+    if (large && heard && words) announce(say.heardAs(heard.name, words))
   }, [announce, large, heard, words])
 
   if (!heard) return <p aria-busy="true">{source}</p>

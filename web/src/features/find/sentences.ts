@@ -1,36 +1,38 @@
+import { fill, sentences } from '../../shared/text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('find', {
   newDeviceOf: 'It may be of a new device',
   newDeviceCalled: 'What this one is called',
   addNewDevice: 'Add the device',
   pressButton: 'Press the button',
   keysGamepadsFurtherMouse:
     'Keys, gamepads and further mouse buttons are heard anywhere; the left mouse button, wheel, pen and finger here on this patch. Tab, Shift and Escape stay as they are; Escape twice stops.',
-  kippenListensEverythingThis: (name: string) =>
-    `Kippen listens to everything this browser can hear, and shows which of ${name}’s buttons it is.`,
+  kippenListensEverythingThis: fill('Kippen listens to everything this browser can hear, and shows which of {name}’s buttons it is.', 'name'),
   stopEscEsc: 'Stop (Esc, Esc)',
   listenEverything: 'Listen to everything',
-  heard: (listener: string) => `Heard on ${listener}`,
+  heard: fill('Heard on {listener}', 'listener'),
   heardBefore: 'Heard before',
   noButtonThisClient: 'No button of this client is known by it.',
-  cantToldApartBrowser: (nameOf: string) => `Can’t be told apart: ${nameOf}. A browser hears both the same.`,
+  cantToldApartBrowser: fill('Can’t be told apart: {nameOf}. A browser hears both the same.', 'nameOf'),
   down: 'down',
-  level: (level: string) => `level ${level} %`,
+  level: fill('level {level} %', 'level'),
   itsNumberNoTable: 'Its number is in no table: kept as it is.',
-  giveSomethingDo: (name: string) => `Give ${name} something to do`,
-  takeOut: (name: string) => `Take ${name} out`,
-  takenOut: (name: string) => `${name} is taken out.`,
-  added: (name: string) => `${name} is added.`,
+  giveSomethingDo: fill('Give {name} something to do', 'name'),
+  takeOut: fill('Take {name} out', 'name'),
+  takenOut: fill('{name} is taken out.', 'name'),
+  added: fill('{name} is added.', 'name'),
   addDeviceFirstThen: 'Add a device first: then its buttons can be named.',
   notThisOne: 'Not this one? It is',
   itIs: 'It is',
   chooseButton: 'choose a button',
-  byItself: (words: string) => `By itself: ${words}.`,
+  byItself: fill('By itself: {words}.', 'words'),
   nothing: 'nothing',
   notKnownYet: 'not known yet: press it and look',
-  putRight: (name: string) => `Put right what is known of ${name}`,
+  putRight: fill('Put right what is known of {name}', 'name'),
   newButton: 'A new button',
   nameNewButton: 'Name of the new button',
   whichDevice: 'On which device',
   add: 'Add it',
-}
+  heardAs: fill('{source}: {words}', 'source', 'words'),
+})

@@ -34,7 +34,7 @@ export function Compare(props: {
         <p>{say.thatSameOne}</p>
       ) : (
         <>
-          <Words title={say.whatDiffers} client={desk.id} from={from} to={to} none="nothing" />
+          <Words title={say.whatDiffers} client={desk.id} from={from} to={to} none={say.nothingDiffers} />
           <Button onClick={() => onCompare({ from, to })}>{say.showBothLanes}</Button>
         </>
       )}

@@ -1,3 +1,4 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { Button } from 'antd'
 import { useState } from 'react'
 import type { Desk } from '../../shared/api'
@@ -10,7 +11,7 @@ import { Words } from './Words'
 import styles from './history.module.css'
 import { say } from './sentences'
 
-const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+const WHEN = new Intl.DateTimeFormat(OF_PEOPLE, { dateStyle: 'medium', timeStyle: 'short' })
 
 type Saved = NonNullable<ReturnType<typeof useHistory>['data']>['pages'][number]['revisions'][number]
 
@@ -72,8 +73,7 @@ function Glance({ client, saved }: { client: string; saved: Saved }) {
   if (!first) return words && saved.note === '' ? <p className={styles.glance}>{say.nothingToSee}</p> : null
   return (
     <p className={styles.glance}>
-      {first}
-      {more.length > 0 && say.more(String(more.length))}
+      {more.length > 0 ? say.andMore(first ?? '', more.length) : first}
     </p>
   )
 }
@@ -85,7 +85,7 @@ function Details({ desk, saved }: { desk: Desk; saved: Saved }) {
   return (
     <div className={styles.details}>
       {saved.parent !== null && (
-        <Words title={say.changed} client={desk.id} from={saved.parent} to={saved.number} none="nothing" />
+        <Words title={say.changed} client={desk.id} from={saved.parent} to={saved.number} none={say.nothingDiffers} />
       )}
       {saved.number !== now && (
         <>

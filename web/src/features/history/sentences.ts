@@ -1,7 +1,9 @@
+import { counted, fill, sentences } from '../../shared/text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
-  restsOn: (count: string) => `Rests on ${count} presses that are kept in Tune.`,
-  revision: (number: string) => `Revision ${number}`,
+export const say = sentences('history', {
+  restsOn: counted('Rests on {count, plural, one {# press that is} other {# presses that are}} kept in Tune.', 'count'),
+  revision: fill('Revision {number}', 'number'),
   compareTwo: 'Compare two',
   from: 'From',
   to: 'To',
@@ -11,16 +13,17 @@ export const say = {
   whatWasSaved: 'What was saved',
   olderOnes: 'Older ones',
   nothingToSee: 'Nothing that can be seen.',
-  more: (count: string) => ` And ${count} more.`,
+  andMore: fill('{first} And {count} more.', 'first', 'count'),
   changed: 'It changed',
   sinceThen: 'Since then',
   nothingAsNow: 'nothing: it is as it is now',
-  bringRevisionBack: (number: string) => `Bring revision ${number} back`,
-  revisionBack: (number: string) => `Revision ${number} is back.`,
+  bringRevisionBack: fill('Bring revision {number} back', 'number'),
+  revisionBack: fill('Revision {number} is back.', 'number'),
   stateKeptWithIts: 'The state is kept with its note.',
   noteHowNow: 'Note on how it is now',
   beforeNewWheelchair: 'before the new wheelchair',
   keepWithThisNote: 'Keep with this note',
   lastChangeTakenBack: 'The last change is taken back.',
   holdsAgain: 'It holds again.',
-}
+  nothingDiffers: 'nothing',
+})

@@ -1,3 +1,4 @@
+import { say } from './sentences'
 import { api, must, Refused, type Message } from '../../shared/api'
 
 const KEY = 'kippen.joined'
@@ -62,7 +63,7 @@ export async function nameOfSource(token: string, source: string): Promise<strin
 /** What this browser might be called, as far as it tells. */
 export function likelyName(): string {
   const agent = navigator.userAgent
-  if (/Android.*Mobile|iPhone/.test(agent)) return 'Phone'
-  if (/Android|iPad/.test(agent)) return 'Tablet'
-  return 'Computer'
+  if (/Android.*Mobile|iPhone/.test(agent)) return say.phone
+  if (/Android|iPad/.test(agent)) return say.tablet
+  return say.computer
 }

@@ -1,3 +1,4 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, QRCode, Select } from 'antd'
 import { useCallback, useState } from 'react'
@@ -8,7 +9,7 @@ import { WayIn } from './WayIn'
 import styles from './joining.module.css'
 import { say } from './sentences'
 
-const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
+const TIME = new Intl.DateTimeFormat(OF_PEOPLE, { hour: '2-digit', minute: '2-digit' })
 
 /** The client's own phone, tablet or computer as a listener: a code, an address, a picture to scan. */
 export function JoinSheet({ desk, onClose }: { desk: Desk; onClose: () => void }) {

@@ -46,8 +46,7 @@ export function WayIn({ onOther }: { onOther: () => unknown }) {
       <div role="status">
         {open && (
           <p>
-            {say.theyReachKippen} <strong>{open}</strong>
-            {say.joinCodeForNothing}
+            {say.theyReachKippen(open)}
           </p>
         )}
         {!open && state.wanted && <p>{say.beingOpened(state.wanted)}</p>}

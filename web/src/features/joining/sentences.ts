@@ -1,29 +1,28 @@
+import { fill, sentences } from '../../shared/text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('joining', {
   deviceClientsListens: 'A device of the client’s listens',
-  openedSOwnPhone: (name: string) =>
-    `Opened on ${name}’s own phone, tablet or computer, a page hears that machine’s buttons and shows them there and on this bench. It can send presses and see nothing else.`,
-  listensFor: (hostName: string) => `listens for ${hostName}`,
+  openedSOwnPhone: fill('Opened on {name}’s own phone, tablet or computer, a page hears that machine’s buttons and shows them there and on this bench. It can send presses and see nothing else.', 'name'),
+  listensFor: fill('listens for {hostName}', 'hostName'),
   end: 'End it',
-  endWithName: (name: string) => `End ${name}`,
+  endWithName: fill('End {name}', 'name'),
   addHostFirstMachine: 'Add a host first: the machine that will listen.',
   whichHost: 'Which host is it?',
   makeCode: 'Make a code',
   codeJoin: 'A code to join by',
-  open: (hostName: string) => `Open on ${hostName}:`,
+  open: fill('Open on {hostName}:', 'hostName'),
   type: 'and type',
-  code: (code: string) => `Code ${code}`,
+  code: fill('Code {code}', 'code'),
   scan: 'or scan:',
-  lapsesLeadsOneDevice: (expiresAt: string, hostName: string) =>
-    `It lapses at ${expiresAt}, and leads one device to ${hostName}.`,
+  lapsesLeadsOneDevice: fill('It lapses at {expiresAt}, and leads one device to {hostName}.', 'expiresAt', 'hostName'),
   takeCodeBack: 'Take the code back',
   fromOtherMachines: 'From other machines',
-  theyReachKippen: 'They reach Kippen at',
-  joinCodeForNothing: ': to join by a code, and for nothing else.',
-  beingOpened: (wanted: string) => `Being opened at ${wanted} …`,
+  theyReachKippen: fill('They reach Kippen at {address}: to join by a code, and for nothing else.', 'address'),
+  beingOpened: fill('Being opened at {wanted} …', 'wanted'),
   beingClosed: 'Being closed …',
   closedOnlyBrowserThis: 'Closed: only a browser on this machine can join.',
-  couldNotOpened: (failed: string) => `It could not be opened: ${failed}.`,
+  couldNotOpened: fill('It could not be opened: {failed}.', 'failed'),
   close: 'Close it',
   giveUp: 'Give up',
   openedEveryMachineNetwork:
@@ -33,4 +32,4 @@ export const say = {
   leadCanOpenHere: 'A lead can open it here.',
   cantOpenedFromHere:
     'It can’t be opened from here: this machine is in no network, or Kippen was not started by bin/start.',
-}
+})

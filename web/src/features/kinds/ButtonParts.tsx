@@ -223,7 +223,7 @@ function Four({
         <InputNumber
           key={index}
           id={index === 0 ? id : undefined}
-          aria-label={`${say.drawn}, ${String(index + 1)}`}
+          aria-label={say.drawnMeasure(say.drawn, index + 1)}
           min={0}
           max={1000}
           value={number}

@@ -1,3 +1,4 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { Button } from 'antd'
 import { useCallback } from 'react'
 import { api, must, type KindEdition } from '../../shared/api'
@@ -47,4 +48,4 @@ export function Editions({ id, edition }: { id: string; edition: number }) {
   )
 }
 
-const when = (at: string | null) => (at ? new Date(at).toLocaleString() : '')
+const when = (at: string | null) => (at ? new Date(at).toLocaleString(OF_PEOPLE) : '')

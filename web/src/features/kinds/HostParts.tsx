@@ -96,7 +96,7 @@ function Times(props: {
         <InputNumber
           key={which}
           id={index === 0 ? id : undefined}
-          aria-label={`${say.doubleClick}, ${which}`}
+          aria-label={say.drawnMeasure(say.doubleClick, which)}
           min={50}
           max={3000}
           precision={0}

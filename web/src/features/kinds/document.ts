@@ -1,3 +1,4 @@
+import { say } from './sentences'
 import type { Gesture, Host, Shape } from '../../shared/api'
 
 type System = Host['system']
@@ -84,14 +85,17 @@ export function wordsOf(allowed: Allowed | undefined): string {
   if (!allowed) return ''
   if ('values' in allowed) return allowed.values.join(', ')
   if ('fixed' in allowed) return String(allowed.fixed)
-  return `${String(allowed.from)} to ${String(allowed.to)} by ${String(allowed.step)}`
+  return say.range(allowed.from, allowed.to, allowed.step)
 }
+
+/** Three numbers with words between them, whatever language they are in. */
+const RANGE = /^[^\d,.-]*(-?[\d.]+)\s+[^\d\s,.-][^\d,.-]*\s+(-?[\d.]+)\s+[^\d\s,.-][^\d,.-]*\s+([\d.]+)[^\d,.-]*$/u
 
 /** The other way round; undefined where nothing is said: then any value goes. */
 export function allowedOf(words: string): Allowed | undefined {
   const plain = words.trim()
   if (plain === '') return undefined
-  const range = /^(-?[\d.]+)\s+to\s+(-?[\d.]+)\s+by\s+([\d.]+)$/i.exec(plain)
+  const range = RANGE.exec(plain)
   if (range) return { from: Number(range[1]), to: Number(range[2]), step: Number(range[3]) }
   const values = plain.split(/\s*,\s*/).map((one) => (/^-?[\d.]+$/.test(one) ? Number(one) : one))
   return values.length === 1 && values[0] !== undefined ? { fixed: values[0] } : { values }

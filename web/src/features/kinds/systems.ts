@@ -3,4 +3,4 @@ import { say } from './sentences'
 
 export const SYSTEMS: { value: Host['system']; label: string }[] = (
   ['computer', 'tablet', 'phone', 'television'] as const
-).map((value) => ({ value, label: say[value] }))
+).map((value) => ({ value, label: say.systems[value] }))

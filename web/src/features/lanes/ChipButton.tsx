@@ -70,7 +70,7 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
   const free = useContext(HandContext)?.free.get(spotName(button.ref, gesture))
   const note = free === undefined ? noteOf(chip, lane) : say.putHere(free)
   // What is done untouched is on no gesture.
-  const on = chip.gesture === 'builtin' ? '' : `${chip.gesture_name}: `
+  const says = chip.gesture === 'builtin' ? say.chipUntouched(chip.name, note) : say.chip(chip.gesture_name, chip.name, note)
   return (
     <button
       type="button"
@@ -84,7 +84,7 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
       data-free={free !== undefined}
       aria-pressed={chosen === gesture}
       aria-keyshortcuts={own ? 'Delete F2 Control+X Control+C' : undefined}
-      aria-label={`${on}${chip.name}, ${note}. ${limit ? `${limit.what} ` : ''}${mayChange ? say.change : ''}`}
+      aria-label={[says, limit?.what, mayChange ? say.change : ''].filter(Boolean).join(' ')}
       data-limit={limit?.bad}
       aria-disabled={!mayChange}
       onClick={mayChange ? onChoose : undefined}
@@ -96,6 +96,9 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
     </button>
   )
 }
+
+const addWords = ({ gesture_name, costs }: Empty, { full_name }: Button) =>
+  costs.length > 0 ? say.addToAtCost(gesture_name, full_name, costs.join(', ')) : say.addTo(gesture_name, full_name)
 
 /** A stretch with nothing in it yet: a button to assign something. */
 export function EmptyButton(props: Props & { empty: Empty; button: Button }) {
@@ -115,7 +118,7 @@ export function EmptyButton(props: Props & { empty: Empty; button: Button }) {
       data-free={free !== undefined}
       aria-label={
         free === undefined
-          ? say.addTo(empty.gesture_name, button.full_name, empty.costs.join(', '))
+          ? addWords(empty, button)
           : say.putOn(empty.gesture_name, button.full_name, free)
       }
       onClick={onChoose}

@@ -42,8 +42,12 @@ function Cell(props: { lane: Lane; gesture: Gesture; onChoose: (chosen: Chosen) 
         data-empty={!chip}
         aria-label={
           chip
-            ? say.inCell(lane.button.full_name, title, chip.name, notes)
-            : say.addInCell(lane.button.full_name, title, costs ?? '')
+            ? notes
+              ? say.inCellWithNotes(lane.button.full_name, title, chip.name, notes)
+              : say.inCell(lane.button.full_name, title, chip.name)
+            : costs
+              ? say.addInCellAtCost(lane.button.full_name, title, costs)
+              : say.addInCell(lane.button.full_name, title)
         }
         data-spot={spotName(lane.button.ref, chosen)}
         onClick={() => onChoose({ button: lane.button, gesture: chosen })}

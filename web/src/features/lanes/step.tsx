@@ -3,7 +3,7 @@ import { later } from '../../shared/ui'
 import { arrangeSheets } from '../arrange'
 import { assignSheets } from '../assign'
 import { WHERE_VIEWS, whereSheets } from '../where'
-import { say } from './sentences'
+import { say } from './step.sentences'
 
 /** What each button does, and where and when something else. */
 export const assign = {

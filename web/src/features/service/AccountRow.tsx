@@ -86,7 +86,7 @@ export function AccountRow(props: { account: Account; onChanged: () => Promise<u
 
 function ClientPicker(props: { id?: string; value: string[]; onChange: (clients: string[]) => void }) {
   const clients = useQuery({
-    queryKey: keys.clients('all of them'),
+    queryKey: keys.everyClient(),
     queryFn: async () => (await must(api.GET('/api/clients'))).clients,
   })
   return (

@@ -1,10 +1,11 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { useInfiniteQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { keys, api, must, type AuditEntry } from '../../shared/api'
 import styles from './service.module.css'
 import { say } from './sentences'
 
-const WHEN = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+const WHEN = new Intl.DateTimeFormat(OF_PEOPLE, { dateStyle: 'medium', timeStyle: 'short' })
 
 const detailWords = (entry: AuditEntry) =>
   Object.entries(entry.detail)

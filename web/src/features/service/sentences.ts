@@ -1,8 +1,10 @@
+import { fill, sentences } from '../../shared/text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
-  lockedOutAfterWrong: (role: string) => `${role}, locked out after wrong passwords`,
+export const say = sentences('service', {
+  lockedOutAfterWrong: fill('{role}, locked out after wrong passwords', 'role'),
   change: 'Change',
-  changeAccount: (name: string) => `Change the account of ${name}`,
+  changeAccount: fill('Change the account of {name}', 'name'),
   role: 'Role',
   clientsTheyMayLook: 'Clients they may look at',
   newPassword: 'A new password',
@@ -26,7 +28,7 @@ export const say = {
   who: 'Who',
   what: 'What',
   more: 'More',
-  moreWithWhat: (what: string) => `More on: ${what}`,
+  moreWithWhat: fill('More on: {what}', 'what'),
   showOlderOnes: 'Show older ones',
   passwordWasChanged: 'The password was changed.',
   myAccount: 'My account',
@@ -36,4 +38,4 @@ export const say = {
   changePassword: 'Change the password',
   signOutEverywhere: 'Sign out everywhere',
   service: 'Service',
-}
+})

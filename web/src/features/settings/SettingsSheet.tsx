@@ -56,8 +56,8 @@ function choices(setting: Setting) {
     return (setting.choices ?? []).map((one) => ({ value: one.value, label: one.words }))
   }
   return [
-    { value: 'on', label: 'on' },
-    { value: 'off', label: 'off' },
+    { value: 'on', label: say.on },
+    { value: 'off', label: say.off },
   ]
 }
 

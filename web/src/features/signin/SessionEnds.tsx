@@ -1,3 +1,4 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { useEffect, useState } from 'react'
 import { lastUsed, type Session } from '../../shared/api'
 import { PlainButton } from '../../shared/plain'
@@ -6,7 +7,7 @@ import styles from './signin.module.css'
 import { say } from './sentences'
 
 const LOOK_MS = 5000
-const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
+const TIME = new Intl.DateTimeFormat(OF_PEOPLE, { hour: '2-digit', minute: '2-digit' })
 
 /** Says before it that somebody will be signed out, and how to stay. */
 export function SessionEnds({ session }: { session: Session }) {

@@ -1,20 +1,21 @@
+import { fill, sentences } from '../../shared/text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('signin', {
   setUpYourOwn: 'Set up your own service',
   nameService: 'Name of the service',
   yourName: 'Your name',
   youWillItsFirst: 'You will be its first lead.',
   yourAddress: 'Your address',
   password: 'A password',
-  charactersMore: (leastPassword: string) => `${leastPassword} characters or more.`,
+  charactersMore: fill('{leastPassword} characters or more.', 'leastPassword'),
   setUp: 'Set it up',
-  whatBeingWrittenStays: (at: string) => `${at} What is being written stays here.`,
+  whatBeingWrittenStays: fill('{at} What is being written stays here.', 'at'),
   staySigned: 'Stay signed in',
   signAgainKippen: 'Sign in again · Kippen',
   kippen: 'Kippen',
   signedOut: 'Signed out',
-  wasSignedOutWhoever: (name: string, email: string) =>
-    `${name} was signed out. Whoever signs in again as ${email} goes on where it was left, with what was being written.`,
+  wasSignedOutWhoever: fill('{name} was signed out. Whoever signs in again as {email} goes on where it was left, with what was being written.', 'name', 'email'),
   openDemoAsSpecialist: 'Open the demo as a specialist',
   openDemoAsLead: 'Open the demo as a lead',
   openDemoAsViewer: 'Open the demo as a viewer',
@@ -23,6 +24,6 @@ export const say = {
   sign: 'Sign in',
   madeUpSaltmarshRow: 'The made-up Saltmarsh Row service',
   whatEachButtonDoes: 'What each button does, how long a press may take, and why that just happened.',
-  signedOutAt: (time: string) => `Nothing was done here for long: at ${time} you are signed out.`,
-  signInAgainAt: (time: string) => `At ${time}, after a whole day, you must sign in again.`,
-}
+  signedOutAt: fill('Nothing was done here for long: at {time} you are signed out.', 'time'),
+  signInAgainAt: fill('At {time}, after a whole day, you must sign in again.', 'time'),
+})

@@ -1,7 +1,7 @@
 import type { Compared, Offered } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import { Interval } from './Interval'
-import { GOT, percent, say } from './sentences'
+import { GOT, percent, say, SHORT } from './sentences'
 import styles from './compared.module.css'
 
 const MARKS = ['tap', 'double_tap', 'triple_tap', 'long_press'] as const
@@ -58,7 +58,7 @@ export function ComparedLines({ rows, offered, names }: Props) {
 /** What it is set to, of what was fitted: of today’s all that is not off, of the others what differs from it. */
 const valuesOf = (row: Compared, today: Compared | undefined, names: string[]): string =>
   names
-    .filter((name) => say.shortNames[name])
+    .filter((name) => SHORT[name])
     .filter((name) => (today ? row.timing[name] !== today.timing[name] : row.timing[name]))
-    .map((name) => `${say.shortNames[name] ?? name} ${String(row.timing[name] ?? 0)}`)
+    .map((name) => say.valueOf(SHORT[name] ?? name, row.timing[name] ?? 0))
     .join(', ')

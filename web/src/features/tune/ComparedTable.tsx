@@ -61,7 +61,7 @@ export function ComparedTable({ rows, offered, names }: Props) {
 function valuesOf(row: Compared, names: string[]): string {
   return names
     .filter((name) => NAMES[name] && row.timing[name])
-    .map((name) => `${NAMES[name] ?? name} ${valueWords(name, row.timing[name] ?? 0)}`)
+    .map((name) => say.valueOf(NAMES[name] ?? name, valueWords(name, row.timing[name] ?? 0)))
     .join(', ')
 }
 

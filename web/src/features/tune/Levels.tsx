@@ -34,7 +34,7 @@ export function Levels({ result, timing, state }: Props) {
       <svg
         viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT)}`}
         role="img"
-        aria-label={`${say.levelsTitle}: ${say.pressLine(String(press))}, ${say.releaseLine(String(release))}`}
+        aria-label={say.levelsOf(say.levelsTitle, say.pressLine(press), say.releaseLine(release))}
       >
         {result.trials.map((one, index) => (
           <polyline

@@ -33,7 +33,7 @@ export function PressTable({ result, state, onTrial }: Props) {
             <td>{list(one.apart)}</td>
             <td>{VERDICTS[state[number] ?? '']}</td>
             <td>
-              <Button aria-label={`${say.why}: ${String(number + 1)}`} onClick={() => onTrial(number)}>
+              <Button aria-label={say.whyOf(number + 1)} onClick={() => onTrial(number)}>
                 {say.why}
               </Button>
             </td>

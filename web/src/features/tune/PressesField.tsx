@@ -1,32 +1,27 @@
+import { OF_PEOPLE } from '../../shared/text'
 import { Button, Select } from 'antd'
 import type { SittingSummary } from '../../shared/api'
 import { say } from './sentences'
 import styles from './tune.module.css'
 
-const WHEN = new Intl.DateTimeFormat(undefined, {
+const WHEN = new Intl.DateTimeFormat(OF_PEOPLE, {
   day: 'numeric',
   month: 'short',
   hour: '2-digit',
   minute: '2-digit',
 })
-const TIME = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
-const WAYS: Record<SittingSummary['way'], string> = {
-  prompts: '',
-  by_hand: say.handFound,
-  kept: say.ofBench,
-  file: say.ofFile,
-}
+const TIME = new Intl.DateTimeFormat(OF_PEOPLE, { hour: '2-digit', minute: '2-digit' })
 
 /** When it was: today’s by the hour. */
 export function whenOf(at: string): string {
   const date = new Date(at)
   return date.toDateString() === new Date().toDateString()
-    ? `${say.today} ${TIME.format(date)}`
+    ? say.todayTime(TIME.format(date))
     : WHEN.format(date)
 }
 
 export const sittingName = (one: SittingSummary) =>
-  say.sitting(whenOf(one.began_at), String(one.counted), WAYS[one.way])
+  say.sitting(whenOf(one.began_at), one.counted, one.way)
 
 interface Props {
   own: SittingSummary[]
@@ -59,7 +54,7 @@ export function PressesField({ own, others, nameOf, chosen, onChoose }: Props) {
                   label: say.countAsThis,
                   options: others.map((one) => ({
                     value: one.id,
-                    label: `${nameOf(one.button)}: ${sittingName(one)}`,
+                    label: say.ofButton(nameOf(one.button), sittingName(one)),
                   })),
                 },
               ]

@@ -54,7 +54,7 @@ function Trace({ trace }: { trace: Told[] }) {
       viewBox={`0 0 ${String(WIDTH)} 44`}
       className={picture.trace}
       role="img"
-      aria-label={`${say.trace}: ${String(Math.round(end))} ms`}
+      aria-label={say.traceOf(Math.round(end))}
     >
       <path d={`M0 34H${String(WIDTH)}`} className={picture.ground} />
       {bars.map(({ from, to }) => (
@@ -76,7 +76,7 @@ function Trace({ trace }: { trace: Told[] }) {
         />
       )}
       <text x={WIDTH} y="43" textAnchor="end" className={picture.svgText}>
-        {Math.round(end)} ms
+        {say.ms(Math.round(end))}
       </text>
     </svg>
   )

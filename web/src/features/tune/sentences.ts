@@ -1,14 +1,14 @@
+import { counted, fill, sentences } from '../../shared/text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
-  stepName: 'Tune',
-  toStep: 'To Tune',
+export const say = sentences('tune', {
   title: 'Timing that fits',
   whichButton: 'Button',
   whichPresses: 'Presses',
   askForPresses: 'Ask for presses',
   askAnother: 'Ask anew',
   askOtherwise: 'Ask for this',
-  goOnWith: (when: string, count: string) => `Go on where it was: ${when}, ${count} presses`,
+  goOnWith: counted('Go on where it was: {when}, {count, plural, one {# press} other {# presses}}', 'when', 'count'),
   about:
     'Kippen asks for presses, one at a time, as slowly as one likes. From about thirty it finds the times that fit, and says how sure that is.',
   whatIsAsked: 'What is asked',
@@ -17,25 +17,21 @@ export const say = {
   anotherFinger: 'Hand or switch? Press it yourself',
   takeInFile: 'Take in a file of presses',
   fileOut: 'These presses as a file',
-  fileTaken: (count: string) => `${count} presses were taken in.`,
+  fileTaken: counted('{count, plural, one {# press was} other {# presses were}} taken in.', 'count'),
   fileNotRead: 'This file can’t be read: it is no JSON.',
   noButton: 'No button yet that could be pressed: add a device first.',
   noPressesYet: 'No presses of this button yet.',
-  today: 'today',
-  sitting: (when: string, count: string, way: string) => `${when}, ${count}${way}`,
-  ofFile: ', from a file',
-  ofBench: ', kept on the bench',
-  handFound: ', by hand',
+  sitting: counted('{way, select, by_hand {{when}, {count}, by hand} kept {{when}, {count}, kept on the bench} file {{when}, {count}, from a file} other {{when}, {count}}}', 'when', 'count', 'way'),
+  ofButton: fill('{button}: {sitting}', 'button', 'sitting'),
   noneOfThis: 'none of this button yet',
   countAsThis: 'Let presses of another button count as this one’s',
-  allOfThem: (count: string) => `all, ${count}`,
+  allOfThem: fill('all, {count}', 'count'),
   // The prompts
   nextPress: 'Next press',
-  ofAbout: (number: string, aim: string) => `${number} of about ${aim}`,
+  ofAbout: fill('{number} of about {aim}', 'number', 'aim'),
   enoughNow: 'That is enough for a result; more makes it surer.',
   nothingDone: 'Nothing is really done: presses are only listened to here.',
-  more: (count: string, gesture: string) =>
-    `About ${count} more of “${gesture}” would halve what is uncertain.`,
+  more: fill('About {count} more of “{gesture}” would halve what is uncertain.', 'count', 'gesture'),
   heardSoFar: 'Heard so far:',
   skip: 'Skip',
   again: 'Ask again',
@@ -56,21 +52,20 @@ export const say = {
   theirDevice: 'Their own device',
   standInHand: 'A stand-in hand',
   noHand: 'nobody, only real presses',
-  handAnswers: (name: string) => `${name} answers`,
+  handAnswers: fill('{name} answers', 'name'),
   stopListening: 'Stop listening (Esc, Esc)',
   pressedHere: 'learning it now',
   prompts: 'Prompts',
-  lastOne: (words: string, heard: string) => `Last: ${words}, ${heard}`,
+  lastOne: fill('Last: {words}, {heard}', 'words', 'heard'),
   nothingHeard: 'nothing heard',
-  touches: (list: string) => `${list} ms`,
-  discounted: 'doesn’t count',
-  trialKept: (number: string) => `Press ${number} is kept.`,
+  touches: fill('{list} ms', 'list'),
+  trialKept: fill('Press {number} is kept.', 'number'),
   soFar: 'Presses so far',
   soon10: 'After ten presses the first result stands here.',
   enoughSaid: 'All of it is kept.',
   // The fit
   ofBefore: 'This is what was found before.',
-  working: (percent: string) => `The times that fit are being found: ${percent} %`,
+  working: fill('The times that fit are being found: {percent} %', 'percent'),
   waitingForWorker: 'The times that fit will be found in a moment.',
   giveUp: 'Give it up',
   wasGivenUp: 'This was given up.',
@@ -78,51 +73,39 @@ export const say = {
   comeOut: 'come out as meant',
   moreTimings: 'All timings compared, in full',
   ofThesePresses: 'These presses, and other ways to some',
-  todayAt: (value: string) => `today ${value}`,
-  shortNames: {
-    gap_bridge_ms: 'bridge',
-    bounce_guard_ms: 'bounce',
-    brush_guard_ms: 'brush',
-    long_press_ms: 'long',
-    tap_gap_ms: 'gap',
-    press_at: 'press',
-    release_at: 'release',
-  } as Record<string, string>,
-  fewYet: (count: string) =>
-    `Found from ${count} presses: too few to say how many come out as meant. From ten on it does.`,
-  interval: (low: string, high: string, n: string) =>
-    `${low} to ${high} % (95 %) of presses it had not seen, from ${n}`,
-  todayComes: (percent: string) => `With today’s timing ${percent} %`,
-  todaySeen: (percent: string) => `Today’s timing gives ${percent} % of presses it was fitted to`,
+  todayAt: fill('today {value}', 'value'),
+  fewYet: counted('Found from {count, plural, one {# press} other {# presses}}: too few to say how many come out as meant. From ten on it does.', 'count'),
+  interval: fill('{low} to {high} % (95 %) of presses it had not seen, from {n}', 'low', 'high', 'n'),
+  todayComes: fill('With today’s timing {percent} %', 'percent'),
+  todaySeen: fill('Today’s timing gives {percent} % of presses it was fitted to', 'percent'),
   ofSeen: 'of presses looked at for it',
   leaveOut: 'Leave those out',
   letHelp: 'Let other presses of this hand help',
   price: 'How quick against how sure',
   neverWrong: 'never wrong',
   quick: 'quick',
-  priceStep: (price: string) => `a second of waiting weighs ${price} wrong presses`,
+  priceStep: fill('a second of waiting weighs {price} wrong presses', 'price'),
   compared: 'Timings compared',
   timing: 'timing',
   asMeant: 'as meant (95 %)',
-  percent: (value: string) => `${value} %`,
+  percent: fill('{value} %', 'value'),
   confusion: 'What became of what was asked',
   asked: 'asked',
   lanesTitle: 'Presses on the lanes',
   heldFor: 'held for, ms',
   apartFor: 'then let go for, ms',
   levelsTitle: 'Level over time',
-  pressLine: (level: string) => `pressed from ${level}`,
-  releaseLine: (level: string) => `let go at ${level}`,
-  carriedUp: (count: string, of: string) =>
-    `Picked up or rested on, it would have been pressed ${count} times in ${of}.`,
-  mark: (intended: string, held: string, how: string) => `${intended}, ${held} ms, ${how}`,
-  changesSides: (right: string, wrong: string) => `${right} put right, ${wrong} put wrong`,
+  pressLine: fill('pressed from {level}', 'level'),
+  releaseLine: fill('let go at {level}', 'level'),
+  carriedUp: counted('Picked up or rested on, it would have been pressed {count, plural, one {once} other {# times}} in {of}.', 'count', 'of'),
+  mark: fill('{intended}, {held} ms, {how}', 'intended', 'held', 'how'),
+  changesSides: fill('{right} put right, {wrong} put wrong', 'right', 'wrong'),
   noChange: 'no press comes out otherwise',
-  settingOf: (name: string, value: string) => `${name}: ${value}`,
-  todayIs: (value: string) => `Today ${value}.`,
-  settableTo: (words: string) => `Can be set: ${words}.`,
-  holdIt: (value: string) => `Hold it at ${value}`,
-  sweepName: (name: string) => `${name}: ghosts let through and wanted presses lost`,
+  settingOf: fill('{name}: {value}', 'name', 'value'),
+  todayIs: fill('Today {value}.', 'value'),
+  settableTo: fill('Can be set: {words}.', 'words'),
+  holdIt: fill('Hold it at {value}', 'value'),
+  sweepName: fill('{name}: ghosts let through and wanted presses lost', 'name'),
   nothingDepends: 'No press of these depends on it.',
   ghosts: 'ghosts let through',
   lost: 'wanted presses lost',
@@ -131,43 +114,60 @@ export const say = {
   whoPays: 'Who pays',
   nobodyPays: 'Nobody: nothing comes later, nothing becomes impossible.',
   applyTo: 'For',
-  apply: (to: string) => `Apply: ${to}`,
+  apply: fill('Apply: {to}', 'to'),
   inForce: 'This is what the button has now.',
-  applied: (to: string) => `Applied: ${to}.`,
+  applied: fill('Applied: {to}.', 'to'),
   appliedMoved: 'Moved by hand from what was fitted.',
   putBack: 'Back to what was fitted',
   values: 'Values',
   why: 'Why it came out so',
   backToValue: 'Back to the values',
-  trace: 'Its trace',
-  under: (name: string, verdict: string) => `${name}: ${verdict}`,
+  under: fill('{name}: {verdict}', 'name', 'verdict'),
   allPresses: 'All presses as a table',
   outOf: 'came out',
   note: 'Note',
   noteHint: 'tired, another chair, new switch …',
-  itWasMeantAs: (which: string) => `${which} was meant as`,
-  actsAfter: (ms: string) => `in ${ms} ms`,
-  totalUpTo: (ms: string) => `until it acts, up to ${ms} ms`,
+  itWasMeantAs: fill('{which} was meant as', 'which'),
+  actsAfter: fill('in {ms} ms', 'ms'),
+  totalUpTo: fill('until it acts, up to {ms} ms', 'ms'),
   // Found by hand, another finger
   handTitle: 'Finding the filter by hand',
-  handTry: (ms: string) => `With a bounce guard of ${ms} ms: press once.`,
-  handCounted: (ms: string, counted: string) => `${ms} ms: counted ${counted}`,
-  handFoundAt: (ms: string) => `${ms} ms: one press counts once.`,
+  handTry: fill('With a bounce guard of {ms} ms: press once.', 'ms'),
+  handCounted: fill('{ms} ms: counted {counted}', 'ms', 'counted'),
+  handFoundAt: fill('{ms} ms: one press counts once.', 'ms'),
   once: 'once',
-  times: (count: string) => `${count} times`,
+  times: counted('{count, plural, one {once} other {# times}}', 'count'),
   notAtAll: 'not at all',
   handMeasured: 'What the measured way says of the same presses stands beside it, under “found by hand”.',
   // Follow-up
   followUp: 'Against another day',
   before: 'Then',
   after: 'Now',
-  rightThen: (before: string, after: string) =>
-    `With today’s timing ${before} % of those came out as meant, and ${after} % of these.`,
+  rightThen: fill('With today’s timing {before} % of those came out as meant, and {after} % of these.', 'before', 'after'),
   tiring: 'Within the later sitting, its first half against its second',
   viewerOnly: 'You may look. Presses are asked for by specialists.',
-}
+  whyOf: fill('Why it came out so: {number}', 'number'),
+  traceOf: fill('Its trace: {ms} ms', 'ms'),
+  ofOne: fill('{what}: {words} {number}', 'what', 'words', 'number'),
+  levelsOf: fill('{levels}: {pressed}, {letGo}', 'levels', 'pressed', 'letGo'),
+  todayTime: fill('today {time}', 'time'),
+  lastDiscounted: fill('Last: {words}, {heard} – doesn’t count', 'words', 'heard'),
+  ms: fill('{ms} ms', 'ms'),
+  valueOf: fill('{name} {value}', 'name', 'value'),
+})
 
-export const INTENDED: Record<string, string> = {
+/** Settings, where there is little room. */
+export const SHORT: Record<string, string> = sentences('tune.short', {
+    gap_bridge_ms: 'bridge',
+    bounce_guard_ms: 'bounce',
+    brush_guard_ms: 'brush',
+    long_press_ms: 'long',
+    tap_gap_ms: 'gap',
+    press_at: 'press',
+    release_at: 'release',
+  })
+
+export const INTENDED: Record<string, string> = sentences('tune.intended', {
   tap: 'once',
   double_tap: 'twice',
   triple_tap: 'three times',
@@ -177,9 +177,9 @@ export const INTENDED: Record<string, string> = {
   drag: 'carry across',
   rest: 'rest',
   carry: 'carry it',
-}
+})
 
-export const VERDICTS: Record<string, string> = {
+export const VERDICTS: Record<string, string> = sentences('tune.verdicts', {
   r: 'as meant',
   m: 'nothing came of it',
   e: 'too much came of it',
@@ -190,9 +190,9 @@ export const VERDICTS: Record<string, string> = {
   extra: 'too much came of it',
   other: 'something else came of it',
   unwanted: 'came though nobody pressed',
-}
+})
 
-export const GOT: Record<string, string> = {
+export const GOT: Record<string, string> = sentences('tune.got', {
   tap: 'tap',
   double_tap: 'double-tap',
   triple_tap: 'triple-tap',
@@ -204,9 +204,9 @@ export const GOT: Record<string, string> = {
   hold: 'click',
   missed: 'nothing',
   extra: 'too much',
-}
+})
 
-export const NAMES: Record<string, string> = {
+export const NAMES: Record<string, string> = sentences('tune.names', {
   gap_bridge_ms: 'Gap bridge',
   bounce_guard_ms: 'Bounce guard',
   brush_guard_ms: 'Brush guard',
@@ -214,10 +214,10 @@ export const NAMES: Record<string, string> = {
   tap_gap_ms: 'Tap gap',
   press_at: 'Press level',
   release_at: 'Release level',
-}
+})
 
 export const valueWords = (name: string, value: number | string): string =>
-  name.endsWith('_ms') ? `${String(value)} ms` : String(value)
+  name.endsWith('_ms') ? say.ms(value) : String(value)
 
 export const percent = (share: number | null): string =>
   share === null ? '–' : String(Math.round(share * 100))

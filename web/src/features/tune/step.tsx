@@ -3,7 +3,7 @@ import type { DeskNow, StepDefinition } from '../../shared/desk'
 import { useMayChange } from '../../shared/session'
 import { later } from '../../shared/ui'
 import { useTuning } from './queries'
-import { say } from './sentences'
+import { say } from './step.sentences'
 
 const PromptPane = later(async () => (await import('./PromptPane')).PromptPane, null)
 

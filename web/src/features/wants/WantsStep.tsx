@@ -72,8 +72,10 @@ function WantRow(props: {
             timesWords(want),
             wrongWords(want),
             ...where,
-          ].join(' · ')}
-          {want.asked_by && say.askedForWithAskedBy(want.asked_by)}
+            want.asked_by && say.askedForBy(want.asked_by),
+          ]
+            .filter(Boolean)
+            .join(' · ')}
         </span>
       </div>
       <div className={styles.state}>

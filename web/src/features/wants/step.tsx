@@ -1,6 +1,6 @@
 import { aSheet, type StepDefinition } from '../../shared/desk'
 import { later } from '../../shared/ui'
-import { say } from './sentences'
+import { say } from './step.sentences'
 
 /** What the client wants to be able to do: where the work begins. */
 export const wants = {

@@ -10,7 +10,7 @@ export const WRONG: { value: WantFacts['wrong']; label: string }[] = [
 
 export const IMPORTANCE: { value: WantFacts['importance']; label: string }[] = [
   { value: 'must', label: say.mustHave },
-  { value: 'should', label: 'wanted' },
+  { value: 'should', label: say.wanted },
   { value: 'could', label: say.niceHave },
 ]
 

@@ -43,7 +43,7 @@ export function AnswersSheet(props: {
               <GestureMark gesture={one.gesture} /> {one.gesture_name}
               {' → '}
               <strong>{one.name ?? say.nothing}</strong>
-              {one.wait && <small>{say.wait(one.wait)}</small>}
+              {one.wait && <small>{one.wait}</small>}
             </p>
             {one.why.map((words) => (
               <p key={words}>{words}</p>

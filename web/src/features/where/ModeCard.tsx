@@ -101,8 +101,8 @@ const pressOf = (way: ModeWay) => [way.button, way.gesture, way.place].join(' ')
 interface ArrowProps {
   label: string
   ways: ModeWay[]
-  /** The state at the other end. */
-  end: (way: ModeWay) => string
+  /** The mode at the other end; null: how it usually is. */
+  end: (way: ModeWay) => string | null
   also?: string[]
   back?: boolean
 }
@@ -110,7 +110,7 @@ interface ArrowProps {
 /** The presses that go one way; which other mode is at its end, where that is not the usual state. */
 function Arrow({ label, ways, end, also = [], back = false }: ArrowProps) {
   const others = (press: string) =>
-    [...new Set(ways.filter((way) => pressOf(way) === press).map(end))].filter((one) => one !== say.asUsual)
+    [...new Set(ways.filter((way) => pressOf(way) === press).map(end))].filter((one) => one !== null)
   return (
     <ul className={styles.arrow} aria-label={label} data-back={back}>
       {[...new Map(ways.map((way) => [pressOf(way), way])).values()].map((way) => (

@@ -69,7 +69,7 @@ export function NewPlaceSheet({ desk, onClose }: { desk: Desk; onClose: () => vo
             <Input maxLength={60} value={part} onChange={(event) => setPart(event.target.value)} />
           </Field>
         )}
-        <p>{say.list(knows)}</p>
+        <p>{knows.map((words) => say.asSentence(words)).join(' ')}</p>
         <Field label={say.name} hint={say.nameHint} at="place">
           <Input maxLength={120} value={name} onChange={(event) => setName(event.target.value)} />
         </Field>

@@ -40,7 +40,7 @@ export function PlacesView({ where, onSheet, onSpot }: Props) {
             <p>
               <strong>{place.name}</strong>
               <small>{about(place)}</small>
-              <small>{say.list(place.known)}</small>
+              <small>{place.known.map((words) => say.asSentence(words)).join(' ')}</small>
             </p>
             <div className={styles.there}>
               <Assigned list={place.assigned} besides="mode" />

@@ -99,7 +99,7 @@ function Details(props: { where: Where; list: Shortlist | undefined; onClose: ()
           disabled={!shown?.can_lock && !locked}
           onChange={(event) => setLocked(event.target.checked)}
         >
-          {shown?.can_lock ? say.lockedToo : `${say.lockedToo}: ${say.notLocked}`}
+          {shown?.can_lock ? say.lockedToo : say.lockedTooNot}
         </Checkbox>
         {lines.map((line, index) => (
           <fieldset key={line.row} className={styles.lineFields}>

@@ -87,7 +87,7 @@ function ShortlistCard({ list, host, onSheet }: CardProps) {
         onMove={(from, to) => void move(from, to)}
       />
       <p className={styles.quiet}>
-        {list.opened_by.length > 0 ? `${say.openedBy}: ${list.opened_by.join(' · ')}` : say.openedByNothing}
+        {list.opened_by.length > 0 ? say.openedByAll(list.opened_by.join(' · ')) : say.openedByNothing}
       </p>
     </li>
   )

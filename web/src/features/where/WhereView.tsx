@@ -35,7 +35,7 @@ export function WhereView({ desk, view, onView, onSheet, onSpot, views }: Props)
           optionType="button"
           value={view}
           onChange={(event) => onView(event.target.value as WhereOf)}
-          options={WHERE_VIEWS.map((one) => ({ value: one, label: say[one] }))}
+          options={WHERE_VIEWS.map((one) => ({ value: one, label: say.views[one] }))}
         />
         {views}
       </div>

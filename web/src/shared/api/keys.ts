@@ -15,6 +15,7 @@ const inRevision =
 export const keys = {
   // Of who is here, and of the service
   session: () => ['session'] as const,
+  everyClient: () => ['clients', null] as const,
   clients: (search?: string) =>
     (search === undefined ? ['clients'] : ['clients', search]) as readonly string[],
   erasure: (client: string) => ['erasure', client] as const,

@@ -1957,10 +1957,10 @@ export interface components {
             gesture_name: string;
             /** @enum {unknown} */
             how: "held" | "latch" | "lock" | "clear";
-            /** @description In words */
-            from: string;
-            /** @description In words */
-            to: string;
+            /** @description The other mode, by name; null: how it usually is */
+            from: string | null;
+            /** @description The other mode, by name; null: how it usually is */
+            to: string | null;
             /** @description In words, where it is not everywhere */
             place: string | null;
         };

@@ -1,5 +1,7 @@
+import { sentences } from '../text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('shared.desk', {
   whatWouldItDo: 'What would it do?',
   pointer: 'Move the pointer with buttons',
   places: 'To Places',
@@ -20,4 +22,4 @@ export const say = {
   carryElsewhere: 'Carry it elsewhere',
   carryCopyElsewhere: 'Carry a copy elsewhere',
   putWhatCarriedHere: 'Put what is carried here',
-}
+})

@@ -1,9 +1,10 @@
+import { fill, sentences } from '../text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('shared.fitting', {
   noAnswerCameWas: 'No answer came; it was saved all the same.',
   notAsWas: 'Not as it was',
-  savedRevisionBetweenNothing: (author: string, number: string) =>
-    `${author} saved revision ${number} in between; nothing was taken back.`,
+  savedRevisionBetweenNothing: fill('{author} saved revision {number} in between; nothing was taken back.', 'author', 'number'),
   nothingWasTakenBack: 'Nothing was taken back.',
-  savedAsRevision: (number: string) => `Saved as revision ${number}.`,
-}
+  savedAsRevision: fill('Saved as revision {number}.', 'number'),
+})

@@ -1,5 +1,7 @@
+import { fill, sentences } from '../text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('shared.hearing', {
   left: 'left',
   middle: 'middle',
   right: 'right',
@@ -10,13 +12,13 @@ export const say = {
   upperSide: 'upper side button',
   lowerSide: 'lower side button',
   tail: 'tail',
-  key: (name: string) => `key ${name}`,
-  mouse: (button: string) => `mouse ${button}`,
-  pen: (button: string) => `pen ${button}`,
-  button: (number: string) => `button ${number}`,
+  key: fill('key {name}', 'name'),
+  mouse: fill('mouse {button}', 'button'),
+  pen: fill('pen {button}', 'button'),
+  button: fill('button {number}', 'number'),
   touch: 'touch',
-  wheel: (way: string) => `wheel ${way}`,
-  gamepad: (number: string, button: string) => `gamepad ${number}, button ${button}`,
+  wheel: fill('wheel {way}', 'way'),
+  gamepad: fill('gamepad {number}, button {button}', 'number', 'button'),
   keptAndSentAgain: 'Kippen’s server does not answer. Presses are kept and sent again.',
   notTaken: 'A press could not be taken.',
-}
+})

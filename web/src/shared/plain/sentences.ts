@@ -1,7 +1,9 @@
+import { sentences } from '../text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('shared.plain', {
   show: 'Show',
   hide: 'Hide',
   showPassword: 'Show the password',
   waiting: 'One moment …',
-}
+})

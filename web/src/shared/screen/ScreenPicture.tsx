@@ -33,7 +33,7 @@ export function ScreenPicture({ screen, onPress, onLine }: Props) {
       ))}
       {screen.mode && (
         <p className={styles.mode}>
-          {say.inMode(screen.mode.name)} <small>{say.how[screen.mode.how]}</small>
+          {screen.mode.name} <small>{say.how[screen.mode.how]}</small>
         </p>
       )}
       {screen.call === 'ringing' && <p className={styles.ringing}>{say.ring}</p>}

@@ -5,8 +5,8 @@ import { say } from './sentences'
 
 const CHOICES: { value: LightChoice; label: string }[] = [
   { value: 'system', label: say.asSystemHas },
-  { value: 'light', label: 'light' },
-  { value: 'dark', label: 'dark' },
+  { value: 'light', label: say.light },
+  { value: 'dark', label: say.dark },
 ]
 
 /** By day, by night, or as the system has it. */

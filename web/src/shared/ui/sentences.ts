@@ -1,12 +1,13 @@
+import { fill, sentences } from '../text'
+
 /** What this part of the page says, ready to be put into another language. */
-export const say = {
+export const say = sentences('shared.ui', {
   kindsOfDevice: 'Kinds of device',
-  changed: (author: string) => `${author} changed`,
+  changed: fill('{author} changed', 'author'),
   yoursWouldDo: 'Yours would do',
   nothingThatDiffersNow: 'nothing that differs now',
   somethingThisPageWent: 'Something on this page went wrong',
-  whatWasSaidSaved: (message: string) =>
-    `What was said to be saved is saved. Load the page anew; if it breaks again, go back to the clients and tell whoever looks after Kippen: ${message}`,
+  whatWasSaidSaved: fill('What was said to be saved is saved. Load the page anew; if it breaks again, go back to the clients and tell whoever looks after Kippen: {message}', 'message'),
   loadPageAnew: 'Load the page anew',
   clients: 'To the clients',
   more: 'More',
@@ -25,5 +26,7 @@ export const say = {
   notSavedYet: 'What you wrote here is not saved.',
   goOnWriting: 'Go on writing',
   leaveIt: 'Leave it unsaved',
-  kippenWithWords: (words: string) => `${words} · Kippen`,
-}
+  kippenWithWords: fill('{words} · Kippen', 'words'),
+  light: 'light',
+  dark: 'dark',
+})
