@@ -7,6 +7,8 @@ require "sequel"
 require "openapi_first"
 require_relative "../core/lib/kippen"
 require_relative "../core/data_folder"
+require_relative "sentences"
+require_relative "spoken"
 
 module Kippen
   # The web server's side: routes parse, call the core and the store, and render.
@@ -14,6 +16,8 @@ module Kippen
     ROOT = File.expand_path("..", __dir__)
     CONTRACT = File.join(__dir__, "contract", "openapi.yaml")
     DATA = File.join(ROOT, "core", "data")
+    # Another language, where one is named: before anything says a word.
+    SPOKEN = Spoken.read(ENV.fetch("KIPPEN_WORDS", nil))
     KNOWLEDGE = Knowledge.read(DataFolder.texts(DATA))
     KINDS, CODES, CATALOGUE, COMBINATIONS, ARRANGEMENTS, SETTINGS, SEARCH = *KNOWLEDGE
   end

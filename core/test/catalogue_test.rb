@@ -102,7 +102,7 @@ module Kippen
       keys = COMBINATIONS.all + ENTRIES.filter_map { |entry| entry.action["keys"] }
       keys.each do |combination|
         assert_equal Catalogue::Combination.sorted(combination), combination
-        (combination - Catalogue::Combination::MODIFIERS.keys).each { |key| assert CODES.describe("key:#{key}").known, key }
+        (combination - Catalogue::Combination::MODIFIERS).each { |key| assert CODES.describe("key:#{key}").known, key }
       end
     end
 

@@ -114,7 +114,7 @@ module Kippen
       started = screen.at(10_000, OK).did(outcome(evening), nil)
       volume = ->(now) { now.state["volume"] }
       assert_equal [6, 10_500], [volume[started], Standins::Course.new(started).due_ms]
-      assert_match(/Under way: 1 of 3 steps are done. The next press of .*OK breaks them off/, Standins::Facts.of(started).first)
+      assert_match(/Under way: 1 of 3 steps is done. The next press of .*OK breaks them off/, Standins::Facts.of(started).first)
       assert_equal [6, 11_500], [volume[started.at(10_500)], Standins::Course.new(started.at(10_500)).due_ms]
       assert_equal [], started.at(10_500).state["open"]
       over = started.at(60_000)
@@ -149,7 +149,7 @@ module Kippen
       evening = several([LOUDER], [{ "kind" => "system", "do" => "lock" }, 0])
       done = screen(fitting, "desk").at(0, OK).did(outcome(evening), nil).at(10)
       back = done.does({ "kind" => "steps_back" })
-      assert_equal ["1 of 2 steps are taken back. It stays: Lock the screen.", 5, true],
+      assert_equal ["1 of 2 steps is taken back. It stays: Lock the screen.", 5, true],
                    back.state.values_at("said", "volume", "locked")
       assert_equal "There are no steps to take back.", back.does({ "kind" => "steps_back" }).state["said"]
       mute = { "kind" => "volume", "direction" => "mute" }

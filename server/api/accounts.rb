@@ -9,7 +9,7 @@ module Kippen
 
         app.post("/api/accounts") do
           row = Store.transaction(database) do
-            audit.note(account, "made an account", name: sent["name"], role: sent["role"])
+            audit.note(account, Words.say(:did_make_account), name: sent["name"], role: sent["role"])
             accounts.add(account.service, **sent.slice("email", "name", "role", "password").transform_keys(&:to_sym))
           end
           status 201
@@ -21,7 +21,7 @@ module Kippen
           changes = sent.transform_keys(&:to_sym)
           Store.transaction(database) do
             accounts.change(account.service, id, changes)
-            audit.note(account, "changed an account", account: id, changed: changes.keys.map(&:to_s))
+            audit.note(account, Words.say(:did_change_account), account: id, changed: changes.keys.map(&:to_s))
           end
           json(AccountRoutes.render(accounts.all(account.service).find { |row| row[:id] == id }))
         end

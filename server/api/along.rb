@@ -10,7 +10,7 @@ module Kippen
           place, mode = spot(fitting)
           along = Press::Along.new(fitting, sought["setting"], place:, mode:)
           device, lanes = AlongRoutes.meant(fitting, along, sought)
-          problem(404, "There is no such device, nor such a button") unless device
+          problem(404, Words.say(:no_device_nor_button)) unless device
 
           deadline = Server.deadline(RevisionRoutes::LOOK_S)
           json("revision" => revision[:number],

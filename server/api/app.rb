@@ -98,7 +98,7 @@ module Kippen
         def known(list, id, always, what)
           return id if id == always || list.any? { |item| item.id == id }
 
-          raise Store::Missing, "no #{what} #{Faults.show(id)}"
+          raise Store::Missing, Words.say(:no_such, what:, id: Faults.show(id))
         end
 
         # The place and the mode that are asked for; where none are, everywhere and the usual one. Raises Store::Missing.
@@ -115,25 +115,25 @@ module Kippen
       error(Store::Missing) { |e| problem(404, e.message) }
       # What it belongs to was erased between two questions.
       error(Sequel::ForeignKeyConstraintViolation) do
-        problem(404, "What this belongs to was erased meanwhile; nothing was saved")
+        problem(404, Words.say(:erased_meanwhile))
       end
       error(Store::Sittings::Closed) { |e| problem(409, e.message) }
       error(Store::Joins::Wrong) { |e| problem(404, e.message) }
       error(Store::Joins::TooMany, Store::Streams::TooMany) { |e| problem(429, e.message) }
-      error(Store::Accounts::Taken, Store::Accounts::LastLead) { |e| problem(409, "#{e.message}; nothing was changed") }
+      error(Store::Accounts::Taken, Store::Accounts::LastLead) { |e| problem(409, Words.say(:why_nothing_changed, why: e.message)) }
       error(Store::Conflict) do |e|
-        problem(409, "#{e.message}; nothing of it is lost, nothing of yours was saved",
+        problem(409, Words.say(:why_nothing_lost, why: e.message),
                 newest: Render.revision(e.newest), mine: e.mine, theirs: e.theirs)
       end
       error(Store::KeptKinds::Newer) { |e| problem(409, e.message, edition: KindRoutes.edition(e.newest)) }
       error(Invalid) do |e|
-        problem(422, "#{e.faults.size} thing#{"s" if e.faults.size > 1} to put right; nothing was changed", faults: e.faults)
+        problem(422, Words.say(:things_to_put_right, count: e.faults.size), faults: e.faults)
       end
       # Told by OneConnection, which drops the connection.
       error(*OneConnection::LOST) { |e| raise e }
-      error(Deadline::Passed) { problem(413, "This takes longer to work out than anybody waits: do it in parts") }
-      error(Deadline::GivenUp) { problem(429, "A newer question took its place") }
-      error(Sinatra::NotFound) { problem(404, "There is nothing at #{request.path_info.slice(0, 120)}") }
+      error(Deadline::Passed) { problem(413, Words.say(:takes_longer_than_waits)) }
+      error(Deadline::GivenUp) { problem(429, Words.say(:newer_question)) }
+      error(Sinatra::NotFound) { problem(404, Words.say(:nothing_at, path: request.path_info.slice(0, 120))) }
       error do |e|
         Problem.log(e)
         halt Problem.of_our_own(env)

@@ -86,10 +86,8 @@ module Kippen
       def self.check(events, (source, kind, value), raw)
         return events.read(source, kind, value) if !raw || Press::Events::SPOTS.include?(kind)
 
-        unless Store::RawMessages::SOURCE.match?(source)
-          raise ArgumentError, "#{Faults.show(source)} is no source that can be heard"
-        end
-        raise ArgumentError, "#{kind} can't be heard" unless Press::Events::KINDS.key?(kind)
+        raise ArgumentError, Words.say(:no_source, source: Faults.show(source)) unless Store::RawMessages::SOURCE.match?(source)
+        raise ArgumentError, Words.say(:cant_be_heard, kind:) unless Press::Events::KINDS.key?(kind)
       end
       private_class_method :check, :heard, :confirm
     end

@@ -42,12 +42,12 @@ module Kippen
       def refusal(env, body, most)
         return if body.empty? || [env["REQUEST_METHOD"], env["PATH_INFO"]] == FITTING
 
-        Problem.response(400, "What is sent must be a JSON object") unless Formats::StrictJson.read(body, limit: most).is_a?(Hash)
+        Problem.response(400, Words.say(:must_send_object)) unless Formats::StrictJson.read(body, limit: most).is_a?(Hash)
       rescue Invalid => e
-        Problem.response(400, "What was sent #{e.faults.first.message}")
+        Problem.response(400, Words.say(:what_was_sent, fault: e.faults.first.message))
       end
 
-      def too_large(most) = Problem.response(413, "A request may have #{most} bytes; nothing was changed.")
+      def too_large(most) = Problem.response(413, Words.say(:request_too_large, most:))
     end
   end
 end

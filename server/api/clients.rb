@@ -28,7 +28,7 @@ module Kippen
         # The body is a fitting file; with it a client is taken in.
         app.post("/api/clients") do
           fitting = Formats::FittingJson.read(request.body.read)
-          id = Store::Save.new(database).first(account.service, fitting, author:, note: "Taken in", account:)
+          id = Store::Save.new(database).first(account.service, fitting, author:, note: Words.say(:note_taken_in), account:)
           status 201
           json(desk(id))
         end
@@ -42,7 +42,7 @@ module Kippen
         end
 
         app.get("/api/clients/:client/everything") do
-          audit.note(account, "took all data out", client: params["client"])
+          audit.note(account, Words.say(:did_take_out), client: params["client"])
           headers "content-type" => "application/json", "content-disposition" => 'attachment; filename="client.json"'
           body Spooled.new(Store::Everything.new(database, params["client"]).pieces)
         end
@@ -52,12 +52,12 @@ module Kippen
         # The second look: the client's name, as it stands, must be sent along.
         app.post("/api/clients/:client/erasure") do
           name = revisions.fitting(params["client"]).first.name
-          problem(409, "To erase, send the client's name as it stands: #{name}") unless sent["name"] == name
+          problem(409, Words.say(:erase_name, name:)) unless sent["name"] == name
           Store.transaction(database) do
             clients.erase(params["client"])
-            audit.note(account, "erased a client", client: params["client"])
+            audit.note(account, Words.say(:did_erase), client: params["client"])
           end
-          json("done" => "Erased")
+          json("done" => Words.say(:done_erased))
         end
       end
     end

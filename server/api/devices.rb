@@ -12,7 +12,7 @@ module Kippen
         app.get("/api/clients/:client/kinds/:kind") do
           fitting, = revisions.fitting(params["client"])
           own = fitting.list("kinds").find { |kind| kind["id"] == params["kind"] } ||
-                raise(Store::Missing, "no kind #{params["kind"]}")
+                raise(Store::Missing, Words.say(:no_kind, id: params["kind"]))
           DeviceRoutes.file(self, own)
         end
 

@@ -25,7 +25,7 @@ module Kippen
       # Store::Missing.
       def file(ids, as_own: true, beside: false)
         chosen = mine.select { |row| ids.include?(row[:id]) }
-        raise Store::Missing, "none of these sittings is this client's" if chosen.empty?
+        raise Store::Missing, Words.say(:no_sitting_of_client) if chosen.empty?
         unless as_own || chosen.all? { |row| row[:button] == @button.ref }
           raise Invalid.at("/sittings", Words.say(:presses_of_another))
         end

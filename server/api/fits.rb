@@ -46,7 +46,7 @@ module Kippen
       def self.made(app)
         row = app.fits.find(app.params["fit"])
         fitting, = app.revisions.fitting(row[:client_id])
-        raise Store::Missing, "this fit has no result" unless Store::Fits.readable?(row) && fitting.button(row[:button])
+        raise Store::Missing, Words.say(:fit_without_result) unless Store::Fits.readable?(row) && fitting.button(row[:button])
 
         RenderFit.new(fitting, row).tap { |fit| allowed(app.sent["timing"], fit) }
       end

@@ -6,12 +6,12 @@ module Kippen
     module FreePlaceRoutes
       def self.registered(app)
         app.get("/api/clients/:client/free") do
-          problem(400, "Name a want or an action") unless sought["want"] || sought["action"]
+          problem(400, Words.say(:name_want_or_action)) unless sought["want"] || sought["action"]
           fitting, = revisions.fitting(params["client"])
           place, mode = spot(fitting)
           knowledge = KNOWLEDGE.of(fitting)
           action, hosts = FreePlaceRoutes.meant(fitting, knowledge, sought)
-          problem(404, "There is no such want with an action, nor such an action") unless action
+          problem(404, Words.say(:no_want_nor_action)) unless action
 
           free = Reach::FreePlaces.new(fitting, knowledge, deadline: Server.deadline(RevisionRoutes::LOOK_S))
             .of(action, place:, mode:, hosts:)

@@ -32,7 +32,7 @@ module Kippen
 
         app.post("/api/joined/streams/:own/messages") do
           stream = streams.find(params["own"])
-          raise Store::Missing, "no stream #{params["own"]}" unless stream[:listener_id] == joined[:listener]
+          raise Store::Missing, Words.say(:no_stream, id: params["own"]) unless stream[:listener_id] == joined[:listener]
 
           json(BenchRoutes.take(self, stream).slice("stream", "received", "heard_through", "next_us", "cues", "quiet", "places"))
         end
@@ -40,7 +40,7 @@ module Kippen
         # The screen of its own host, and no other's; nothing that is of the fitting alone.
         app.get("/api/joined/screen") do
           fitting, = revisions.fitting(joined[:client_id])
-          host = fitting.host(joined[:host]) || raise(Store::Missing, "no host #{joined[:host]}")
+          host = fitting.host(joined[:host]) || raise(Store::Missing, Words.say(:no_host, id: joined[:host]))
           json(RenderScreen.view(screens.of(joined[:client_id], fitting, host)).merge("refuses" => [], "happenings" => []))
         end
 

@@ -13,10 +13,10 @@ module Kippen
 
         app.post("/api/clients/:client/joins") do
           fitting, = revisions.fitting(params["client"])
-          raise Invalid.at("/host", "unknown host #{Faults.show(sent["host"])}") unless fitting.host(sent["host"])
+          raise Invalid.at("/host", Words.say(:unknown_host, host: Faults.show(sent["host"]))) unless fitting.host(sent["host"])
 
           row = joins.add(params["client"], sent["host"], account.id)
-          audit.note(account, "made a code to join by", client: params["client"], host: sent["host"])
+          audit.note(account, Words.say(:did_make_code), client: params["client"], host: sent["host"])
           status 201
           json(JoinRoutes.render(row, fitting))
         end
@@ -24,9 +24,9 @@ module Kippen
         app.delete("/api/joins/:join") do
           joins.end(params["join"])
           client = database[:joins].where(id: params["join"]).get(:client_id)
-          audit.note(account, "ended a joined listener", client:)
+          audit.note(account, Words.say(:did_end_listener), client:)
           Store::News.tell(database, client, "joins")
-          json("done" => "Ended")
+          json("done" => Words.say(:done_ended))
         end
       end
 

@@ -13,7 +13,7 @@ module Kippen
         app.get("/api/kinds") { json("kinds" => KINDS.all.map { |kind| RenderDevices.kind(kind) }) }
 
         app.get("/api/kinds/:shipped") do
-          kind = KINDS.find(params["shipped"]) || raise(Store::Missing, "no kind #{params["shipped"]}")
+          kind = KINDS.find(params["shipped"]) || raise(Store::Missing, Words.say(:no_kind, id: params["shipped"]))
           DeviceRoutes.file(self, kind.data)
         end
 
@@ -22,7 +22,7 @@ module Kippen
         end
 
         app.post("/api/service/kinds") do
-          row = KindRoutes.change(self, "kept a kind of device") { kinds.save(sent["document"], sent["opened_on"]) }
+          row = KindRoutes.change(self, Words.say(:did_keep_kind)) { kinds.save(sent["document"], sent["opened_on"]) }
           status 201
           json(KindRoutes.edition(row))
         end
@@ -30,7 +30,7 @@ module Kippen
         app.get("/api/service/hosts") { json(KindRoutes.hosts(kinds)) }
 
         app.post("/api/service/hosts") do
-          KindRoutes.change(self, "said what hosts are") { kinds.save_hosts(sent["document"], sent["opened_on"]) }
+          KindRoutes.change(self, Words.say(:did_say_hosts)) { kinds.save_hosts(sent["document"], sent["opened_on"]) }
           status 201
           json(KindRoutes.hosts(kinds))
         end
@@ -38,7 +38,7 @@ module Kippen
         app.get("/api/service/kinds/:shelf") { DeviceRoutes.file(self, kinds.document(params["shelf"], sought["edition"])) }
 
         app.delete("/api/service/kinds/:shelf") do
-          row = KindRoutes.change(self, "took a kind of device away") { kinds.remove(params["shelf"], sought["opened_on"]) }
+          row = KindRoutes.change(self, Words.say(:did_take_kind)) { kinds.remove(params["shelf"], sought["opened_on"]) }
           json(KindRoutes.edition(row).merge("gone" => true))
         end
 
@@ -47,7 +47,7 @@ module Kippen
         end
 
         app.post("/api/service/kinds/:shelf/editions") do
-          row = KindRoutes.change(self, "put a kind of device back") do
+          row = KindRoutes.change(self, Words.say(:did_put_kind)) do
             kinds.put_back(params["shelf"], sent["edition"], sent["opened_on"])
           end
           status 201

@@ -22,7 +22,7 @@ module Kippen
           bindings = ListenerRoutes.read(sent["bindings"], fitting)
           Store.transaction(database) do
             listeners.bind(listener[:id], bindings)
-            audit.note(account, "said what stands for which button", client: listener[:client_id])
+            audit.note(account, Words.say(:did_bind), client: listener[:client_id])
           end
           json(ListenerRoutes.render(listener, bindings))
         end
@@ -43,13 +43,13 @@ module Kippen
 
       # Why a source can't stand for a button.
       def self.fault(item, button)
-        return "unknown button #{Faults.show(item["button"])}" unless button
+        return Words.say(:unknown_button, ref: Faults.show(item["button"])) unless button
 
         name = CODES.describe(item["heard"]).name
-        return "#{name} can't stand for #{button.name || button.id}: only a step of a wheel can" if button.kind == "notch"
+        return Words.say(:only_step_stands, name:, button: button.name || button.id) if button.kind == "notch"
 
         wheel = item["heard"].start_with?("wheel:")
-        why = wheel ? "a step of a wheel has no length" : "it is open or closed, and this is a level"
+        why = Words.say(wheel ? :step_no_length : :open_or_closed)
         "#{name} can't stand for #{button.name || button.id}: #{why}"
       end
 

@@ -20,9 +20,9 @@ module Kippen
           @app.call(env)
         end
       rescue *LOST
-        return Problem.response(503, "Nothing was changed; try again in a moment") unless had && Problem.may_have_saved?(env)
+        return Problem.response(503, Words.say(:nothing_changed_again)) unless had && Problem.may_have_saved?(env)
 
-        Problem.response(503, "The way to the database was lost: it is not known whether it was saved. Look, then try again",
+        Problem.response(503, Words.say(:database_lost),
                          saved: "unknown")
       end
     end

@@ -23,8 +23,7 @@ module Kippen
       MOST_WAITING = 200
 
       # What is told of a request that never came to be one, by the status Puma gives it.
-      BROKEN = { 400 => "It can't be read",
-                 413 => "A request may have #{AsProblem::MOST_BYTES} bytes; nothing was changed" }.freeze
+      BROKEN = { 400 => :cant_be_read, 413 => :request_too_large_at_all }.freeze
 
       # no_room – a file that is there while the disk is nearly full, see bin/start; or nil
       def initialize(app, no_room: ENV.fetch("KIPPEN_NO_ROOM", nil))
@@ -44,9 +43,10 @@ module Kippen
         words = BROKEN[status == 501 ? 400 : status]
         Problem.log(error) unless words
         code, headers, body = if words
-                                Problem.response(status == 501 ? 400 : status, words)
+                                Problem.response(status == 501 ? 400 : status,
+                                                 Words.say(words, most: AsProblem::MOST_BYTES))
                               else
-                                Problem.response(500, "It has been written to the server's log")
+                                Problem.response(500, Words.say(:in_the_log))
                               end
         [code, HEADERS.merge(headers), body]
       end
@@ -60,24 +60,23 @@ module Kippen
       def refusal(env)
         method = env["REQUEST_METHOD"]
         return allowed unless METHODS.include?(method)
-        return Problem.response(503, "Too many ask at once; try again in a moment") if waiting > MOST_WAITING
+        return Problem.response(503, Words.say(:too_many_at_once)) if waiting > MOST_WAITING
         return no_room if low? && Problem.may_have_saved?(env) && !ALWAYS.match?(env["PATH_INFO"])
         unless readable?(env["PATH_INFO"]) && query?(env["QUERY_STRING"].to_s)
-          return Problem.response(400, "The address can't be read")
+          return Problem.response(400, Words.say(:address_unreadable))
         end
 
-        Problem.response(415, "What is sent must be application/json") if WITH_BODY.include?(method) && body?(env) && !json?(env)
+        Problem.response(415, Words.say(:must_send_json)) if WITH_BODY.include?(method) && body?(env) && !json?(env)
       end
 
       def waiting = (defined?(Puma::Server) && Puma::Server.current&.backlog) || 0
 
       def no_room
-        Problem.response(507, "The disk of the computer Kippen runs on is nearly full: nothing is saved until there is room " \
-                              "again")
+        Problem.response(507, Words.say(:disk_nearly_full))
       end
 
       def allowed
-        status, headers, body = Problem.response(405, "It must be one of #{METHODS.join(", ")}")
+        status, headers, body = Problem.response(405, Words.say(:method_one_of, methods: METHODS.join(", ")))
         [status, headers.merge("allow" => METHODS.join(", ")), body]
       end
 

@@ -12,7 +12,7 @@ module Kippen
       def self.registered(app)
         app.get("/api/clients/:client/pointer") do
           fitting, = revisions.fitting(params["client"])
-          host = fitting.host(sought["host"]) || raise(Store::Missing, "no host #{Faults.show(sought["host"])}")
+          host = fitting.host(sought["host"]) || raise(Store::Missing, Words.say(:no_host, id: Faults.show(sought["host"])))
           json(PointerRoutes.told(KNOWLEDGE.host_kinds.of(host.system).screen.first, **PointerRoutes.asked(sought)))
         end
       end

@@ -65,7 +65,7 @@ module Kippen
       end
 
       def wait(old, new, (gesture, before, after))
-        { "gesture" => gesture, "gesture_name" => Words::GESTURES.fetch(gesture),
+        { "gesture" => gesture, "gesture_name" => Words.gesture(gesture),
           "before" => before && Words.wait(before, old.timing), "after" => after && Words.wait(after, new.timing) }
       end
 

@@ -5,17 +5,10 @@ module Kippen
     # Errors as problem details (RFC 9457); the only place that knows HTTP status codes of errors.
     module Problem
       TYPE = "application/problem+json"
-      TITLES = {
-        400 => "The request can't be understood", 401 => "Not signed in", 403 => "Not allowed", 404 => "Not found",
-        405 => "Not possible here",
-        409 => "Not as it was", 413 => "Too large", 415 => "Not a form Kippen reads",
-        422 => "The fitting would not be valid", 429 => "Too many", 500 => "Kippen made a mistake",
-        503 => "Not just now", 507 => "No room"
-      }.freeze
 
       # faults – Kippen::Fault; more – further members. Returns a Hash.
       def self.of(status, detail, faults: [], **more)
-        problem = { "type" => "about:blank", "title" => TITLES.fetch(status), "status" => status, "detail" => detail }
+        problem = { "type" => "about:blank", "title" => Words.say(:"status_#{status}"), "status" => status, "detail" => detail }
         problem["faults"] = faults.map { |fault| { "where" => fault.where, "message" => fault.message } } unless faults.empty?
         problem.merge(more.transform_keys(&:to_s))
       end
@@ -36,10 +29,9 @@ module Kippen
 
       # For a fault of Kippen's own, as a Rack response.
       def self.of_our_own(env)
-        return response(500, "It has been written to the server's log; nothing was changed") unless may_have_saved?(env)
+        return response(500, Words.say(:log_nothing_changed)) unless may_have_saved?(env)
 
-        response(500, "It has been written to the server's log; it is not known whether it was saved. Look, then try again",
-                 saved: "unknown")
+        response(500, Words.say(:log_not_known), saved: "unknown")
       end
 
       # Can a request have saved something, whatever became of its answer?

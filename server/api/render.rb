@@ -12,7 +12,7 @@ module Kippen
       end
 
       def client(row)
-        { "id" => row[:id], "name" => row[:name].empty? ? "Client without a name" : row[:name], "about" => row[:about],
+        { "id" => row[:id], "name" => row[:name].empty? ? Words.say(:client_without_name) : row[:name], "about" => row[:about],
           "revision" => row[:revision], "seen_at" => Times.iso(row[:seen_at]), "open" => row[:open].to_h }
       end
 
@@ -95,7 +95,7 @@ module Kippen
       end
 
       def places(fitting)
-        everywhere = { "id" => Fitting::EVERYWHERE, "name" => "every app", "off" => false, "whole_app" => nil }
+        everywhere = { "id" => Fitting::EVERYWHERE, "name" => Words.say(:every_app), "off" => false, "whole_app" => nil }
         catalogue = CATALOGUE.of(fitting)
         [everywhere, *fitting.places.map do |place|
           { "id" => place.id, "name" => place.name || [catalogue.app(place.app), place.part].compact.join(", "),
@@ -105,7 +105,7 @@ module Kippen
       end
 
       def modes(fitting)
-        [{ "id" => Fitting::BASE, "name" => "as usual", "otherwise" => "base", "shortlist" => nil },
+        [{ "id" => Fitting::BASE, "name" => Words.say(:rung_usual), "otherwise" => "base", "shortlist" => nil },
          *fitting.modes.map do |mode|
            mode.to_h.slice(:id, :otherwise, :shortlist).transform_keys(&:to_s).merge("name" => mode.name || mode.id)
          end]
@@ -136,7 +136,8 @@ module Kippen
 
       # Modifiers first, then every key of the code tables.
       def keys
-        modifiers = Catalogue::Combination::MODIFIERS.map { |key, name| { "key" => key, "name" => name, "modifier" => true } }
+        modifiers = Catalogue::Combination::MODIFIERS
+          .map { |key| { "key" => key, "name" => Catalogue::Combination.named(key), "modifier" => true } }
         others = CODES.keys.select { |row| row["w3c"] && !row["w3c"].match?(/\A(Control|Shift|Alt|Meta)(Left|Right)\z/) }
         modifiers + others.map { |row| { "key" => row["w3c"], "name" => row["name"], "modifier" => false } }
       end

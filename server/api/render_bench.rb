@@ -59,7 +59,7 @@ module Kippen
         outcome = row.outcome
         wait = @telling.wait_us(story, row)
         { "at_us" => outcome.at_us, "phase" => outcome.phase, "gesture" => outcome.gesture,
-          "gesture_name" => outcome.gesture ? Words::GESTURES.fetch(outcome.gesture) : "ignored",
+          "gesture_name" => outcome.gesture ? Words.gesture(outcome.gesture) : Words.say(:gesture_ignored),
           "action_name" => @telling.action_name(outcome), "effect" => effect(outcome), "does" => does(story, outcome),
           "reason" => outcome.reason, "wait_us" => wait, "wait" => wait &&
             (wait.zero? ? Words.say(:waited_nothing) : Words.say(:wait_release, ms: Words.ms(wait))) }
@@ -78,7 +78,7 @@ module Kippen
         return unless %w[fire start].include?(outcome.phase)
         return @catalogue.effect(outcome.action) unless outcome.action.nil? || outcome.action["kind"] == "builtin"
 
-        @fitting.button(outcome.button).builtin&.then { |builtin| "#{builtin}: the button's own doing." }
+        @fitting.button(outcome.button).builtin&.then { |builtin| Words.say(:own_doing, builtin:) }
       end
     end
   end

@@ -20,7 +20,7 @@ module Kippen
 
       # Of a kind on a host: what it can carry and which values can really be set.
       def self.carried(system, carries)
-        { "system" => system, "gestures" => carries["gestures"].map { |gesture| Words::GESTURES.fetch(gesture) },
+        { "system" => system, "gestures" => carries["gestures"].map { |gesture| Words.gesture(gesture) },
           "modes" => carries["modes"],
           "double_click_ms" => carries["double_click_ms"]["usual"],
           "settable" => carries["settable"]
@@ -121,7 +121,7 @@ module Kippen
       end
 
       def claim(claim)
-        { "gesture" => claim["gesture"], "gesture_name" => Words::GESTURES.fetch(claim["gesture"]), "by" => claim["by"],
+        { "gesture" => claim["gesture"], "gesture_name" => Words.gesture(claim["gesture"]), "by" => claim["by"],
           "free_by" => claim["free_by"],
           "freed" => RenderDevices.said(claim["freed"]) }
       end
@@ -129,7 +129,7 @@ module Kippen
       def builtin(button, data)
         given = data.fetch("builtin", button.builtin ? { "tap" => button.builtin } : {})
         given.map do |gesture, words|
-          { "gesture" => gesture, "gesture_name" => Words::GESTURES.fetch(gesture), "words" => words }
+          { "gesture" => gesture, "gesture_name" => Words.gesture(gesture), "words" => words }
         end
       end
 

@@ -60,7 +60,7 @@ module Kippen
       end
 
       def chip(lane, chip)
-        { "gesture" => chip.gesture, "gesture_name" => Words::GESTURES.fetch(chip.gesture), "stretch" => chip.stretch,
+        { "gesture" => chip.gesture, "gesture_name" => Words.gesture(chip.gesture), "stretch" => chip.stretch,
           "origin" => chip.origin, "from" => (Words.from(@fitting, lane, chip) if chip.origin == "inherited"),
           "place" => chip.place, "mode" => chip.mode, "off" => chip.off, "action" => chip.action,
           "name" => @catalogue.name(chip.action, lane.button.builtin), "kept" => chip.action.nil? ||
@@ -88,7 +88,7 @@ module Kippen
       end
 
       def empty(empty)
-        { "gesture" => empty.gesture, "gesture_name" => Words::GESTURES.fetch(empty.gesture), "stretch" => empty.stretch,
+        { "gesture" => empty.gesture, "gesture_name" => Words.gesture(empty.gesture), "stretch" => empty.stretch,
           "costs" => empty.costs.filter_map { |gesture, before, after| Words.cost(gesture, before, after) } }
       end
 
@@ -145,7 +145,7 @@ module Kippen
       def only_at_once(lane)
         return if @cautions.held_back?(lane.button) || lane.choice.tap.action["kind"] != "builtin"
 
-        "The device does it at once, whatever is set."
+        Words.say(:device_at_once)
       end
     end
   end

@@ -26,7 +26,8 @@ module Kippen
       def self.way(fitting, way)
         device = fitting.device(way.button.device)
         { "button" => way.button.ref, "gesture" => way.gesture,
-          "words" => "#{Words.button(device, way.button)}: #{Words::GESTURES.fetch(way.gesture)}#{", by itself" if way.builtin}" }
+          "words" => Words.say(way.builtin ? :way_by_itself : :way, button: Words.button(device, way.button),
+                                                                    gesture: Words.gesture(way.gesture)) }
       end
       private_class_method :ways, :way
     end

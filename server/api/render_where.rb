@@ -28,7 +28,7 @@ module Kippen
       # [{ "gesture", "name", "wait", "why" }] of what a button would do. place, mode – ids
       def answers(button, place, mode)
         Reach::Answer.new(@fitting, @knowledge, button, where: @fitting.where(place), mode:).all.map do |one|
-          { "gesture" => one.gesture, "gesture_name" => Words::GESTURES.fetch(one.gesture), "name" => one.name, "why" => one.why,
+          { "gesture" => one.gesture, "gesture_name" => Words.gesture(one.gesture), "name" => one.name, "why" => one.why,
             "wait" => one.wait && Words.comes(one.wait, @fitting.timing(button)) }
         end
       end
@@ -104,7 +104,7 @@ module Kippen
       def way(step)
         one = step.assignment
         { "button" => one.button, "button_name" => button_name(one.button), "gesture" => one.gesture,
-          "gesture_name" => Words::GESTURES.fetch(one.gesture),
+          "gesture_name" => Words.gesture(one.gesture),
           "how" => one.action["how"], "from" => mode_name(step.from), "to" => mode_name(step.to.effective),
           "place" => one.place == Fitting::EVERYWHERE ? nil : Words.place(@fitting, one.place) }
       end
@@ -125,14 +125,14 @@ module Kippen
       # What is assigned, in words; the place and the mode where they are not the usual ones.
       def assignment(one)
         { "button_name" => button_name(one.button), "gesture" => one.gesture,
-          "gesture_name" => Words::GESTURES.fetch(one.gesture), "off" => one.off,
+          "gesture_name" => Words.gesture(one.gesture), "off" => one.off,
           "place" => (Words.place(@fitting, one.place) unless one.place == Fitting::EVERYWHERE),
           "mode" => (Words.mode(@fitting, one.mode) unless one.mode == Fitting::BASE),
           "name" => @catalogue.name(one.action, @fitting.button(one.button).builtin) }
       end
 
       def counted(one)
-        { "counted" => button_name(one.button), "gesture" => one.gesture, "gesture_name" => Words::GESTURES.fetch(one.gesture),
+        { "counted" => button_name(one.button), "gesture" => one.gesture, "gesture_name" => Words.gesture(one.gesture),
           "name" => @catalogue.name(one.action, @fitting.button(one.button).builtin) }
       end
 

@@ -44,7 +44,7 @@ module Kippen
       def self.fit(app)
         row = app.fits.find(app.sent["fit"])
         unless row[:client_id] == app.params["client"] && Store::Fits.readable?(row)
-          raise Store::Missing, "no result of a fit #{Faults.show(app.sent["fit"])}"
+          raise Store::Missing, Words.say(:no_such_fit, id: Faults.show(app.sent["fit"]))
         end
         raise Invalid.at("/fit", Words.say(:fit_of_other)) unless of_its_button?(app, row[:button])
 

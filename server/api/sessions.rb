@@ -12,11 +12,11 @@ module Kippen
         end
 
         app.post("/api/session/demo") do
-          problem(403, "There is no demo here to sign in to") unless demo_offered?
+          problem(403, Words.say(:no_demo)) unless demo_offered?
           id = accounts.demo_account(sent["role"])
-          problem(404, "The demo has no #{sent["role"]} account that is open") unless id && rodauth.account_from_id(id)
+          problem(404, Words.say(:no_demo_account, role: sent["role"])) unless id && rodauth.account_from_id(id)
           rodauth.login_session("demo")
-          json("done" => "Signed in")
+          json("done" => Words.say(:signed_in))
         end
 
         # Only while no service but the demo is there: whoever starts Kippen is its first lead.
@@ -24,14 +24,14 @@ module Kippen
           made = database.transaction do
             # Of several at once, one is the first.
             database.get(Sequel.function(:pg_advisory_xact_lock, 4311))
-            problem(403, "There is a service here already; its lead makes accounts") if accounts.own_service?
+            problem(403, Words.say(:service_already)) if accounts.own_service?
             service = accounts.first_service(sent["service"])
             accounts.add(service, email: sent["email"], name: sent["name"], role: "lead", password: sent["password"])
           end
           rodauth.account_from_id(made[:id])
           rodauth.login_session("first")
           status 201
-          json("done" => "Signed in")
+          json("done" => Words.say(:signed_in))
         end
       end
 

@@ -39,7 +39,9 @@ module Kippen
       # asked – as in the contract; screens – [Standins::Screen], on which the client is somewhere already;
       # after – [number, µs] of the stream's last message. Returns Press::Bench::Messages. Raises Invalid.
       def self.messages(fitting, asked, screens, after:)
-        button = fitting.button(asked["button"]) || raise(Invalid.at("/button", "unknown button #{Faults.show(asked["button"])}"))
+        button = fitting.button(asked["button"]) || raise(Invalid.at("/button",
+                                                                     Words.say(:unknown_button,
+                                                                               ref: Faults.show(asked["button"]))))
         hand = KNOWLEDGE.hands.find(fitting, asked["hand"], asked.fetch("dials", {}))
         events = Standins::Hand.new(hand, asked["seed"]).play(button.kind, asked["script"])
         pressed = events.map do |event|

@@ -51,7 +51,7 @@ module Kippen
       private
 
       def while_open
-        raise Store::Sittings::Closed, "this sitting has ended; take it up again first" if @row[:ended_at]
+        raise Store::Sittings::Closed, Words.say(:sitting_ended) if @row[:ended_at]
 
         case @sent["do"]
         when "pause" then @store.update(@row, paused: true)
@@ -96,7 +96,7 @@ module Kippen
 
       def of_trial
         trial = trials.find { |one| one[:id] == @sent["trial"] } ||
-                raise(Store::Missing, "no trial #{Faults.show(@sent["trial"])} in this sitting")
+                raise(Store::Missing, Words.say(:no_trial_in_sitting, id: Faults.show(@sent["trial"])))
         may_be_meant if @sent["do"] == "meant"
         @app.trials.change(trial[:id], @sent)
       end

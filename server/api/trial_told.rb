@@ -12,9 +12,9 @@ module Kippen
 
       # number – the trial's place. Raises Store::Missing.
       def of(number)
-        raise Store::Missing, "this fit has no result" unless Store::Fits.readable?(@row)
+        raise Store::Missing, Words.say(:fit_without_result) unless Store::Fits.readable?(@row)
 
-        trial = @fit.series.trials[number] || raise(Store::Missing, "no trial #{number} in this fit")
+        trial = @fit.series.trials[number] || raise(Store::Missing, Words.say(:no_trial_in_fit, number:))
         { "intended" => trial.intended, "words" => RenderTuning.words(trial.intended), "trace" => trace(trial),
           "told" => @row[:result]["compared"].map { |one| told(trial, one) } }
       end

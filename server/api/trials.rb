@@ -5,8 +5,6 @@ module Kippen
     # Trials by themselves: presses that somebody says what they were, files in and out, one day against another.
     module TrialRoutes
       # What comes out can be read in again.
-      TOO_MUCH = "This is more than one file takes, #{Formats::TrialsJson::MOST} trials or " \
-                 "#{BodyLimit::MOST_TRIALS_BYTES / 1_000_000} MB: choose fewer sittings".freeze
 
       def self.registered(app)
         app.get("/api/clients/:client/trials") do
@@ -15,7 +13,8 @@ module Kippen
           file, = FitTrials.new(self, fitting, sought["button"]).file(sought["sittings"].split(","))
           text = json(file)
           if text.bytesize > BodyLimit::MOST_TRIALS_BYTES || file["trials"].size > Formats::TrialsJson::MOST
-            problem(413, TOO_MUCH)
+            problem(413, Words.say(:trials_too_much, most: Formats::TrialsJson::MOST,
+                                                     megabytes: BodyLimit::MOST_TRIALS_BYTES / 1_000_000))
           end
           text
         end
@@ -91,7 +90,7 @@ module Kippen
 
       def self.heard(app, fitting, button)
         stream = app.streams.find(app.sent["stream"])
-        raise Store::Missing, "no stream #{app.sent["stream"]}" unless stream[:client_id] == app.params["client"]
+        raise Store::Missing, Words.say(:no_stream, id: app.sent["stream"]) unless stream[:client_id] == app.params["client"]
 
         trace = app.streams.edges(stream, fitting, button, app.sent["from_us"]..app.sent["to_us"])
         raise Invalid.at("/from_us", Words.say(:nothing_pressed_then)) if trace.empty?

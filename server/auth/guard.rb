@@ -44,18 +44,20 @@ module Kippen
       def listener(env)
         token = env["HTTP_AUTHORIZATION"].to_s.delete_prefix("Bearer ")
         env["kippen.join"] = Store::Joins.new(@database).by_token(token)
-        env["kippen.join"] ? @app.call(env) : Problem.response(401, "This listener was ended or has lapsed; join with a new code")
+        env["kippen.join"] ? @app.call(env) : Problem.response(401, Words.say(:listener_over))
       end
 
       def refusal(who, account, parameters)
-        return Problem.response(401, "Sign in first") unless account
-        return Problem.response(404, "There is nothing here by this name") unless parameters.except(*NO_OWNER).all? do |name, id|
+        return Problem.response(401, Words.say(:sign_in_first)) unless account
+        return Problem.response(404, Words.say(:nothing_by_name)) unless parameters.except(*NO_OWNER).all? do |name, id|
           in_sight?(account, name, id.to_s)
         end
 
         return if who.include?(account.role)
 
-        Problem.response(403, "For this one must be #{who.join(" or ")}; you are #{account.role}")
+        Problem.response(403, Words.say(:must_be_role, roles: Words.list(who.map do |one|
+          Words.say(:"role_#{one}")
+        end, either: true), role: Words.say(:"role_#{account.role}")))
       end
 
       def in_sight?(account, name, id)

@@ -14,7 +14,7 @@ module Kippen
         path = env["PATH_INFO"]
         return @app.call(env) if !path.start_with?("/api/") || OPEN.match?(path) || inside?(env["puma.socket"])
 
-        Problem.response(403, "From here one can only join by code")
+        Problem.response(403, Words.say(:only_join_from_here))
       end
 
       private

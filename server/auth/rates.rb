@@ -57,7 +57,7 @@ module Kippen
       end
       Rack::Attack.throttled_responder = lambda do |request|
         left = MINUTE - (Time.now.to_i % MINUTE)
-        status, headers, body = Problem.response(429, "Too many requests from here; go on in #{left} s")
+        status, headers, body = Problem.response(429, Words.say(:too_many_requests, left:))
         [status, headers.merge("retry-after" => (request.env["rack.attack.match_data"] || {}).fetch(:period, left).to_s), body]
       end
     end

@@ -37,7 +37,7 @@ module Kippen
         JSON.parse(parts.join).fetch("faults", []).any? { |fault| fault["where"] == OLD }
       end
 
-      def too_many(kind) = Problem.response(429, "Too many wrong tries from here; wait #{Store::Tries.minutes(kind)} minutes")
+      def too_many(kind) = Problem.response(429, Words.say(:too_many_tries, count: Store::Tries.minutes(kind)))
     end
   end
 end

@@ -19,8 +19,6 @@ module Kippen
       # How often the use of a session is written down.
       NOTED_SECONDS = 60
       LEAST_PASSWORD = 10
-      WRONG = "The address or the password is not right"
-      LOCKED = "Too many wrong tries: this account is closed for up to #{LOCKED_MINUTES} minutes, or until a lead opens it".freeze
 
       plugin :middleware
 
@@ -29,7 +27,10 @@ module Kippen
 
       # Of Rodauth's answer, a problem where it tells an error. Of a sign-in it says nothing of which was wrong.
       def self.problem(hash, status, path)
-        return Problem.of(status, [hash["error"], *(WRONG if status == 401)].join(". ")) if path.end_with?("/sign-in")
+        if path.end_with?("/sign-in")
+          return Problem.of(status,
+                            [hash["error"], *(Words.say(:wrong_secret) if status == 401)].join(". "))
+        end
 
         field, message = hash["field-error"]
         faults = field ? [Fault.new("/#{field}", message)] : []
@@ -86,28 +87,28 @@ module Kippen
             require_password_confirmation? false
             change_password_requires_password? true
             password_minimum_length LEAST_PASSWORD
-            password_too_short_message "must have #{LEAST_PASSWORD} characters or more"
-            invalid_password_message WRONG
-            no_matching_login_message WRONG
-            unverified_account_message WRONG
+            password_too_short_message { Words.say(:password_too_short, count: LEAST_PASSWORD) }
+            invalid_password_message { Words.say(:wrong_secret) }
+            no_matching_login_message { Words.say(:wrong_secret) }
+            unverified_account_message { Words.say(:wrong_secret) }
             no_matching_login_error_status 401
             unopen_account_error_status 401
-            login_error_flash "Not signed in"
-            login_lockout_error_flash LOCKED
+            login_error_flash { Words.say(:status_401) }
+            login_lockout_error_flash { Words.say(:account_closed, count: LOCKED_MINUTES) }
             lockout_error_status 403
-            active_sessions_error_flash "This session has ended; sign in again"
-            require_login_error_flash "Sign in first"
+            active_sessions_error_flash { Words.say(:session_ended) }
+            require_login_error_flash { Words.say(:sign_in_first) }
             login_required_error_status 401
-            change_password_error_flash "The password was not changed"
-            login_notice_flash "Signed in"
-            logout_notice_flash "Signed out"
-            change_password_notice_flash "The password was changed"
+            change_password_error_flash { Words.say(:password_not_changed) }
+            login_notice_flash { Words.say(:signed_in) }
+            logout_notice_flash { Words.say(:signed_out) }
+            change_password_notice_flash { Words.say(:password_changed) }
             # Whoever was signed in with the old password elsewhere no longer is.
             after_change_password do
               remove_all_active_sessions_except_current
               Store::News.rights(db)
             end
-            after_login { Store::Audit.sign_in(db, account, "signed in") }
+            after_login { Store::Audit.sign_in(db, account, Words.say(:did_sign_in)) }
             # Whether there is an account is told by nothing: not by time, by words, or by being locked.
             after_no_matching_login do
               tries = Store::Tries.new(db)
@@ -116,7 +117,7 @@ module Kippen
               Argon2::Password.verify_password(param(password_param), NOBODY)
               tries.tried(login)
             end
-            after_account_lockout { Store::Audit.sign_in(db, account, "locked out after #{FAILED_TRIES} wrong passwords") }
+            after_account_lockout { Store::Audit.sign_in(db, account, Words.say(:did_lock_out, count: FAILED_TRIES)) }
 
             json_response_body do |hash|
               if hash.key?("error")

@@ -43,7 +43,7 @@ module Kippen
           raise
         rescue StandardError => e
           Problem.log(e)
-          @work.finish(@row, "failed", error: "It could not be worked out.")
+          @work.finish(@row, "failed", error: Words.say(:not_worked_out))
         end
 
         def progress

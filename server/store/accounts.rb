@@ -48,7 +48,7 @@ module Kippen
             service_id: service, email: email.strip.downcase, name:, role:, password_hash: Accounts.hash_of(password)
           ).first
         rescue Sequel::UniqueConstraintViolation
-          raise Taken, "#{email} has an account already"
+          raise Taken, Words.say(:has_account, email:)
         end
 
         # [{ id:, email:, name:, role:, status:, locked:, clients: }], clients – what a viewer may look at
@@ -70,7 +70,7 @@ module Kippen
             view(service, id, changes[:clients]) if changes[:clients]
             unlock(id) if changes[:unlocked] || changes[:password]
             @database[:account_active_session_keys].where(account_id: id).delete if changes.key?(:open) || changes[:password]
-            raise LastLead, "a service needs a lead" if leads(service).empty?
+            raise LastLead, Words.say(:needs_lead) if leads(service).empty?
 
             News.rights(@database)
           end

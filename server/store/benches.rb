@@ -80,7 +80,7 @@ module Kippen
         # One at a time for a stream, so that no answer misses what another brought. Yields its clock.
         def held(stream)
           Store.transaction(@database) do
-            yield Streams.new(@database).lock(stream[:id]) || raise(Missing, "no stream #{stream[:id]}")
+            yield Streams.new(@database).lock(stream[:id]) || raise(Missing, Words.say(:no_stream, id: stream[:id]))
           end
         end
 

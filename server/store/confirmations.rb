@@ -84,7 +84,7 @@ module Kippen
             pairs = pairs(client, waiting)
             next if pairs.empty?
 
-            Save.new(@database).on(client, author:, account:, what: "took back what was to be confirmed") do |head|
+            Save.new(@database).on(client, author:, account:, what: Words.say(:did_take_back)) do |head|
               taken_back(head, waiting, pairs, author)
             end
           end
@@ -117,9 +117,8 @@ module Kippen
         def taken_back(head, pending, pairs, author)
           change = Changes::TakeBack.new(revisions: pairs)
           result = Changes.make(head.fitting, change, knowledge: KNOWLEDGE, by: author, at: nil)
-          which = pending.revisions.size == 1 ? "Revision #{pending.revision}" : "Revisions #{pending.revisions.join(", ")}"
-          note = [author == AUTHOR ? "#{which} taken back: nobody confirmed it." : "#{which} taken back.",
-                  *result.left_out].join(" ")
+          which = { count: pending.revisions.size, numbers: pending.revisions.join(", ") }
+          note = [Words.say(author == AUTHOR ? :note_not_confirmed : :note_taken_back_all, **which), *result.left_out].join(" ")
           Save::Made.new(fitting: result.fitting, note: note.slice(0, NOTE_CHARACTERS).delete_suffix("."), watch: false)
         end
       end

@@ -16,7 +16,7 @@ module Kippen
           @newest = newest
           @mine = mine
           @theirs = theirs
-          super("revision #{newest[:number]} was saved in between")
+          super(Words.say(:saved_between, number: newest[:number]))
         end
       end
 
@@ -70,7 +70,7 @@ module Kippen
       end
 
       def self.uuid(id, what)
-        UUID.match?(id) ? id : raise(Missing, "no #{what} #{id.slice(0, 60)}")
+        UUID.match?(id) ? id : raise(Missing, Words.say(:no_such, what:, id: id.slice(0, 60)))
       end
     end
   end

@@ -47,7 +47,7 @@ module Kippen
           at, = steps
           conflict unless at && at == number
 
-          state(position(row(row(at)[:parent])), note: "Revision #{at} taken back", how: "undo", took_back: at)
+          state(position(row(row(at)[:parent])), note: Words.say(:note_taken_back, number: at), how: "undo", took_back: at)
         end
 
         # What the last undo took back, to be saved anew. Raises Conflict.
@@ -55,12 +55,12 @@ module Kippen
           _, target = steps
           conflict unless target && target == number
 
-          state(target, note: "Revision #{target} again", how: "redo")
+          state(target, note: Words.say(:note_again, number: target), how: "redo")
         end
 
         # An old revision, to be brought back as a new one that can be undone itself. Raises Missing.
         def restore(number)
-          Save::Made.new(fitting: become(number), note: "Revision #{number} brought back", about: { how: "restore" })
+          Save::Made.new(fitting: become(number), note: Words.say(:note_brought_back, number:), about: { how: "restore" })
         end
 
         # The Fitting as it was in a revision. Raises Missing.
@@ -69,8 +69,8 @@ module Kippen
         private
 
         def all = @database[:revisions].where(client_id: @client)
-        def newest = all.reverse(:number).select(*SHOWN).first || raise(Missing, "no client #{@client}")
-        def row(number) = all.select(*SHOWN).first(number:) || raise(Missing, "no revision #{number}")
+        def newest = all.reverse(:number).select(*SHOWN).first || raise(Missing, Words.say(:no_client, id: @client))
+        def row(number) = all.select(*SHOWN).first(number:) || raise(Missing, Words.say(:no_revision, number:))
 
         # A revision never changes, nor does what it changed.
         def changes(row)

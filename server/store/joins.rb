@@ -30,8 +30,8 @@ module Kippen
         # Raises TooMany.
         def add(client, host, account)
           open, joined = current(client).partition { |row| row[:joined_at].nil? }.map(&:size)
-          raise TooMany, "#{MOST_OPEN} codes wait to be used already; end one of them" if open >= MOST_OPEN
-          raise TooMany, "#{MOST_JOINED} devices have joined already; end one of them" if joined >= MOST_JOINED
+          raise TooMany, Words.say(:codes_wait, most: MOST_OPEN) if open >= MOST_OPEN
+          raise TooMany, Words.say(:devices_joined, most: MOST_JOINED) if joined >= MOST_JOINED
 
           @database[:joins].returning(*SHOWN).insert(client_id: client, host:, account_id: account, code: free_code,
                                                      expires_at: from_now(CODE_SECONDS)).first
@@ -54,7 +54,7 @@ module Kippen
             join = waiting(code).returning(*SHOWN)
               .with_sql(:update_sql, joined_at: Sequel::CURRENT_TIMESTAMP, expires_at: from_now(JOINED_SECONDS),
                                      token_digest: Joins.digest(token)).first
-            raise Wrong, "this code is not known, has lapsed or was used already; ask for a new one" unless join
+            raise Wrong, Words.say(:code_unknown) unless join
 
             @database[:listeners].insert(client_id: join[:client_id], name:, join_id: join[:id])
             [token, join]

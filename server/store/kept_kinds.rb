@@ -19,8 +19,7 @@ module Kippen
 
           def initialize(newest)
             @newest = newest
-            super("#{newest[:author]} saved edition #{newest[:edition]} meanwhile; nothing of it is lost, nothing of yours was " \
-                  "saved")
+            super(Words.say(:newer_edition, author: newest[:author], edition: newest[:edition]))
           end
         end
 
@@ -44,13 +43,13 @@ module Kippen
         # The document of an edition, the newest where none is named. Raises Missing.
         def document(id, edition = nil)
           rows = edition ? of(id).where(edition:) : of(id).reverse(:edition)
-          rows.get(:document)&.to_hash || raise(Missing, "no kind #{Faults.show(id)}")
+          rows.get(:document)&.to_hash || raise(Missing, Words.say(:no_kind, id: Faults.show(id)))
         end
 
         # The editions of a kind, newest first: [{ id:, edition:, author:, at:, gone: }]. Raises Missing.
         def editions(id)
           rows = of(id).reverse(:edition).select(*SHOWN, Sequel.lit("document IS NULL").as(:gone)).all
-          rows.empty? ? raise(Missing, "no kind #{Faults.show(id)}") : rows
+          rows.empty? ? raise(Missing, Words.say(:no_kind, id: Faults.show(id))) : rows
         end
 
         # Keeps a document as the next edition. opened_on – the edition it was made from; nil: it is a new kind, which gets
@@ -135,7 +134,7 @@ module Kippen
 
         # The number of the newest edition, where it is the one that was opened.
         def opened(id, edition)
-          last = of(id).reverse(:edition).select(*SHOWN).first || raise(Missing, "no kind #{Faults.show(id)}")
+          last = of(id).reverse(:edition).select(*SHOWN).first || raise(Missing, Words.say(:no_kind, id: Faults.show(id)))
           raise Newer, last unless last[:edition] == edition
 
           edition

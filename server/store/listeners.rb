@@ -12,13 +12,13 @@ module Kippen
         # Returns { id:, client_id:, name: }. Raises Missing.
         def find(id)
           @database[:listeners].select(:id, :client_id, :name)[id: Store.uuid(id, "listener")] ||
-            raise(Missing, "no listener #{id}")
+            raise(Missing, Words.say(:no_listener, id:))
         end
 
         def add(client, name)
           @database[:listeners].returning(:id, :client_id, :name).insert(client_id: Store.uuid(client, "client"), name:).first
         rescue Sequel::ForeignKeyConstraintViolation
-          raise Missing, "no client #{client}"
+          raise Missing, Words.say(:no_client, id: client)
         end
 
         # The id of a client's listener that is no browser, made where it isn't there yet.

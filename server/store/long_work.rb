@@ -22,7 +22,7 @@ module Kippen
         end
 
         # A piece's row. Raises Missing.
-        def find(id) = rows.first(id: Store.uuid(id, @name)) || raise(Missing, "no #{@name} #{id}")
+        def find(id) = rows.first(id: Store.uuid(id, @name)) || raise(Missing, Words.say(:no_such, what: @name, id:))
 
         # Nobody wants it any more.
         def give_up(id)
@@ -36,9 +36,7 @@ module Kippen
           Store.transaction(@database) do
             row = rows.where(id:, state: OPEN).for_update.first or next
             next finish(row, "given_up") if row[:give_up]
-            if row[:attempts] >= ATTEMPTS
-              next finish(row, "failed", error: "It was begun #{ATTEMPTS} times and never came to an end.")
-            end
+            next finish(row, "failed", error: Words.say(:never_ended, count: ATTEMPTS)) if row[:attempts] >= ATTEMPTS
 
             rows.where(id:).update(state: "working", attempts: row[:attempts] + 1, done: 0)
             tell(rows.first(id:))
@@ -48,7 +46,7 @@ module Kippen
         # How far it has come. Raises Stopped where it is another's by now, or given up.
         def progress(row, done, of)
           changed = rows.where(id: row[:id], attempts: row[:attempts], state: "working", give_up: false).update(done:, of:)
-          raise Stopped, "given up" if changed.zero?
+          raise Stopped, Words.say(:given_up) if changed.zero?
 
           tell(row)
         end

@@ -65,9 +65,9 @@ module Kippen
               unreadable << row[:number]
             end
           end
-          raise(Missing, "no client #{client}") if unreadable.empty?
+          raise(Missing, Words.say(:no_client, id: client)) if unreadable.empty?
 
-          raise Missing, "none of the #{unreadable.size} revisions of this client can be read"
+          raise Missing, Words.say(:none_readable, count: unreadable.size)
         end
 
         # The Fitting in force and what is known of its revision.

@@ -19,7 +19,7 @@ module Kippen
         # Kippen itself; page – which open page it was. Yields the Revisions::Head as it is under the
         # lock, and takes a Made. what, detail – for the audit trail. Returns the new revision without its document.
         # Raises Missing, and what the block raises; then nothing was saved.
-        def on(client, author:, account: nil, page: nil, what: "changed the fitting", **detail)
+        def on(client, author:, account: nil, page: nil, what: Words.say(:did_change_fitting), **detail)
           Store.transaction(@database) do
             Save.lock(@database, client)
             head = revisions.head(client)
@@ -37,7 +37,7 @@ module Kippen
           Store.transaction(@database) do
             client = @database[:clients].returning(:id).insert(service_id: service).first.fetch(:id)
             insert(client, nil, Made.new(fitting:, note:), author:, page: nil)
-            Audit.new(@database).note(account, "took in a client", client:) if account
+            Audit.new(@database).note(account, Words.say(:did_take_in), client:) if account
             client
           end
         end
@@ -45,7 +45,7 @@ module Kippen
         # Holds a client for the transaction, so that one change follows another. Raises Missing.
         def self.lock(database, client)
           database[:clients].where(id: Store.uuid(client, "client")).lock_style(" FOR NO KEY UPDATE").get(:id) ||
-            raise(Missing, "no client #{client}")
+            raise(Missing, Words.say(:no_client, id: client))
         end
 
         private

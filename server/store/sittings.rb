@@ -29,7 +29,9 @@ module Kippen
 
         # A sitting's row. Raises Missing.
         def find(id)
-          SittingRow.readable(@database[:sittings].first(id: Store.uuid(id, "sitting"))) || raise(Missing, "no sitting #{id}")
+          SittingRow.readable(@database[:sittings].first(id: Store.uuid(id,
+                                                                        "sitting"))) || raise(Missing,
+                                                                                              Words.say(:no_sitting, id:))
         end
 
         # The open one of a client, or nil.
@@ -87,7 +89,7 @@ module Kippen
           Store.transaction(@database) do
             Save.lock(@database, find(id)[:client_id]) if others
             row = SittingRow.readable(@database[:sittings].where(id: Store.uuid(id, "sitting")).for_update.first) ||
-                  raise(Missing, "no sitting #{id}")
+                  raise(Missing, Words.say(:no_sitting, id:))
             yield(row).tap { tell(row[:client_id]) }
           end
         end
@@ -121,13 +123,13 @@ module Kippen
         # Returns their ids. Raises Closed where there are too many, or more was pressed than can be read back.
         def add_trials(row, trials)
           there, bytes = held_by(row)
-          raise Closed, "a sitting has at most #{MOST_TRIALS} trials; begin another" if there + trials.size > MOST_TRIALS
+          raise Closed, Words.say(:sitting_trials, most: MOST_TRIALS) if there + trials.size > MOST_TRIALS
 
           rows = trials.map do |trial|
             { sitting_id: row[:id], button: row[:button], **trial, trace: JSON.generate(trial[:trace]) }
           end
           bytes += rows.sum { |one| one[:trace].bytesize }
-          raise Closed, "a sitting has at most #{MOST_BYTES / 1000} kB of presses; begin another" if bytes > MOST_BYTES
+          raise Closed, Words.say(:sitting_bytes, kilobytes: MOST_BYTES / 1000) if bytes > MOST_BYTES
 
           rows.each { |one| one[:trace] = Sequel.lit("?::jsonb", one[:trace]) }
           rows.empty? ? [] : @database[:trials].import(rows.first.keys, rows.map(&:values), return: :primary_key)

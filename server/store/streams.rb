@@ -32,7 +32,7 @@ module Kippen
         def add(listener, raw: false)
           most = @database[:listeners].where(id: listener).exclude(join_id: nil).any? ? MOST_JOINED : MOST
           begun = @database[:streams].where(listener_id: listener).limit(most).count
-          raise TooMany, "this listener has begun #{most} times already; join anew" if begun >= most
+          raise TooMany, Words.say(:begun_too_often, most:) if begun >= most
 
           @database[:streams].returning(:id).insert(listener_id: listener, raw:).first.fetch(:id)
         end

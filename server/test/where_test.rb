@@ -60,7 +60,7 @@ module Kippen
       assert_empty now["no_way_back"]
       mode = now["modes"].last
       assert_equal(%w[lock], mode["ways_in"].map { |way| way["how"] })
-      assert_equal([["clear", "Reading", "as usual"]], mode["ways_out"].map { |way| way.values_at("how", "from", "to") })
+      assert_equal([["clear", "Reading", nil]], mode["ways_out"].map { |way| way.values_at("how", "from", "to") })
     end
 
     def test_a_shortlist_at_its_hosts_limit_and_one_more

@@ -13,6 +13,7 @@ files_of() {
   case $1 in
     core | server) tests "$1/test" ;;
     system) tests test ;;
+    marked) sed "s#^#$ROOT/#" "$ROOT/test/system/marked.txt" ;;
   esac
 }
 

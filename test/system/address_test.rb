@@ -24,12 +24,12 @@ module Kippen
       visit there
       assert_selector "aside h2", text: "Left, long-press"
       lanes_of "remote", "mouse"
-      click_button "Close"
+      click_button sentence("caseload.close")
       assert_no_selector "aside"
-      find("label", text: "Table").click
+      find("label", text: sentence("lanes.table")).click
       assert_selector "table"
-      click_link "Devices"
-      assert_selector "h2", text: "Hosts and devices"
+      click_link sentence("devices.step.stepName")
+      assert_selector "h2", text: sentence("desk.hostsDevices")
       assert_match(%r{/devices\?only=remote&view=table\z}, page.current_url)
       page.go_back
       assert_selector "table"
@@ -51,7 +51,7 @@ module Kippen
 
     def test_what_a_joined_phone_loads_is_small
       visit "/join"
-      assert_selector "h1", text: "Let this device listen"
+      assert_selector "h1", text: sentence("joined.letThisDeviceListen")
       bytes = page.evaluate_script(<<~JS)
         performance.getEntriesByType("resource").concat(performance.getEntriesByType("navigation")).reduce((sum, one) => sum + one.transferSize, 0)
       JS

@@ -11,24 +11,24 @@ module Kippen
     def swap_the_mouse(seconds: nil)
       demo("ottoline")
       open_step("assign")
-      click_button "Arrangements"
+      click_button sentence("arrange.arrangements")
       find("label", text: "Mouse for the left hand").click
       assert_text "Mouse, Left button, tap: Right click."
       assert_text "The side buttons are then on the wrong side"
       assert_text "Afterwards one confirms with Mouse, Right button."
-      fill_in "Seconds to confirm", with: seconds if seconds
+      fill_in sentence("confirm.secondsConfirm"), with: seconds if seconds
       assert_accessible
-      click_button "Put it on Mouse"
-      assert_selector "h2", text: "Press Mouse, Right button to keep the change"
+      click_button sentence("arrange.put", name: "Mouse")
+      assert_selector "h2", text: sentence("confirm.pressKeepChange", names: "Mouse, Right button")
       assert_accessible
     end
 
     def test_a_mouse_for_the_left_hand_is_confirmed_with_the_other_button
       swap_the_mouse
-      patch = find("div", text: "Press it here", exact_text: true)
+      patch = find("div", text: sentence("confirm.pressHere"), exact_text: true)
       patch.click
       sleep 0.3
-      assert_selector "h2", text: "Press Mouse, Right button to keep the change"
+      assert_selector "h2", text: sentence("confirm.pressKeepChange", names: "Mouse, Right button")
       patch.right_click
       assert_no_selector "h2", text: "to keep the change"
       saved(2)
@@ -40,21 +40,21 @@ module Kippen
       open_step("assign")
       4.times { press(:f6) }
       assert_focused "Bench"
-      go("Teach the buttons")
-      assert_text "Press Mouse, Left button"
+      go(sentence("bench.teachButtons"))
+      assert_text sentence("bench.pressWithName", name: "Mouse, Left button")
       go("Skip it")
-      assert_text "Press Mouse, Right button"
+      assert_text sentence("bench.pressWithName", name: "Mouse, Right button")
       press_key("F8", 0.05)
-      assert_no_text "Press Mouse, Right button"
+      assert_no_text sentence("bench.pressWithName", name: "Mouse, Right button")
       press(:escape)
-      assert_button "Mouse, Right button: key F8 stands for it. Change"
+      assert_button sentence("bench.standsForChange", name: "Mouse, Right button", source: "key F8")
       3.times { press(:f6) }
       go("Arrangements")
       assert_selector "aside label", text: "Mouse for the left hand"
       tab_to("Mouse for the left hand")
       press(:space)
-      assert_text "What differs"
-      go("Put it on Mouse")
+      assert_text sentence("arrange.whatDiffers")
+      go(sentence("arrange.put", name: "Mouse"))
       assert_selector "h2", text: "to keep the change"
       press_key("F8", 0.05)
       assert_no_selector "h2", text: "to keep the change"
@@ -65,14 +65,14 @@ module Kippen
       swap_the_mouse(seconds: "5")
       assert_no_selector "h2", text: "to keep the change", wait: 15
       saved(3)
-      within("[data-button='mouse/left']") { assert_no_text "Right click" }
+      within("[data-button='mouse/left']") { assert_no_text sentence("arrange.clicksRight") }
       click_button "Revision 3, saved"
       assert_text "Revision 2 taken back: nobody confirmed it"
     end
 
     def test_it_is_taken_back_at_once
       swap_the_mouse
-      go("Take it back now")
+      go(sentence("confirm.takeBackNow"))
       assert_no_selector "h2", text: "to keep the change"
       saved(3)
     end
@@ -84,25 +84,25 @@ module Kippen
       go("Arrangements")
       assert_selector "aside label", text: "Mouse for the left hand"
       type("Name", "Reading")
-      go("Keep it")
+      go(sentence("arrange.keep"))
       saved(3)
       assert_selector "aside label", text: "Reading, Ottoline Fenwether’s own"
       tab_to("Reading, Ottoline", back: true)
       press(:space)
-      pick_by_keys("On which device", "Remote")
-      within("section[aria-label='What differs']") do
+      pick_by_keys(sentence("arrange.whichDevice"), "Remote")
+      within("section[aria-label='#{sentence("arrange.whatDiffers")}']") do
         assert_text "Remote, Back, tap: Ask for help."
-        assert_text "What does not fit"
+        assert_text sentence("arrange.whatDoesNotFit")
         assert_text "Forward side button, tap, Next page: Remote has no such button."
       end
       assert_accessible
-      go("Put it on Remote")
+      go(sentence("arrange.put", name: "Remote"))
       saved(4)
       within("[data-button='remote/back']") { assert_button "tap: Ask for help, now. Change" }
       assert_text "The print says “back”; a tap does “Ask for help”."
-      click_button "Arrangements"
+      click_button sentence("arrange.arrangements")
       find("label", text: "Reading, Ottoline").click
-      click_button "Remove “Reading” from the list"
+      click_button sentence("arrange.removeFromList", name: "Reading")
       saved(5)
       assert_no_selector "label", text: "Reading, Ottoline"
     end
@@ -114,13 +114,13 @@ module Kippen
       assert_selector "aside label", text: "One button with three jobs"
       tab_to("One button with three jobs")
       press(:space)
-      pick_by_typing("Which button", "Edge key")
-      assert_button "Say the rest first", disabled: true
-      pick_by_typing("Twice pressed it does", "Mark the packet")
-      pick_by_typing("Held it does", "Answer the call")
+      pick_by_typing(sentence("arrange.whichButton"), "Edge key")
+      assert_button sentence("arrange.sayRestFirst"), disabled: true
+      pick_by_typing(sentence("arrange.twicePressedDoes"), "Mark the packet")
+      pick_by_typing(sentence("arrange.heldDoes"), "Answer the call")
       assert_text "Pocket phone, Edge key, double-tap: Mark the packet."
-      assert_text "Serves the want “Answer the video call”."
-      go("Put it on Pocket phone")
+      assert_text sentence("assign.servesWant", want: "Answer the video call")
+      go(sentence("arrange.put", name: "Pocket phone"))
       saved(2)
       lane { assert_button "long-press: Answer the call, at 500 ms. Change" }
     end
@@ -144,26 +144,28 @@ module Kippen
       assert_text "It costs: Smooth: a shaky finger never comes to rest."
       press(:escape)
       assert_accessible
-      click_button "Settings of Computer"
+      click_button sentence("devices.settingsWithName", name: "Computer")
       fill_in "Double-click time", with: "900"
       press(:tab)
       saved(4)
       assert_text "double-click within 900 ms"
-      click_button "Leave Double-click time as it came"
+      click_button sentence("settings.leaveAsCameWithName", name: "Double-click time")
       saved(5)
     end
 
     def test_a_device_back_to_how_it_came
       demo("ottoline")
       open_step("devices")
-      more_of("Mouse", "Back to how it came")
-      within("ul[aria-label='What goes']") { assert_text "Mouse, Forward side button, tap: no longer Next page." }
+      more_of("Mouse", sentence("devices.backHowCame"))
+      within("ul[aria-label='#{sentence("devices.whatGoes")}']") do
+        assert_text "Mouse, Forward side button, tap: no longer Next page."
+      end
       assert_accessible
-      go("Put Mouse back")
+      go(sentence("devices.putBack", name: "Mouse"))
       saved(2)
-      click_button "Undo"
+      click_button sentence("desk.undo")
       saved(3)
-      click_link "Assign"
+      click_link sentence("devices.assign")
       within("[data-button='mouse/forward']") { assert_button "tap: Next page, now. Change" }
     end
   end

@@ -12,7 +12,7 @@ module Kippen
 
     # Only this device's lanes are shown.
     def only(device)
-      find("nav[aria-label='Hosts and devices'] button[aria-pressed]", text: device).click
+      find("nav[aria-label='#{sentence("desk.hostsDevices")}'] button[aria-pressed]", text: device).click
       assert_selector "section[data-device]", count: 1
     end
 
@@ -29,13 +29,13 @@ module Kippen
 
     def test_a_tap_is_kept_and_a_long_press_added_on_a_remote
       louder_on_the_remotes("long-press")
-      within("section[aria-label='What this changes']") do
+      within("section[aria-label='#{sentence("assign.whatThisChanges")}']") do
         assert_text "tap\nnow, as before"
         assert_text "long-press\nnew: at 500 ms"
       end
-      assert_selector "label:has(.ant-checkbox-checked)", text: "The tap keeps what it does: Left"
+      assert_selector "label:has(.ant-checkbox-checked)", text: sentence("assign.tapKeepsWhatDoes", name: "Left")
       assert_accessible
-      go("Put it on the long-press")
+      go(sentence("assign.putOn", gesture: "long-press"))
       saved(2)
       lane_of("Remote, Left") do
         assert_button "long-press: Louder, at 500 ms. Change"
@@ -46,20 +46,22 @@ module Kippen
 
     def test_a_tap_at_once_and_its_price
       louder_on_the_remotes("double-tap")
-      within("fieldset", text: "The tap on this button") { assert_text "The tap comes +450 ms: a second press may still follow." }
-      within("section[aria-label='What this changes']") { assert_text "now → +450 ms" }
+      within("fieldset", text: sentence("assign.tapThisButton")) do
+        assert_text "The tap comes +450 ms: a second press may still follow."
+      end
+      within("section[aria-label='#{sentence("assign.whatThisChanges")}']") { assert_text "now → +450 ms" }
       tab_to("waits")
       press(:arrow_down)
-      within("section[aria-label='What this changes']") { assert_text "now, as before" }
+      within("section[aria-label='#{sentence("assign.whatThisChanges")}']") { assert_text "now, as before" }
       assert_text "The tap comes now; it also happens before every double-tap."
-      go("Put it on the double-tap")
+      go(sentence("assign.putOn", gesture: "double-tap"))
       saved(2)
       lane_of("Remote, Left") { assert_button "tap: Left, now · by itself. Change" }
       lane_of("Remote, Left") { find_button("tap: Left, now · by itself. Change").native.send_keys(:enter) }
-      assert_selector "fieldset", text: "The tap on this button"
+      assert_selector "fieldset", text: sentence("assign.tapThisButton")
       tab_to("acts at once")
       press(:arrow_up)
-      go("Let the tap wait")
+      go(sentence("assign.letTapWait"))
       saved(3)
       lane_of("Remote, Left") { assert_button "tap: Left, +450 ms · by itself. Change" }
     end
@@ -71,21 +73,21 @@ module Kippen
       find("[aria-label$='Back side button'] button[aria-label^='Add a long-press']").native.send_keys(:enter)
       assert_selector "aside label", text: "combination"
       say("combination")
-      go("Press the combination you want")
-      assert_text "Press it now …"
+      go(sentence("assign.pressCombinationYouWant"))
+      assert_text sentence("assign.pressNow")
       press([:control, :shift, "z"])
       assert_selector "kbd", text: "Ctrl + Shift + Z"
       assert_text "is “Redo” in most apps."
-      go("Press the combination you want", back: true) unless focused_name.start_with?("Press the combination")
-      press(:enter) unless page.has_text?("Press it now …", wait: 0.3)
+      go(sentence("assign.pressCombinationYouWant"), back: true) unless focused_name.start_with?("Press the combination")
+      press(:enter) unless page.has_text?(sentence("assign.pressNow"), wait: 0.3)
       press(%i[alt f4])
       assert_text "The system keeps it: it closes what is in front."
-      go("Press the combination you want", back: true) unless focused_name.start_with?("Press the combination")
-      press(:enter) unless page.has_text?("Press it now …", wait: 0.3)
+      go(sentence("assign.pressCombinationYouWant"), back: true) unless focused_name.start_with?("Press the combination")
+      press(:enter) unless page.has_text?(sentence("assign.pressNow"), wait: 0.3)
       press([:control, "m"])
-      assert_text "In Packetry it is “Mark the packet”."
+      assert_text sentence("assign.inItIs", app: "Packetry", name: "Mark the packet")
       assert_accessible
-      go("Put it on the long-press")
+      go(sentence("assign.putOn", gesture: "long-press"))
       saved(2)
       lane_of("Back side button") { assert_button "long-press: Ctrl + M, at 500 ms. Change" }
     end
@@ -95,13 +97,13 @@ module Kippen
       open_step("assign")
       only("Pocket phone")
       lane_of("Edge key") { click_button "Add a long-press" }
-      fill_in "Find an action", with: "call somebody"
+      fill_in sentence("assign.findAction"), with: "call somebody"
       find("label", text: "Call somebody").click
-      assert_button "Say the rest first", disabled: true
+      assert_button sentence("assign.sayRestFirst"), disabled: true
       fill_in "Whom", with: "Wenna"
       assert_text "Serious. Somebody is called who was not meant."
       within("dl[aria-label='About Call somebody']") { assert_text "Screen locked\nworks" }
-      click_button "Put it on the long-press"
+      click_button sentence("assign.putOn", gesture: "long-press")
       saved(2)
       lane_of("Edge key") { assert_button "long-press: Call Wenna, at 500 ms. Change" }
     end
@@ -110,7 +112,7 @@ module Kippen
       give_three_jobs
       open_desk
       lane { find_button("long-press: Answer the call, at 500 ms. Change").native.send_keys([:control, "x"]) }
-      assert_text "“Answer the call” is in hand. It is on the long-press of Edge key"
+      assert_text sentence("lanes.hand", name: "Answer the call", words: "It is on the long-press of Edge key")
       assert_accessible
       press(:arrow_down)
       assert_focused(/Add a long-press/)
@@ -126,7 +128,7 @@ module Kippen
       saved(6)
       within("[data-button='pocket-phone/volume-down']") { assert_button "Add a long-press" }
       press(:f2)
-      assert_selector "h2", text: "Name of Volume down"
+      assert_selector "h2", text: sentence("assign.name", name: "Volume down")
       press(:tab, :tab, [:control, "a"], "Lower key", :enter)
       saved(7)
       assert_selector "h4", text: "Lower key"
@@ -141,8 +143,8 @@ module Kippen
       saved(4)
       within("[data-button='pocket-phone/volume-up']") { assert_button "double-tap: Mark the packet, now. Change" }
       lane { click_button "long-press: Answer the call" }
-      click_button "Copy “Answer the call” elsewhere"
-      find("label", text: "Table", exact_text: true).click
+      click_button sentence("assign.copyElsewhere", name: "Answer the call")
+      find("label", text: sentence("lanes.table"), exact_text: true).click
       click_button "Pocket phone, Volume down, long-press: Add"
       saved(5)
       assert_button "Pocket phone, Volume down, long-press: Answer the call"
@@ -150,31 +152,31 @@ module Kippen
 
     def test_several_buttons_are_changed_at_once_in_lanes_and_table
       open_desk
-      go("Several at once")
-      to_stop("Choose Pocket phone, Edge key", row: EDGE)
+      go(sentence("lanes.severalOnce"))
+      to_stop(sentence("lanes.chooseWithFullName", fullName: "Pocket phone, Edge key"), row: EDGE)
       press(:space)
-      to_stop("Choose Pocket phone, Volume up", row: "pocket-phone/volume-up")
+      to_stop(sentence("lanes.chooseWithFullName", fullName: "Pocket phone, Volume up"), row: "pocket-phone/volume-up")
       press(:space)
       assert_text "2 buttons chosen"
       assert_accessible
-      go("Give them an action", back: true)
+      go(sentence("lanes.giveThemAction"), back: true)
       assert_selector "aside h2", text: "2 buttons, tap"
-      find("aside label", text: "double").click
-      fill_in "Find an action", with: "help ask"
+      find("aside label", text: sentence("assign.shortGestures.double_tap")).click
+      fill_in sentence("assign.findAction"), with: "help ask"
       find("aside label", text: "Ask for help", exact_text: true).click
-      within("section[aria-label='What this changes']") { assert_selector "h4", count: 2 }
+      within("section[aria-label='#{sentence("assign.whatThisChanges")}']") { assert_selector "h4", count: 2 }
       click_button "Put it on the double-tap of 2 buttons"
       saved(2)
-      find("label", text: "Table", exact_text: true).click
+      find("label", text: sentence("lanes.table"), exact_text: true).click
       assert_button "Pocket phone, Volume up, double-tap: Ask for help"
-      fill_in "Milliseconds", with: "700"
-      click_button "Set for all"
+      fill_in sentence("lanes.milliseconds"), with: "700"
+      click_button sentence("lanes.setForAll")
       saved(3)
       assert_field "Long-press time of Pocket phone, Volume up, ms", with: "700"
-      within("div[aria-label='Several at once']") { click_button "Switch off" }
+      within("div[aria-label='#{sentence("lanes.severalOnce")}']") { click_button sentence("assign.switchOffAlone") }
       saved(4)
       assert_selector "s", text: "Pocket phone, Edge key"
-      within("div[aria-label='Several at once']") { click_button "Switch on" }
+      within("div[aria-label='#{sentence("lanes.severalOnce")}']") { click_button sentence("assign.switchAlone") }
       saved(5)
       assert_no_selector "s"
     end

@@ -66,7 +66,7 @@ module Kippen
       key("keyUp", "F8", began + 0.4993)
 
       assert_tiles "• tap → Wake the screen"
-      bench { assert_text "decided anew; was long-press → Answer the call" }
+      bench { assert_text sentence("bench.decidedAnewWas", was: "long-press → Answer the call") }
       assert_equal %w[tap], replayed
     end
 

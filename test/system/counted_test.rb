@@ -76,28 +76,28 @@ module Kippen
     def take_in
       go_to "Name"
       enter "Sunniva"
-      assert_selector "a[aria-current='page']", text: "Wants"
+      assert_selector "a[aria-current='page']", text: sentence("wants.step.stepName")
       @client = URI(page.current_url).path.split("/")[2]
     end
 
     def write_down_three_wants
-      go_to "What do they want to do?"
+      go_to sentence("wants.whatDoTheyWant")
       ["answer the phone", "call the nurse", "double click"].each_with_index do |words, index|
         enter words
         saved(index + 2)
       end
-      follow "Next: the devices they can work"
+      follow sentence("wants.step.nextDevices")
     end
 
     def add_the_devices
-      assert_selector "aside h2", text: "Add devices"
+      assert_selector "aside h2", text: sentence("devices.addDevices")
       ["Phone", "Mouse with five buttons", "Television remote", "Interface box for switches"].each do |kind|
         add_one_more kind
       end
       2.times { add_one_more "Single switch" }
       work "Add 6 devices"
       saved(5)
-      assert_selector "nav h2", text: "Television"
+      assert_selector "nav h2", text: sentence("devices.television")
     end
 
     # What can only be ticked off by hand; that they can be heard is seen by itself.
@@ -107,13 +107,13 @@ module Kippen
         tick_off
         saved(revision + 1)
       end
-      follow "Next: what each button does"
+      follow sentence("devices.step.nextButtons")
       assert_selector "section[data-device]", minimum: 4
     end
 
     # The mouse is known as a whole by one press of it; the switches by a press each.
     def teach_the_mouse_and_the_switches
-      work "Teach the buttons"
+      work sentence("bench.teachButtons")
       assert_selector "[data-hears-primary]"
       browser.action.move_to(find("[data-hears-primary]").native).pointer_down(:right).pause(duration: 0.05).pointer_up(:right)
         .perform
@@ -122,10 +122,10 @@ module Kippen
         press_key(code, 0.05)
         count
       end
-      work "Enough (Esc)"
-      assert_button "Single switch: key F1 stands for it. Change"
-      assert_button "Single switch 2: key F2 stands for it. Change"
-      assert_button "Mouse with five buttons, Back side button: mouse back stands for it. Change"
+      work sentence("bench.enoughEsc")
+      assert_button sentence("bench.standsForChange", name: "Single switch", source: "key F1")
+      assert_button sentence("bench.standsForChange", name: "Single switch 2", source: "key F2")
+      assert_button sentence("bench.standsForChange", name: "Mouse with five buttons, Back side button", source: "mouse back")
     end
 
     def give_each_want_a_button
@@ -134,7 +134,7 @@ module Kippen
         "double click" => "Mouse with five buttons, Back side button" }.each do |want, lane|
         work "Give it a button: #{want}"
         put_it_on_the_long_press lane
-        assert_no_selector "[aria-label='In hand']"
+        assert_no_selector "[aria-label='#{sentence("lanes.handAlone")}']"
         follow "Wants" unless want == "double click"
       end
     end
@@ -142,18 +142,19 @@ module Kippen
     def turn_the_mouse_round
       work "Arrangements"
       choose "Mouse for the left hand"
-      work "Put it on Mouse with five buttons"
-      find("div", text: "Press it here", exact_text: true).right_click
+      work sentence("arrange.put", name: "Mouse with five buttons")
+      find("div", text: sentence("confirm.pressHere"), exact_text: true).right_click
       count
       assert_no_selector "h2", text: "to keep the change"
     end
 
     def try_each
-      work "Start listening"
+      work sentence("bench.startListening")
       press_key("F1", 0.8)
       count
       assert_text "long-press → Ask for help"
-      browser.action.move_to(find("h2", text: "What each button does").native).pointer_down(:back).pause(duration: 0.8)
+      browser.action.move_to(find("h2",
+                                  text: sentence("lanes.whatEachButtonDoes")).native).pointer_down(:back).pause(duration: 0.8)
         .pointer_up(:back).perform
       count
       assert_text "long-press → Double-click as one press"
@@ -219,7 +220,7 @@ module Kippen
       rows = all("[data-button]").map { |one| one["data-button"] }
       down = rows.index(row) - rows.index(row_of_focus)
       press(down.positive? ? :arrow_down : :arrow_up) until row_of_focus == row
-      4.times { focused_name.start_with?("Put it on the long-press") ? break : press(:arrow_right) }
+      4.times { focused_name.start_with?(sentence("assign.putOn", gesture: "long-press")) ? break : press(:arrow_right) }
       press(:enter)
     end
 

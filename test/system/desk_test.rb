@@ -18,21 +18,21 @@ module Kippen
       give_three_jobs
       open_desk
       check
-      lane { click_button "Change", match: :first }
-      assert_text "What this changes" if choose("Louder", allow_label_click: true)
+      lane { click_button sentence("lanes.change"), match: :first }
+      assert_text sentence("assign.whatThisChanges") if choose("Louder", allow_label_click: true)
       check
-      click_button "Close"
-      choose "Table", allow_label_click: true
+      click_button sentence("caseload.close")
+      choose sentence("lanes.table"), allow_label_click: true
       check
-      click_button "Teach the buttons"
+      click_button sentence("bench.teachButtons")
       check
       press_key("F8", 0.05)
-      click_button "Enough (Esc)"
+      click_button sentence("bench.enoughEsc")
       listen
       press_key("F8", 0.7)
       assert_text "long-press → Answer the call"
       check
-      click_button "Smaller bench"
+      click_button sentence("bench.smallerBench")
       check
     end
 
@@ -44,12 +44,12 @@ module Kippen
         assert_fits
         assert_accessible
       end
-      lane { click_button "Change", match: :first }
+      lane { click_button sentence("lanes.change"), match: :first }
       assert_fits
-      click_button "Close"
-      click_button "Several at once"
+      click_button sentence("caseload.close")
+      click_button sentence("lanes.severalOnce")
       check
-      click_button "Arrangements"
+      click_button sentence("lanes.arrangements")
       find("label", text: "One button with three jobs").click
       check
     end
@@ -78,12 +78,12 @@ module Kippen
       Tempfile.create(["bad", ".json"]) do |file|
         file.write('{"kippen": "fitting/1", "follow": "nose"}')
         file.flush
-        attach_file "Or with a fitting file", file.path
+        attach_file sentence("caseload.withFittingFile"), file.path
         assert_text 'is "nose", must be one of pointer, focus'
-        find("summary", text: "More").click
+        find("summary", text: sentence("service.more")).click
         assert_text '/follow: is "nose", must be one of pointer, focus'
       end
-      attach_file "Or with a fitting file", File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json")
+      attach_file sentence("caseload.withFittingFile"), File.join(Server::ROOT, "test", "fixtures", "phone.fitting.json")
       assert_text "Bram Oduya-Lisle"
     end
 
@@ -97,17 +97,19 @@ module Kippen
       save("assign", button: EDGE, gesture: "double_tap", action: ACTIONS["double_tap"])
       save("timing", button: EDGE, setting: "long_press_ms", value: 800)
       say("answer")
-      assert_text "Another specialist saved revision 3 in between, and changed the same."
-      assert_button "Put it on the long-press", disabled: true
+      assert_text sentence("assign.savedRevisionBetweenChanged", author: "Another specialist", number: "3")
+      assert_button sentence("assign.putOn", gesture: "long-press"), disabled: true
       within("section[aria-label='Another specialist changed']") do
         assert_text "Pocket phone, Edge key, double-tap: Mark the packet."
         assert_no_text "800 ms", wait: 0
       end
-      within("section[aria-label='Yours would do']") { assert_text "Pocket phone, Edge key, long-press: Answer the call." }
+      within("section[aria-label='#{sentence("shared.ui.yoursWouldDo")}']") do
+        assert_text "Pocket phone, Edge key, long-press: Answer the call."
+      end
       assert_accessible
-      go("Go on, on top of it")
-      assert_selector "section[aria-label='What this changes']"
-      go("Put it on the long-press")
+      go(sentence("assign.goTop"))
+      assert_selector "section[aria-label='#{sentence("assign.whatThisChanges")}']"
+      go(sentence("assign.putOn", gesture: "long-press"))
       assert_text "Revision 4, saved"
       lane do
         assert_button "long-press: Answer the call, at 800 ms. Change"
@@ -121,7 +123,7 @@ module Kippen
       give_three_jobs
       open_desk
       lane { click_button "long-press: Answer the call" }
-      click_button "Take off “Answer the call”"
+      click_button sentence("assign.takeOffWithName", name: "Answer the call")
       assert_text "Revision 4, saved"
       lane { assert_button "Add a long-press" }
     end
@@ -133,8 +135,8 @@ module Kippen
       lane { click_button "Add a double-tap" }
       choose "Louder", allow_label_click: true
       words = "A double-tap can't happen: bounce guard 300 ms, tap gap 300 ms."
-      within("section[aria-label='What this changes']") { assert_text words }
-      click_button "Put it on the double-tap"
+      within("section[aria-label='#{sentence("assign.whatThisChanges")}']") { assert_text words }
+      click_button sentence("assign.putOn", gesture: "double-tap")
       lane do
         assert_text words
         assert_button "double-tap: Louder, ✕ can’t happen. #{words} Change"
@@ -147,14 +149,14 @@ module Kippen
       lane { click_button "Add a long-press" }
       choose "Louder", allow_label_click: true
       FileUtils.touch(ENV.fetch("KIPPEN_NO_ROOM"))
-      click_button "Put it on the long-press"
+      click_button sentence("assign.putOn", gesture: "long-press")
       assert_text "Not saved. The disk of the computer Kippen runs on is nearly full"
-      assert_text "Nothing is saved just now."
+      assert_text sentence("page.nothingSaved")
       assert_accessible
       FileUtils.rm(ENV.fetch("KIPPEN_NO_ROOM"))
-      click_button "Try again"
+      click_button sentence("desk.tryAgain")
       saved(2)
-      assert_no_text "Nothing is saved just now."
+      assert_no_text sentence("page.nothingSaved")
       lane { assert_text "Louder" }
     end
 
@@ -163,19 +165,19 @@ module Kippen
       demo("ottoline")
       open_step("assign")
       shown = -> { all("section[data-device]").map { |device| device["data-device"] } }
-      find("nav[aria-label='Hosts and devices'] button[aria-pressed]", text: "Remote").click
+      find("nav[aria-label='#{sentence("desk.hostsDevices")}'] button[aria-pressed]", text: "Remote").click
       assert_selector "section[data-device]", count: 1
       assert_equal %w[remote], shown.call
-      click_button "Teach the buttons"
+      click_button sentence("bench.teachButtons")
       press_key("F8", 0.05)
-      click_button "Enough (Esc)"
+      click_button sentence("bench.enoughEsc")
       listen
       press_key("F8", 0.1)
       assert_selector "section[data-device='mouse']"
       find("[aria-label='Show Remote too']").click
       assert_selector "section[data-device]", count: 1
       assert_equal %w[mouse], shown.call
-      click_button "Show all devices"
+      click_button sentence("desk.showAllDevices")
       assert_selector "section[data-device]", count: 2
     end
 
@@ -184,12 +186,12 @@ module Kippen
       open_desk
       lane { find_button("long-press: Answer the call").native.send_keys(:enter) }
       assert_selector "aside"
-      go("Switch off “Answer the call”")
+      go(sentence("assign.switchOff", name: "Answer the call"))
       assert_text "Revision 4, saved"
       lane { assert_button "long-press: Answer the call, off. Change" }
       lane { click_button "long-press: Answer the call" }
       assert_accessible
-      go("Switch on “Answer the call”")
+      go(sentence("assign.switch", name: "Answer the call"))
       lane { assert_button "long-press: Answer the call, at 500 ms. Change" }
     end
 
@@ -203,13 +205,13 @@ module Kippen
       end
       within("aside") do
         choose "Louder", allow_label_click: true
-        assert_button "Put it on the tap", disabled: true
-        click_button "Close"
+        assert_button sentence("assign.putOn", gesture: "tap"), disabled: true
+        click_button sentence("caseload.close")
       end
       within("[data-button][aria-label='Remote, First branded key']") { click_button "Add a long-press" }
       within("aside") do
         assert_text "“Opens Wrenbox” can’t be held back: it happens as well, at once."
-        choose "tap", allow_label_click: true
+        choose sentence("lanes.tap"), allow_label_click: true
         assert_text "Taken by Wrenbox."
         assert_accessible
       end

@@ -14,9 +14,9 @@ module Kippen
 
     def find_buttons
       open_step("devices")
-      find("label", text: "Find a button").click
-      click_button "Listen to everything"
-      assert_text "Press the button"
+      find("label", text: sentence("devices.findButton")).click
+      click_button sentence("find.listenEverything")
+      assert_text sentence("find.pressButton")
     end
 
     # From nothing, by keys alone: a host, a remote, its unknown key caught, named, and something to do given to it.
@@ -27,56 +27,56 @@ module Kippen
       add_a_remote
       catch_the_star_key
       assert_equal ["key:F9"], fitting.button("television-remote/star-key").codes
-      tab_to "Give Star key something to do"
+      tab_to sentence("find.giveSomethingDo", name: "Star key")
       assert_focus_shows
       press(:enter)
       assert_selector "aside h2", text: "Star key, tap"
       say("louder")
-      go "Put it on the tap"
+      go sentence("assign.putOn", gesture: "tap")
       assert_text "Revision 4, saved"
-      assert_equal({ "kind" => "volume", "direction" => "up" }, fitting.assignments.first.action)
+      assert_equal({ "kind" => "volume", "direction" => sentence("joined.up") }, fitting.assignments.first.action)
     end
 
     def add_a_remote
-      go "Add devices"
-      type "Find a kind", "tv"
+      go sentence("devices.addDevices")
+      type sentence("devices.findKind"), "tv"
       go "Television remote"
       go "Add Television remote"
-      assert_selector "h3", text: "Television"
+      assert_selector "h3", text: sentence("devices.television")
       assert_selector "article[aria-label='Television remote']"
       assert_accessible
     end
 
     def catch_the_star_key
-      tab_to "Put together", back: true
+      tab_to sentence("devices.putTogether"), back: true
       press(:arrow_right)
-      go "Listen to everything"
-      assert_text "Press the button"
+      go sentence("find.listenEverything")
+      assert_text sentence("find.pressButton")
       press_key("F9", 0.05)
       assert_selector "article[aria-label='key F9']"
-      assert_text "No button of this client is known by it."
+      assert_text sentence("find.noButtonThisClient")
       assert_accessible
       press(:escape, :escape)
-      assert_button "Listen to everything"
-      go "A new button"
-      type "Name of the new button", "Star key"
-      go "Add it"
+      assert_button sentence("find.listenEverything")
+      go sentence("find.newButton")
+      type sentence("find.nameNewButton"), "Star key"
+      go sentence("devices.addAlone")
       within("article[aria-label='key F9']") { assert_text "Television remote, Star key" }
     end
 
     def test_a_button_is_marked_while_it_is_down_with_its_codes
       demo("ottoline")
       find_buttons
-      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:back).perform
+      browser.action.move_to(find("h2", text: sentence("devices.findButton")).native).pointer_down(:back).perform
       within("article[aria-label='mouse back']") do
-        assert_selector "strong", text: "down"
+        assert_selector "strong", text: sentence("bench.down")
         assert_text "Mouse, Back side button"
         assert_text "BTN_SIDE 0x113"
         assert_text "page 0x9, usage 0x4"
         assert_selector "svg [data-down='true']"
       end
       browser.action.pointer_up(:back).perform
-      assert_no_selector "article strong", text: "down"
+      assert_no_selector "article strong", text: sentence("bench.down")
       assert_accessible
     end
 
@@ -92,7 +92,8 @@ module Kippen
       demo("ottoline")
       save("add_device", of: "mouse-five", name: "Second mouse", host: "computer")
       find_buttons
-      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:forward).pointer_up(:forward).perform
+      browser.action.move_to(find("h2",
+                                  text: sentence("devices.findButton")).native).pointer_down(:forward).pointer_up(:forward).perform
       assert_text "Can’t be told apart: Mouse, Forward side button or Second mouse, Forward side button."
       press_key("F13", 0.05)
       assert_text "key F13"
@@ -102,7 +103,7 @@ module Kippen
       demo("sunniva")
       variants = Server::KINDS.find("grip").variants
       open_step("devices")
-      click_button "Add devices"
+      click_button sentence("devices.addDevices")
       2.times { find("aside li button", text: "Squeeze grip", match: :first).click }
       pick variants[1]["name"], from: "Squeeze grip 2 of 2: which"
       assert_accessible
@@ -115,10 +116,10 @@ module Kippen
       demo("sunniva")
       save("take_out", id: "elbow-switch")
       open_step("devices")
-      click_button "Add devices"
+      click_button sentence("devices.addDevices")
       click_button "Single switch"
       click_button "Add Single switch"
-      assert_selector "article[aria-label='Single switch']", text: "sits on Switch box, 2"
+      assert_selector "article[aria-label='Single switch']", text: sentence("devices.sits", name: "Switch box", place: "2")
       find_buttons
       press_key("F2", 0.05)
       within("article[aria-label='key F2']") { assert_text "Single switch" }
@@ -129,12 +130,12 @@ module Kippen
       before = fitting.document
       open_step("devices")
       card("Mouse") { click_button "9 buttons, Mouse" }
-      click_button "Take out Forward side button"
-      assert_selector "h3", text: "Taken out"
+      click_button sentence("devices.takeOutWithName", name: "Forward side button")
+      assert_selector "h3", text: sentence("devices.takenOutAlone")
       assert_nil fitting.button("mouse/forward")
       assert_empty(fitting.assignments.select { |one| one.button == "mouse/forward" })
-      click_button "Bring back Forward side button"
-      assert_no_selector "h3", text: "Taken out"
+      click_button sentence("devices.bringBackWithName", name: "Forward side button")
+      assert_no_selector "h3", text: sentence("devices.takenOutAlone")
       assert_equal before["assignments"].sort_by(&:to_s), fitting.document["assignments"].sort_by(&:to_s)
       assert_equal before["devices"], fitting.document["devices"]
     end
@@ -142,21 +143,21 @@ module Kippen
     def test_a_mirrored_grip_and_one_hand_off
       demo("sunniva")
       open_step("devices")
-      more_of("Grip left", "Copy or mirror")
+      more_of("Grip left", sentence("devices.copyMirrorAlone"))
       assert_text "Squeeze → Squeeze"
-      find("label", text: "Mirrored: left becomes right").click
-      choose "From now on, until the link is cut"
-      click_button "Let Grip right follow"
+      find("label", text: sentence("devices.mirroredLeftBecomesRight")).click
+      choose sentence("devices.fromNowUntilLink")
+      click_button sentence("devices.letFollow", name: "Grip right")
       assert_no_selector "aside"
       help = fitting.assignments.select { |one| one.action["kind"] == "help" }.map(&:button)
       assert_equal %w[grip-left/squeeze grip-right/squeeze], help
-      more_of("Grip left", "Switch off")
-      card("Grip left") { assert_text "Switched off: kept, but nothing of it is in force." }
+      more_of("Grip left", sentence("devices.switchOff"))
+      card("Grip left") { assert_text sentence("devices.switchedOffKeptBut") }
       assert_equal([true, false], %w[grip-left grip-right].map { |id| fitting.device(id).off })
-      more_of("Grip right", "Copy or mirror")
+      more_of("Grip right", sentence("devices.copyMirrorAlone"))
       assert_text "Grip right follows Grip left"
       assert_accessible
-      click_button "Cut the link"
+      click_button sentence("devices.cutLink")
       assert_no_selector "aside"
       assert_empty fitting.links
     end
@@ -168,15 +169,15 @@ module Kippen
       open_step("devices")
       card("Pen") do
         click_button "Getting ready: 2 steps to go, Pen"
-        assert_text "(only the tail)"
+        assert_text sentence("devices.only", part: "tail")
         assert_text "ticked off by Hollis Amberwood"
         assert_text "Not ready yet. The tail button does nothing. It was not heard yet: press one of its buttons."
       end
       click_button "Done: Pair the pen's buttons"
       card("Pen") { assert_text "ticked off by Demo specialist" }
       assert_accessible
-      click_button "Not done after all: Pair the pen's buttons"
-      card("Pen") { assert_text "to do; Kippen sees it by itself" }
+      click_button sentence("devices.notDoneAfterAllWithTitle", title: "Pair the pen's buttons")
+      card("Pen") { assert_text sentence("devices.doKippenSeesItself") }
     end
 
     def test_a_phones_steps_come_back_with_a_new_version
@@ -184,13 +185,13 @@ module Kippen
       open_step("devices")
       card("Pocket phone") { assert_button "Getting ready: one step to go, Pocket phone" }
       more_of("Pocket phone", "Change")
-      fill_in "Version", with: "14"
-      click_button "Save"
+      fill_in sentence("devices.versionAlone"), with: "14"
+      click_button sentence("devices.save")
       assert_no_selector "aside"
       card("Pocket phone") do
         click_button "Getting ready: 3 steps to go, Pocket phone"
-        assert_text "to do again: it was done in version 13"
-        assert_text "later, first: Let Kippen's helper hear the keys"
+        assert_text sentence("devices.doAgainWasDone", changedFrom: "13")
+        assert_text sentence("devices.laterFirst", needs: "Let Kippen's helper hear the keys")
       end
     end
 
@@ -202,18 +203,19 @@ module Kippen
         click_button "Getting ready: one step to go, Pad"
         assert_no_text "Start it as a gamepad"
       end
-      find("label", text: "Find a button").click
-      click_button "Listen to everything"
+      find("label", text: sentence("devices.findButton")).click
+      click_button sentence("find.listenEverything")
       press_key("KeyE", 0.05)
       assert_text "Pad, Lower round button"
       press_key("KeyM", 0.05)
-      assert_text "No button of this client is known by it."
+      assert_text sentence("find.noButtonThisClient")
     end
 
     def test_what_kippen_hears_it_ticks_off_itself
       demo("ottoline")
       find_buttons
-      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:back).pause(duration: 0.1).pointer_up(:back)
+      browser.action.move_to(find("h2",
+                                  text: sentence("devices.findButton")).native).pointer_down(:back).pause(duration: 0.1).pointer_up(:back)
         .perform
       assert_text "Mouse, Back side button"
       bench { assert_text "Back side button" }

@@ -17,12 +17,12 @@ module Kippen
       demo("ottoline")
       open_step("wants")
       look_for("stop the tremor")
-      choose("setting", "Bounce guard")
-      assert_field "Bounce guard: of which button?"
+      choose(sentence("desk.kinds.setting"), sentence("assign.bounceGuard"))
+      assert_field sentence("desk.ofWhichButton", setting: "Bounce guard")
       assert_accessible
       find("dialog input").send_keys("left button", :enter)
       assert_selector "aside h2", text: "Left button"
-      assert_field "Bounce guard"
+      assert_field sentence("assign.bounceGuard")
     end
 
     # Nobody waits for what is shown.
@@ -39,12 +39,12 @@ module Kippen
       demo("ottoline")
       open_step("assign")
       look_for("call my daughter")
-      choose("action", "Call somebody")
-      assert_selector "[aria-label='In hand']", text: "Call somebody"
+      choose(sentence("desk.kinds.action"), "Call somebody")
+      assert_selector "[aria-label='#{sentence("lanes.handAlone")}']", text: "Call somebody"
       find("[data-button='mouse/back'] [aria-label^='Put it on the long-press']").click
       assert_checked_field "Call somebody"
       fill_in "Whom", with: "Wilma"
-      click_button "Put it on the long-press"
+      click_button sentence("assign.putOn", gesture: "long-press")
       saved(2)
       within("[data-button='mouse/back']") { assert_selector "button[aria-label^='long-press: Call Wilma']" }
     end
@@ -56,12 +56,12 @@ module Kippen
       assert_selector "dialog [role=status]", text: "Nothing here fits that."
       assert_no_selector "dialog [role=option]"
       find("dialog input").send_keys([:control, "a"], "left edge", :enter)
-      within("[aria-label='Where and when the lanes are looked at']") { assert_text "Screen: left edge" }
+      within("[aria-label='#{sentence("lanes.whereLooked")}']") { assert_text "Screen: left edge" }
       look_for("reading", :enter)
-      within("[aria-label='Where and when the lanes are looked at']") { assert_text "Reading" }
+      within("[aria-label='#{sentence("lanes.whereLooked")}']") { assert_text "Reading" }
       look_for("press level 0.5")
-      choose("value", "Press level: 0.5")
-      assert_selector "a[aria-current='page']", text: "Tune"
+      choose(sentence("desk.kinds.value"), "Press level: 0.5")
+      assert_selector "a[aria-current='page']", text: sentence("tune.step.stepName")
     end
   end
 end

@@ -8,7 +8,7 @@ module Kippen
   class FirstLightTest < SystemTest
     def assign(add, search, action, put)
       lane { click_button add }
-      fill_in "Find an action", with: search
+      fill_in sentence("assign.findAction"), with: search
       choose action, allow_label_click: true
       click_button put
       assert_no_selector "aside"
@@ -19,11 +19,11 @@ module Kippen
       assert_text "Revision 1, saved"
       lane { assert_button "Wake the screen, now · by itself. Change" }
       lane { click_button "Add a double-tap" }
-      fill_in "Find an action", with: "tick pack"
+      fill_in sentence("assign.findAction"), with: "tick pack"
       choose "Mark the packet", allow_label_click: true
-      within("section[aria-label='What this changes']") { assert_text "• tap\nnow → +300 ms" }
-      click_button "Put it on the double-tap"
-      assign("Add a long-press", "answer phone", "Answer the call", "Put it on the long-press")
+      within("section[aria-label='#{sentence("assign.whatThisChanges")}']") { assert_text "• tap\nnow → +300 ms" }
+      click_button sentence("assign.putOn", gesture: "double-tap")
+      assign("Add a long-press", "answer phone", "Answer the call", sentence("assign.putOn", gesture: "long-press"))
 
       assert_text "Revision 3, saved"
       lane do
@@ -55,7 +55,7 @@ module Kippen
       assert_tiles(*now)
       within("[data-head]") { assert_selector "[role=slider][aria-valuetext='#{@long_press}']" }
       assert_text "Revision 4, saved"
-      assert_button "Pocket phone, Edge key: key F8 stands for it. Change"
+      assert_button sentence("bench.standsForChange", name: "Pocket phone, Edge key", source: "key F8")
     end
 
     def press_three_ways
@@ -75,7 +75,7 @@ module Kippen
         assert_text "Closed for 1200 ms. Still down at 500 ms: a long-press. Everywhere has for a long-press on this button: " \
                     "Answer the call. It did not wait."
         assert_text "Hearthcall has answered the call."
-        find("li", text: "double-tap").click_button
+        find("li", text: sentence("assign.gestures.double_tap")).click_button
         assert_text "Closed for 80 ms. Pressed again 120 ms after letting go, for 80 ms. The second press makes it a double-tap"
         find("li", text: "Wake the screen").click_button
         assert_text "Everywhere keeps for a tap what the button does by itself: Wake the screen. It waited 300 ms (tap gap)."

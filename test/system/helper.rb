@@ -6,6 +6,7 @@ require_relative "../../bin/support/visitor"
 require_relative "servers"
 require_relative "browser"
 require_relative "pressing"
+require_relative "saying"
 require "minitest/autorun"
 require "axe-capybara"
 require "tmpdir"
@@ -22,6 +23,7 @@ module Kippen
     include Capybara::DSL
     include Capybara::Minitest::Assertions
     include Pressing
+    include Saying
 
     DATABASE = Server::Store.connect(ENV.fetch("DATABASE_URL"))
     Server::Store.migrate(DATABASE)
@@ -49,6 +51,7 @@ module Kippen
       end
       @client = add_client(DEMO)
       resize(1280, 800)
+      tell_without_marks
       browser.execute_cdp("Emulation.setEmulatedMedia", features: [{ name: "prefers-reduced-motion", value: "reduce" }])
     end
 
@@ -56,6 +59,15 @@ module Kippen
       FileUtils.rm_f(ENV.fetch("KIPPEN_NO_ROOM"))
       Capybara.reset_sessions!
       DATABASE[:services].delete
+    end
+
+    # Another window, in which what is said is told without marks too.
+    def open_new_window(...)
+      page.open_new_window(...).tap { |window| page.within_window(window) { tell_without_marks } }
+    end
+
+    def tell_without_marks
+      browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: Saying::UNMARK) if Saying::MARKED
     end
 
     def add_client(fitting) = Server::Store::Save.new(DATABASE).first(@service, fitting, author: "Saltmarsh Row", note: "Demo")
@@ -93,7 +105,7 @@ module Kippen
     def sign_in_as(role)
       sign_in(role)
       visit "/"
-      assert_selector "h1", text: "Clients"
+      assert_selector "h1", text: sentence("caseload.clientsAlone")
     end
 
     # The session of an account of the demo, whose cookie the browser is given; no page is opened.
@@ -111,7 +123,7 @@ module Kippen
 
     def open_desk
       open_step("assign")
-      assert_selector "h2", text: "What each button does"
+      assert_selector "h2", text: sentence("lanes.whatEachButtonDoes")
       assert_selector "[data-button='#{EDGE}']"
     end
 
@@ -139,30 +151,30 @@ module Kippen
 
     def lane(&) = within("[data-button='#{EDGE}']", &)
 
-    def bench(&) = within("section[aria-label='Bench']", &)
+    def bench(&) = within("section[aria-label='#{sentence("bench.bench")}']", &)
 
     def bind_edge_to(code = "F8")
-      click_button "Teach the buttons"
-      assert_text "Press Pocket phone, Edge key"
+      click_button sentence("bench.teachButtons")
+      assert_text sentence("bench.pressWithName", name: "Pocket phone, Edge key")
       press_key(code, 0.05)
-      assert_no_text "Press Pocket phone, Edge key"
-      click_button "Enough (Esc)"
+      assert_no_text sentence("bench.pressWithName", name: "Pocket phone, Edge key")
+      click_button sentence("bench.enoughEsc")
       assert_button "Pocket phone, Edge key: key #{code.delete_prefix("Key")} stands for it. Change"
     end
 
     def listen
-      click_button "Start listening"
-      assert_button "Listening · Stop (Esc, Esc)"
+      click_button sentence("bench.startListening")
+      assert_button sentence("bench.listeningStopEscEsc")
     end
 
     # More than its one line.
-    def open_bench = page.has_button?("Larger bench", wait: 0) && click_button("Larger bench")
+    def open_bench = page.has_button?(sentence("bench.largerBench"), wait: 0) && click_button(sentence("bench.largerBench"))
 
-    def tiles = bench { all("ol[aria-label='Presses, newest first'] strong").map(&:text) }
+    def tiles = bench { all("ol[aria-label='#{sentence("bench.pressesNewestFirst")}'] strong").map(&:text) }
 
     def assert_tiles(*expected)
       open_bench
-      assert_selector("ol[aria-label='Presses, newest first'] li", count: expected.size)
+      assert_selector("ol[aria-label='#{sentence("bench.pressesNewestFirst")}'] li", count: expected.size)
       eventually { tiles == expected }
       assert_equal expected, tiles
     end

@@ -45,12 +45,12 @@ module Kippen
       press([:control, "z"])
       assert_text "Revision 5, saved"
       lane { assert_no_text "Mark the packet" }
-      assert_button "Undo", disabled: true
+      assert_button sentence("desk.undo"), disabled: true
       press([:control, :shift, "z"])
       press([:control, :shift, "z"]) if page.has_text?("Revision 6, saved")
       assert_text "Revision 7, saved"
       lane { assert_text "Answer the call" }
-      assert_button "Redo", disabled: true
+      assert_button sentence("desk.redo"), disabled: true
     end
 
     def test_any_revision_is_compared_and_brought_back
@@ -58,21 +58,21 @@ module Kippen
       assign("double-tap", "packet mark")
       assign("long-press", "answer")
       click_button "Revision 3, saved"
-      assert_selector "aside h2", text: "What was saved"
-      within("aside ol li", text: "Revision 3") do
+      assert_selector "aside h2", text: sentence("history.whatWasSaved")
+      within("aside ol li", text: sentence("history.revision", number: "3")) do
         assert_text "Pocket phone, Edge key, long-press: Answer the call."
         assert_no_text(/And \d+ more/)
       end
-      click_button "Revision 1", match: :first
-      within("section[aria-label='Since then']") do
+      click_button sentence("history.revision", number: "1"), match: :first
+      within("section[aria-label='#{sentence("history.sinceThen")}']") do
         assert_text "Pocket phone, Edge key, double-tap: Mark the packet."
         assert_text "Pocket phone, Edge key, long-press: Answer the call."
       end
       assert_accessible
-      click_button "Bring revision 1 back"
+      click_button sentence("history.bringRevisionBack", number: "1")
       assert_text "Revision 4, saved"
       lane { assert_no_text "Answer the call" }
-      click_button "Undo"
+      click_button sentence("desk.undo")
       assert_text "Revision 5, saved"
       lane { assert_text "Answer the call" }
     end
@@ -82,20 +82,22 @@ module Kippen
       assign("double-tap", "packet mark")
       assign("long-press", "answer")
       click_button "Revision 3, saved"
-      fill_in "Note on how it is now", with: "before the new chair"
-      click_button "Keep with this note"
+      fill_in sentence("history.noteHowNow"), with: "before the new chair"
+      click_button sentence("history.keepWithThisNote")
       assert_text "Revision 4, saved"
       assert_text "before the new chair"
-      within("section[aria-label='Compare two']") { assert_text "nothing" }
-      pick "Revision 2", from: "From"
-      within("section[aria-label='Compare two']") { assert_text "Pocket phone, Edge key, long-press: Answer the call." }
-      click_button "Show both in the lanes"
-      assert_selector "h2", text: "Revision 2 and revision 4"
+      within("section[aria-label='#{sentence("history.compareTwo")}']") { assert_text sentence("history.nothingDiffers") }
+      pick sentence("history.revision", number: "2"), from: sentence("history.from")
+      within("section[aria-label='#{sentence("history.compareTwo")}']") do
+        assert_text "Pocket phone, Edge key, long-press: Answer the call."
+      end
+      click_button sentence("history.showBothLanes")
+      assert_selector "h2", text: sentence("lanes.revisionRevision", from: "2", to: "4")
       within("[data-button][aria-label='revision 2']") { assert_no_text "Answer the call" }
       within("[data-button][aria-label='revision 4']") { assert_button "long-press: Answer the call, at 500 ms." }
       assert_no_selector "[data-button='pocket-phone/volume-up']"
       assert_accessible
-      click_button "Back to the lanes as they are"
+      click_button sentence("lanes.backLanesAsThey")
       lane { assert_button "long-press: Answer the call, at 500 ms. Change" }
     end
 
@@ -104,7 +106,7 @@ module Kippen
       open_desk
       click_button "Revision 53, saved"
       assert_selector "aside ol li", count: 50
-      click_button "Older ones"
+      click_button sentence("history.olderOnes")
       assert_selector "aside ol li", count: 53
     end
 
@@ -114,7 +116,7 @@ module Kippen
       save("assign", button: EDGE, gesture: "long_press", action: ACTIONS["long_press"])
       lane { assert_text "Answer the call" }
       assert_text "Revision 2, saved"
-      assert_text "Another specialist saved revision 2."
+      assert_text sentence("desk.savedRevision", author: "Another specialist", number: "2")
     end
   end
 end

@@ -16,17 +16,17 @@ module Kippen
       assign_by_keys("Add a long-press", "answer")
       assert_text "Revision 3, saved"
 
-      tab_to "Teach the buttons"
+      tab_to sentence("bench.teachButtons")
       assert_focus_shows
       press(:enter)
-      assert_text "Press Pocket phone, Edge key"
+      assert_text sentence("bench.pressWithName", name: "Pocket phone, Edge key")
       press_key("F9", 0.05)
-      assert_text "Press Pocket phone, Volume up"
+      assert_text sentence("bench.pressWithName", name: "Pocket phone, Volume up")
       press(:escape)
-      assert_button "Pocket phone, Edge key: key F9 stands for it. Change"
-      tab_to "Start listening"
+      assert_button sentence("bench.standsForChange", name: "Pocket phone, Edge key", source: "key F9")
+      tab_to sentence("bench.startListening")
       press(:enter)
-      assert_button "Listening · Stop (Esc, Esc)"
+      assert_button sentence("bench.listeningStopEscEsc")
       press_key("F9", 0.7)
       assert_tiles "▬ long-press → Answer the call"
 
@@ -36,14 +36,14 @@ module Kippen
       assert_focus_shows
       press(:escape)
       press(:escape)
-      assert_button "Start listening"
+      assert_button sentence("bench.startListening")
     end
 
     def assign_by_keys(add, words)
       to_stop(add, row: EDGE)
       press(:enter)
       assert_selector "aside"
-      assert_focused "Find an action"
+      assert_focused sentence("assign.findAction")
       say(words)
       tab_to "Put it on the"
       assert_focus_shows
@@ -78,7 +78,8 @@ module Kippen
       assert_selector "aside"
       press(:escape)
       assert_no_selector "aside"
-      assert_focused "Add a long-press to Pocket phone, Edge key; tap acts when let go"
+      assert_focused sentence("lanes.addToAtCost", gesture: "long-press", button: "Pocket phone, Edge key",
+                                                   costs: "tap acts when let go")
       assert_text "Revision 1, saved"
     end
 
@@ -96,7 +97,8 @@ module Kippen
         press(:f6)
         page.evaluate_script("document.activeElement.getAttribute('aria-label')")
       end
-      assert_equal ["Trail", "Hosts and devices", "Assign", "Bench", "Trail"], names
+      assert_equal [sentence("desk.trail"), sentence("desk.hostsDevices"), sentence("devices.assign"), sentence("bench.bench"), sentence("desk.trail")],
+                   names
     end
 
     def test_the_table_does_the_same
@@ -107,7 +109,7 @@ module Kippen
       press(:enter)
       assert_selector "aside label", text: "Answer the call"
       say("answer")
-      tab_to "Put it on the long-press"
+      tab_to sentence("assign.putOn", gesture: "long-press")
       press(:enter)
       assert_text "Revision 2, saved"
       tab_to "Long-press time of Pocket phone, Edge key, ms"

@@ -80,8 +80,8 @@ module Kippen
       demo("ottoline")
       open_step("assign")
       find("[data-button='mouse/back'] h4 button").click
-      fill_in "Long-press time", with: "900"
-      click_button "Set long-press time for this button"
+      fill_in sentence("assign.longPressTime"), with: "900"
+      click_button sentence("assign.setForThisButton", name: "long-press time")
       saved(2)
       within("[data-button='mouse/back']") do
         assert_selector "[role=slider][aria-label='Long-press time of Mouse, Back side " \
@@ -89,7 +89,7 @@ module Kippen
       end
       assert_selector "[role=slider][aria-label^='Long-press time of Mouse']", count: 2
       assert_accessible
-      click_button "Long-press time as its device"
+      click_button sentence("assign.asItsDeviceWithName", name: "Long-press time")
       saved(3)
       assert_selector "[role=slider][aria-label^='Long-press time of Mouse']", count: 1
     end
@@ -132,7 +132,7 @@ module Kippen
       emulate(prefers_color_scheme: "dark")
       demo("ottoline")
       open_step("assign")
-      assert_equal "dark", page.evaluate_script("document.documentElement.dataset.light")
+      assert_equal sentence("shared.ui.dark"), page.evaluate_script("document.documentElement.dataset.light")
       within("[data-button='mouse/back']") { first("button[data-spot]").click }
       assert_selector "aside"
       assert_accessible
@@ -141,9 +141,9 @@ module Kippen
       assert_accessible
       find("dialog input").send_keys(:escape)
       find("body").send_keys(:f1)
-      assert_selector "aside h2", text: "Keys, and how it looks"
-      pick "light", from: "Light or dark"
-      assert_equal "light", page.evaluate_script("document.documentElement.dataset.light")
+      assert_selector "aside h2", text: sentence("desk.keysHowLooks")
+      pick sentence("shared.ui.light"), from: sentence("shared.ui.lightDark")
+      assert_equal sentence("shared.ui.light"), page.evaluate_script("document.documentElement.dataset.light")
     end
 
     def test_forced_colours_keep_boundaries_and_choices
@@ -167,11 +167,11 @@ module Kippen
       first("button[aria-label^='Done: ']").send_keys(:enter)
       saved(2)
       kept("Done")
-      go "Teach the buttons"
+      go sentence("bench.teachButtons")
       press_key("F8", 0.05)
       press(:escape)
       kept("after teaching")
-      go "Start listening"
+      go sentence("bench.startListening")
       kept("listening")
       press(:escape, :escape)
       kept("listening no more")
@@ -186,19 +186,19 @@ module Kippen
       demo("ottoline")
       open_step("assign")
       find("body").send_keys("w")
-      assert_selector "a[aria-current='page']", text: "Assign"
+      assert_selector "a[aria-current='page']", text: sentence("devices.assign")
       find("body").send_keys([:control, "k"])
       find("dialog input").send_keys("louder")
       assert_selector "dialog [role=option]", text: "Louder"
       find("dialog [role=option]", text: /action\s*Louder/i).click
-      assert_selector "[aria-label='In hand']", text: "Louder"
+      assert_selector "[aria-label='#{sentence("lanes.handAlone")}']", text: "Louder"
       find("[data-button='mouse/back'] [aria-label^='Put it on the long-press']").click
       saved(2)
       within("[data-button='mouse/back']") { assert_button "long-press: Louder, at 500 ms. Change" }
       find("body").send_keys(:f1)
       find("label", text: "Single keys too").click
       find("body").send_keys("w")
-      assert_selector "a[aria-current='page']", text: "Wants"
+      assert_selector "a[aria-current='page']", text: sentence("wants.step.stepName")
     end
   end
 end

@@ -36,7 +36,7 @@ module Kippen
       lane_of("Foot switch") { find("[aria-label^='Add a long-press']").click }
       choose_action("bells on", "Bells on or off")
       assert_text "Bells has no way back wherever the client is: once it is on, no button ends it."
-      click_button "Put it on the long-press"
+      click_button sentence("assign.putOn", gesture: "long-press")
       within("main") { assert_selector "[role='alert']", text: "Bells has no way back" }
       click_button "Add the way back"
       assert_no_selector "[role='alert']", text: "Bells has no way back"
@@ -51,27 +51,28 @@ module Kippen
     def test_a_mode_that_was_made_is_given_a_button_where_it_stands
       demo("sunniva")
       open_step("assign", view: "modes")
-      click_button "Add a mode"
-      fill_in "What it is called", with: "Bells"
-      click_button "Add it"
+      click_button sentence("where.addMode")
+      fill_in sentence("where.modeName"), with: "Bells"
+      click_button sentence("where.add")
       saved(2)
-      assert_text "Nothing takes it yet."
-      click_button "Give it a button: Bells"
-      pick("Foot switch", from: "Button")
-      find("label", text: "as long as held").click
-      assert_selector "section[aria-label='What this changes']"
+      assert_text sentence("where.nothingTakesIt")
+      click_button sentence("wants.giveButtonWithWhat", what: "Bells")
+      pick("Foot switch", from: sentence("where.button"))
+      find("label", text: sentence("where.how.held")).click
+      assert_selector "section[aria-label='#{sentence("assign.whatThisChanges")}']"
       assert_accessible
-      click_button "Put it there"
+      click_button sentence("where.put")
       saved(3)
-      assert_no_text "Nothing takes it yet."
+      assert_no_text sentence("where.nothingTakesIt")
     end
 
     def test_a_shortlist_stepped_with_one_button_and_reordered
       demo("sunniva")
       open_step("assign", view: "shortlists")
-      click_button "Ask for help: one up"
+      click_button sentence("where.upOf", name: "Ask for help")
       saved(2)
-      assert_equal ["New log line", "Take it back", "Ask for help", "Next page"], all("main ol li > span").map(&:text).first(4)
+      assert_equal ["New log line", sentence("desk.takeBack"), "Ask for help", "Next page"],
+                   all("main ol li > span").map(&:text).first(4)
       find("button[aria-label='Ask for help: one up']").send_keys(:enter)
       saved(3)
       assert_equal "Ask for help", all("main ol li > span")[1].text
@@ -94,29 +95,29 @@ module Kippen
       save("shortlist", shortlist: { "name" => "Often", "host" => host, "items" => lines })
       open_step("assign", view: "shortlists")
       assert_text "6 of 6 lines"
-      click_button "Change Often"
+      click_button sentence("where.changeOf", name: "Often")
       within("aside") { assert_text "Phone shows 6 lines, and has them. Take one out to add another." }
-      assert_no_button "Add a line"
+      assert_no_button sentence("where.addLine")
       assert_accessible
-      click_button "Take away line 6"
-      click_button "Add a line"
-      pick "Tablet", from: "Shown on"
-      click_button "Add a line"
-      pick "Phone", from: "Shown on"
+      click_button sentence("where.removeLineOf", number: "6")
+      click_button sentence("where.addLine")
+      pick sentence("devices.tablet"), from: sentence("where.onHost")
+      click_button sentence("where.addLine")
+      pick sentence("devices.phone"), from: sentence("where.onHost")
       within("aside") { assert_text "Phone shows 6 lines: take 1 out, or choose another host." }
-      assert_button "Save", disabled: true
+      assert_button sentence("where.save"), disabled: true
     end
 
     def test_hold_one_and_press_the_other_once_to_four_times
       demo("sunniva")
       open_step("assign", view: "modes")
-      click_button "Hold one, count the other"
-      seek("Elbow switch", from: "Held")
-      seek("Foot switch", from: "Counted")
-      seek("Louder", from: "Once")
-      seek("Quieter", from: "Twice")
-      seek("Next page", from: "Three times or more")
-      click_button "Put it there"
+      click_button sentence("where.holdAndCount")
+      seek("Elbow switch", from: sentence("where.held"))
+      seek("Foot switch", from: sentence("where.counted"))
+      seek("Louder", from: sentence("where.once"))
+      seek("Quieter", from: sentence("where.twice"))
+      seek("Next page", from: sentence("where.thrice"))
+      click_button sentence("where.put")
       saved(2)
       assert_selector "li", text: "Elbow switch held"
       show_screen
@@ -147,10 +148,10 @@ module Kippen
       save("assign", button: "foot-switch/press", gesture: "double_tap", action: { "kind" => "volume", "direction" => "up" },
                      mode: "bells")
       open_step("assign", view: "modes")
-      assert_text "Presses count together only within the tap gap of each other."
-      click_button "Count at any pace: Bells"
+      assert_text sentence("where.countsByGap")
+      click_button sentence("where.countWhileHeldOf", name: "Bells")
       saved(5)
-      assert_no_text "Presses count together only within the tap gap of each other."
+      assert_no_text sentence("where.countsByGap")
       click_button "Revision 5, saved"
       assert_text "Bells: presses are counted at any pace, for as long as it is held."
     end

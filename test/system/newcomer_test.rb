@@ -27,20 +27,20 @@ module Kippen
     end
 
     def an_account_of_ones_own
-      press_on "Set up your own service"
+      press_on sentence("signin.setUpYourOwn")
       assert_selector "input:focus"
       enter "Withy Bed", :tab, "Una", :tab, "una@withy.example", :tab, PASSWORD, :enter
       assert_text "No client here yet"
     end
 
     def take_in_a_client
-      work(find_field("Name"))
+      work(find_field(sentence("arrange.name")))
       enter "Sunniva", :enter
-      assert_selector "a[aria-current='page']", text: "Wants"
+      assert_selector "a[aria-current='page']", text: sentence("wants.step.stepName")
     end
 
     def write_down_three_wants
-      work(find_field("What do they want to do?"))
+      work(find_field(sentence("wants.whatDoTheyWant")))
       WANTS.each_with_index do |words, index|
         enter words, :enter
         saved(index + 2)
@@ -48,7 +48,7 @@ module Kippen
     end
 
     def add_the_devices
-      follow "Next: the devices they can work"
+      follow sentence("wants.step.nextDevices")
       ["Phone", "Mouse with five buttons", "Single switch"].each do |kind|
         work(find("aside li button", text: kind, match: :first))
       end
@@ -62,7 +62,7 @@ module Kippen
         work(first("button[aria-label^='Done: ']"))
         saved(revision + 1)
       end
-      follow "Next: what each button does"
+      follow sentence("devices.step.nextButtons")
     end
 
     def three_gestures
@@ -79,23 +79,23 @@ module Kippen
     end
 
     def teach_the_buttons
-      press_on "Teach the buttons"
+      press_on sentence("bench.teachButtons")
       browser.action.move_to(find("[data-hears-primary]").native).pointer_down(:right).pause(duration: 0.05).pointer_up(:right)
         .perform
-      assert_text "Press Phone"
-      press_on "Skip the device"
-      assert_text "Press Single switch"
+      assert_text sentence("bench.pressWithName", name: "Phone")
+      press_on sentence("bench.skipDevice")
+      assert_text sentence("bench.pressWithName", name: "Single switch")
       press_key("F1", 0.05)
-      assert_no_text "Press Single switch"
+      assert_no_text sentence("bench.pressWithName", name: "Single switch")
     end
 
     def a_sitting
       follow "Tune"
-      choose "Single switch", from: "Button"
-      press_on "Ask for presses"
+      choose "Single switch", from: sentence("devices.button")
+      press_on sentence("tune.askForPresses")
       answer_prompts(4, "F1")
-      press_on "Apply: This button", wait: 90
-      assert_text "This is what the button has now."
+      press_on sentence("tune.apply", to: "This button"), wait: 90
+      assert_text sentence("tune.inForce")
     end
 
     def look_back_and_undo
@@ -106,46 +106,46 @@ module Kippen
 
     def an_apps_place
       follow "Assign"
-      pick_from "Place", "Another place …"
-      work(find_field("Which app"))
+      pick_from "Place", sentence("lanes.anotherPlace")
+      work(find_field(sentence("where.whichApp")))
       enter "Tidebook", :enter
       # Enter has chosen the app, and with it added the place.
-      press_on "Add it" unless page.has_no_selector?("aside", wait: 3)
+      press_on sentence("devices.addAlone") unless page.has_no_selector?("aside", wait: 3)
       lane_of("Single switch") { work(find("button[aria-label^='tap:']")) }
       give "louder"
     end
 
     def a_held_mode
-      work(find("label", text: "Where", exact_text: true))
-      work(find("label", text: "Modes", exact_text: true))
-      press_on "Add a mode"
-      work(find_field("What it is called"))
+      work(find("label", text: sentence("lanes.where"), exact_text: true))
+      work(find("label", text: sentence("where.views.modes"), exact_text: true))
+      press_on sentence("where.addMode")
+      work(find_field(sentence("kinds.name")))
       enter "Bells", :enter
-      press_on "Give it a button: Bells"
-      choose "Right button", from: "Button"
-      work(find("label", text: "as long as held"))
-      press_on "Put it there"
-      assert_no_text "Nothing takes it yet."
-      press_on "Show its lanes: Bells"
+      press_on sentence("wants.giveButtonWithWhat", what: "Bells")
+      choose "Right button", from: sentence("devices.button")
+      work(find("label", text: sentence("where.how.held")))
+      press_on sentence("where.put")
+      assert_no_text sentence("where.nothingTakesIt")
+      press_on sentence("where.showLanesOf", name: "Bells")
       give_the("tap", "Single switch", "quieter")
     end
 
     def a_shortlist
-      work(find("label", text: "Where", exact_text: true))
-      work(find("label", text: "Shortlists", exact_text: true))
-      press_on "Add a shortlist"
-      work(find_field("What it is called"))
+      work(find("label", text: sentence("lanes.where"), exact_text: true))
+      work(find("label", text: sentence("where.views.shortlists"), exact_text: true))
+      press_on sentence("where.addShortlist")
+      work(find_field(sentence("kinds.name")))
       enter "Often"
       ["call for help", "answer the phone"].each_with_index do |words, index|
-        press_on "Add a line"
+        press_on sentence("where.addLine")
         choose_found "Line #{index + 1}", words
       end
-      press_on "Add it"
+      press_on sentence("devices.addAlone")
       assert_no_field "Line 1"
-      press_on "Open it with a button: Often"
-      choose "Volume up", from: "Button"
-      press_on "Put it there"
-      assert_no_text "No button opens it yet."
+      press_on sentence("where.openWithOf", name: "Often")
+      choose "Volume up", from: sentence("devices.button")
+      press_on sentence("where.put")
+      assert_no_text sentence("where.openedByNothing")
     end
   end
 end

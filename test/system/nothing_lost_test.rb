@@ -10,17 +10,17 @@ module Kippen
 
     def choose(words, *more)
       lane { find("button[aria-label^='Add a double-tap']").click }
-      assert_field "Find an action"
-      find_field("Find an action").send_keys(words, *more)
+      assert_field sentence("assign.findAction")
+      find_field(sentence("assign.findAction")).send_keys(words, *more)
     end
 
     def test_who_types_on_after_enter_loses_no_letter
       open_step("wants")
       browser.network_conditions = { offline: false, latency: 200, download_throughput: -1, upload_throughput: -1 }
-      find_field("What do they want to do?").send_keys("Turn a page", :enter, "Ring the bell", :enter, "Third")
+      find_field(sentence("wants.whatDoTheyWant")).send_keys("Turn a page", :enter, "Ring the bell", :enter, "Third")
       assert_selector "ol li", text: "Turn a page"
       assert_selector "ol li", text: "Ring the bell"
-      assert_field "What do they want to do?", with: "Third"
+      assert_field sentence("wants.whatDoTheyWant"), with: "Third"
     ensure
       browser.delete_network_conditions
     end
@@ -28,10 +28,10 @@ module Kippen
     def test_a_want_that_was_refused_is_there_again
       open_step("wants")
       browser.network_conditions = { offline: true, latency: 0, download_throughput: -1, upload_throughput: -1 }
-      find_field("What do they want to do?").send_keys("Turn a page", :enter)
-      assert_button "Try again"
+      find_field(sentence("wants.whatDoTheyWant")).send_keys("Turn a page", :enter)
+      assert_button sentence("desk.tryAgain")
       browser.delete_network_conditions
-      click_button "Try again", match: :first
+      click_button sentence("desk.tryAgain"), match: :first
       assert_selector "ol li", text: "Turn a page"
     ensure
       browser.delete_network_conditions
@@ -41,7 +41,7 @@ module Kippen
       open_desk
       choose("next page", :enter, :enter)
       saved(2)
-      assert_no_field "Find an action"
+      assert_no_field sentence("assign.findAction")
       lane { assert_selector "button[aria-label^='double-tap: Next page']" }
     end
 
@@ -49,7 +49,7 @@ module Kippen
       open_desk
       choose("call somebody", :enter)
       assert_selector "[data-asks]"
-      find_field("Find an action").send_keys(:enter)
+      find_field(sentence("assign.findAction")).send_keys(:enter)
       assert(eventually { page.evaluate_script("document.activeElement.closest('[data-asks]') !== null") })
       assert_text "Revision 1, saved"
     end
@@ -57,17 +57,17 @@ module Kippen
     def test_what_was_chosen_and_not_put_on_waits_until_somebody_decides
       open_desk
       choose("next page", :enter)
-      assert_button "Put it on the double-tap"
-      click_button "Close"
-      assert_text "“Next page” was chosen and is not put on: Pocket phone, Edge key, double-tap."
+      assert_button sentence("assign.putOn", gesture: "double-tap")
+      click_button sentence("caseload.close")
+      assert_text sentence("assign.notPutOn", action: "Next page", title: "Pocket phone, Edge key, double-tap")
       assert_accessible
-      click_button "Go on choosing"
-      assert_button "Put it on the double-tap"
-      assert_field "Find an action", with: "next page"
+      click_button sentence("assign.goOnChoosing")
+      assert_button sentence("assign.putOn", gesture: "double-tap")
+      assert_field sentence("assign.findAction"), with: "next page"
       assert_no_text "is not put on"
-      click_link "Wants"
+      click_link sentence("wants.step.stepName")
       assert_text "is not put on"
-      click_button "Put it on"
+      click_button sentence("assign.putItOn")
       saved(2)
       assert_no_text "is not put on"
     end
@@ -75,34 +75,34 @@ module Kippen
     def test_what_was_chosen_and_left_can_be_left_for_good
       open_desk
       choose("next page", :enter)
-      assert_button "Put it on the double-tap"
+      assert_button sentence("assign.putOn", gesture: "double-tap")
       press(:escape)
-      click_button "Leave it"
+      click_button sentence("assign.leaveIt")
       assert_no_text "is not put on"
       lane { find("button[aria-label^='Add a double-tap']").click }
-      assert_field "Find an action", with: ""
+      assert_field sentence("assign.findAction"), with: ""
       assert_text "Revision 1, saved"
     end
 
     def test_a_stand_in_hand_is_turned_and_kept
       open_desk
-      click_button "Stand-in hand"
-      pick("Tremor", from: "Hand")
+      click_button sentence("bench.standHand")
+      pick("Tremor", from: sentence("bench.hand"))
       assert_text "Presses come double without being meant."
-      picture = -> { all("ol[aria-label='What it does, to scale'] rect").map { |bar| bar["width"] } }
-      assert_selector "ol[aria-label='What it does, to scale'] li", count: 6
+      picture = -> { all("ol[aria-label='#{sentence("bench.whatItDoes")}'] rect").map { |bar| bar["width"] } }
+      assert_selector "ol[aria-label='#{sentence("bench.whatItDoes")}'] li", count: 6
       before = picture.call
-      find("summary", text: "Change how it presses").click
+      find("summary", text: sentence("bench.changeHow")).click
       assert_accessible
       find("input[type=range][aria-valuetext='140 ms']").native.send_keys(*[:arrow_right] * 5)
       assert_selector "output", exact_text: "190 ms"
       assert(eventually { picture.call != before })
-      fill_in "Its name", with: "Hers on Mondays"
-      click_button "Keep it for Bram Oduya-Lisle"
+      fill_in sentence("bench.handName"), with: "Hers on Mondays"
+      click_button sentence("bench.keepHand", client: "Bram Oduya-Lisle")
       saved(2)
-      pick("Hers on Mondays", from: "Hand")
-      click_button "Let it press"
-      assert_selector "ol[aria-label='Presses, newest first'] li"
+      pick("Hers on Mondays", from: sentence("bench.hand"))
+      click_button sentence("bench.letPress")
+      assert_selector "ol[aria-label='#{sentence("bench.pressesNewestFirst")}'] li"
     end
   end
 end

@@ -27,10 +27,10 @@ module Kippen
     end
 
     def test_a_touchpad_that_no_list_has
-      seek "Touchpad", from: "To make one, begin with"
-      mine = given("As a file: Touchpad").merge("id" => "reed-pad", "name" => "Reed pad")
+      seek "Touchpad", from: sentence("devices.beginWith")
+      mine = given(sentence("devices.asFileOf", name: "Touchpad")).merge("id" => "reed-pad", "name" => "Reed pad")
       mine["buttons"][0]["name"] = "Left corner"
-      sheet { attach_file "Read a kind from a file", file(mine), make_visible: true }
+      sheet { attach_file sentence("devices.kindFromFile"), file(mine), make_visible: true }
       saved(2)
       sheet { assert_text "Reed pad brought in by Demo specialist" }
       assert_accessible
@@ -39,20 +39,23 @@ module Kippen
       saved(3)
       within("article[aria-label='Reed pad']") do
         click_button "5 buttons, Reed pad"
-        click_button "Put it right: Left corner"
+        click_button sentence("devices.putRightWithName", name: "Left corner")
       end
       sheet { fill_in "On a tap", with: "Chooses" }
-      sheet { click_button "Put it right" }
+      sheet { click_button sentence("devices.putRight") }
       saved(4)
-      click_button "Add devices"
-      assert_equal "Left corner", given("As a file: Reed pad")["buttons"][0]["name"], "the kind is as it was"
-      sheet { assert_no_button "Take out Reed pad" }
+      click_button sentence("devices.addDevices")
+      assert_equal "Left corner", given(sentence("devices.asFileOf", name: "Reed pad"))["buttons"][0]["name"],
+                   "the kind is as it was"
+      sheet { assert_no_button sentence("devices.takeOutWithName", name: "Reed pad") }
     end
 
     def test_what_is_no_kind_is_refused_in_words
-      sheet { attach_file "Read a kind from a file", file("nothing of the sort", "odd.json"), make_visible: true }
+      sheet { attach_file sentence("devices.kindFromFile"), file("nothing of the sort", "odd.json"), make_visible: true }
       sheet { assert_text "odd.json is no kind file" }
-      sheet { attach_file "Read a kind from a file", file("kippen" => "kind/1", "id" => "a", "name" => "A"), make_visible: true }
+      sheet do
+        attach_file sentence("devices.kindFromFile"), file("kippen" => "kind/1", "id" => "a", "name" => "A"), make_visible: true
+      end
       sheet { assert_text "must be an array" }
       assert_text "Revision 1, your change is not saved"
       assert_accessible
@@ -63,10 +66,10 @@ module Kippen
         .merge("id" => "reed-pad", "name" => "Reed pad")
       save("kind", document: pad)
       page.refresh
-      sheet { click_button "Take out Reed pad" }
+      sheet { click_button sentence("devices.takeOutWithName", name: "Reed pad") }
       saved(3)
       sheet { assert_no_text "brought in by" }
-      click_button "Undo"
+      click_button sentence("desk.undo")
       saved(4)
       sheet { assert_text "Reed pad brought in by Another specialist" }
     end

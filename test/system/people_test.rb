@@ -10,29 +10,29 @@ module Kippen
 
     def test_the_sign_in_and_the_demo_by_one_press
       visit "/"
-      assert_selector "h2", text: "Sign in"
+      assert_selector "h2", text: sentence("signin.sign")
       assert_accessible
-      fill_in "E-mail address", with: "specialist@saltmarsh-row.example"
-      fill_in "Password", with: "not the password"
-      click_button "Sign in"
+      fill_in sentence("service.eMailAddress"), with: "specialist@saltmarsh-row.example"
+      fill_in sentence("signin.passwordAlone"), with: "not the password"
+      click_button sentence("signin.sign")
       assert_text "The address or the password is not right"
-      fill_in "Password", with: PASSWORD
-      click_button "Sign in"
-      assert_selector "h1", text: "Clients"
-      click_button "Sign out"
-      assert_selector "h2", text: "Sign in"
+      fill_in sentence("signin.passwordAlone"), with: PASSWORD
+      click_button sentence("signin.sign")
+      assert_selector "h1", text: sentence("caseload.clientsAlone")
+      click_button sentence("shared.ui.signOut")
+      assert_selector "h2", text: sentence("signin.sign")
       visit "/clients/#{@client}/assign"
-      assert_selector "h2", text: "Sign in"
+      assert_selector "h2", text: sentence("signin.sign")
     end
 
     def test_a_first_service_of_ones_own
       visit "/"
-      click_button "Set up your own service"
-      fill_in "Name of the service", with: "Withy Bed"
-      fill_in "Your name", with: "Una"
-      fill_in "Your address", with: "una@withy.example"
-      fill_in "A password", with: PASSWORD
-      click_button "Set it up"
+      click_button sentence("signin.setUpYourOwn")
+      fill_in sentence("signin.nameService"), with: "Withy Bed"
+      fill_in sentence("signin.yourName"), with: "Una"
+      fill_in sentence("signin.yourAddress"), with: "una@withy.example"
+      fill_in sentence("signin.password"), with: PASSWORD
+      click_button sentence("signin.setUp")
       assert_text "No client here yet"
       assert_text "Withy Bed"
     end
@@ -40,20 +40,20 @@ module Kippen
     def test_a_viewer_looks_and_can_not_change
       DATABASE[:viewings].insert(account_id: Server::Store::Accounts.new(DATABASE).demo_account("viewer"), client_id: @client)
       sign_in_as("viewer")
-      assert_no_text "Take in a client"
+      assert_no_text sentence("caseload.takeClient")
       click_link "Bram Oduya-Lisle"
       assert_text "You may look."
       assert_selector "button[aria-label^='Wake the screen'][aria-disabled='true']"
       assert_no_button "Add a long-press"
-      assert_no_button "Start listening"
+      assert_no_button sentence("bench.startListening")
       assert_accessible
       find("[role=slider][aria-label='Long-press time of Pocket phone']").send_keys(:page_up, :enter)
-      click_link "Devices"
+      click_link sentence("devices.step.stepName")
       assert_selector "article"
-      assert_no_button "Add devices"
-      assert_no_button "Take out Pocket phone"
-      click_link "Wants"
-      assert_no_button "Write it down"
+      assert_no_button sentence("devices.addDevices")
+      assert_no_button sentence("devices.takeOutWithName", name: "Pocket phone")
+      click_link sentence("wants.step.stepName")
+      assert_no_button sentence("wants.writeDown")
       assert_text "Revision 1, saved"
     end
 
@@ -62,9 +62,9 @@ module Kippen
       other = accounts.add_service("Withy Bed")
       accounts.add(other, email: "una@withy.example", name: "Una", role: "lead", password: PASSWORD)
       visit "/"
-      fill_in "E-mail address", with: "una@withy.example"
-      fill_in "Password", with: PASSWORD
-      click_button "Sign in"
+      fill_in sentence("service.eMailAddress"), with: "una@withy.example"
+      fill_in sentence("signin.passwordAlone"), with: PASSWORD
+      click_button sentence("signin.sign")
       assert_text "No client here yet"
       visit "/clients/#{@client}/assign"
       assert_text "There is nothing here by this name"
@@ -76,10 +76,10 @@ module Kippen
       DATABASE[:clients].multi_insert(rows)
       sign_in_as("specialist")
       assert_selector "main li", count: 50
-      tab_to "Show more clients"
+      tab_to sentence("caseload.showMoreClients")
       press(:enter)
       assert_selector "main li", count: 100
-      tab_to "Find a client", back: true
+      tab_to sentence("caseload.findClient"), back: true
       press("987")
       assert_selector "main li", count: 1
       assert_accessible
@@ -89,15 +89,15 @@ module Kippen
 
     def test_a_lead_erases_a_client_after_a_second_look
       sign_in_as("lead")
-      click_button "Data of Bram Oduya-Lisle"
+      click_button sentence("caseload.dataWithName", name: "Bram Oduya-Lisle")
       assert_text "Saved revisions of the fitting: 1"
       assert_accessible
-      click_button "Erase Bram Oduya-Lisle …"
-      assert_button "Erase for good", disabled: true
-      fill_in "To erase, type the name: Bram Oduya-Lisle", with: "Bram Oduya-Lisle"
-      click_button "Erase for good"
+      click_button sentence("caseload.erase", name: "Bram Oduya-Lisle")
+      assert_button sentence("caseload.eraseForGood"), disabled: true
+      fill_in sentence("caseload.eraseTypeName", name: "Bram Oduya-Lisle"), with: "Bram Oduya-Lisle"
+      click_button sentence("caseload.eraseForGood")
       assert_text "No client here yet"
-      click_link "Service"
+      click_link sentence("service.service")
       within("section[aria-labelledby='audit']") do
         assert_text "erased a client"
         assert_no_text "Bram"
@@ -106,16 +106,16 @@ module Kippen
 
     def test_a_lead_makes_an_account_and_names_a_client_to_it
       sign_in_as("lead")
-      click_link "Service"
+      click_link sentence("service.service")
       within("form[aria-labelledby='new-account']") do
-        fill_in "Name", with: "Wilmot"
-        fill_in "E-mail address", with: "wilmot@saltmarsh-row.example"
-        fill_in "First password", with: PASSWORD
+        fill_in sentence("service.name"), with: "Wilmot"
+        fill_in sentence("service.eMailAddress"), with: "wilmot@saltmarsh-row.example"
+        fill_in sentence("service.firstPassword"), with: PASSWORD
       end
-      pick "Viewer: looks", from: "Role"
-      click_button "Make the account"
-      click_button "Change the account of Wilmot"
-      pick "Bram Oduya-Lisle", from: "Clients they may look at"
+      pick "Viewer: looks", from: sentence("service.role")
+      click_button sentence("service.makeAccount")
+      click_button sentence("service.changeAccount", name: "Wilmot")
+      pick "Bram Oduya-Lisle", from: sentence("service.clientsTheyMayLook")
       press(:escape)
       assert_accessible
       eventually { DATABASE[:viewings].any? }
@@ -124,22 +124,22 @@ module Kippen
 
     def test_wants_are_written_down_by_keyboard_while_talking
       open_step("wants")
-      type "What do they want to do?", "answer phone"
-      type "Times a day", "6"
-      pick_by_keys "A wrong press", "is serious"
+      type sentence("wants.whatDoTheyWant"), "answer phone"
+      type sentence("wants.timesDay"), "6"
+      pick_by_keys sentence("wants.wrongPress"), "is serious"
       press(:tab)
-      tab_to "Write it down"
+      tab_to sentence("wants.writeDown")
       press(:enter)
       assert_text "answer phone"
-      assert_focused "What do they want to do?", "the line is free again"
-      assert_text "no button does it yet"
-      assert_text "meant: Answer the phone"
+      assert_focused sentence("wants.whatDoTheyWant"), "the line is free again"
+      assert_text sentence("wants.noButtonDoesYet")
+      assert_text sentence("wants.meant", action: "Answer the phone")
       press("louder", :enter)
       assert_text "Pocket phone, Volume up: tap, by itself"
-      assert_text "1 of 2 open"
+      assert_text sentence("wants.open", open: "1", count: "2")
       assert_accessible
       go "Change the want answer phone"
-      assert_selector "aside h2", text: "A want"
+      assert_selector "aside h2", text: sentence("wants.want")
       press(:escape)
       assert_focused "Change the want answer phone"
     end

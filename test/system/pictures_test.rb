@@ -24,7 +24,7 @@ module Kippen
     end
 
     def open_client(name, step)
-      click_link "Clients" if page.has_link?("Clients", wait: 0)
+      click_link sentence("caseload.clientsAlone") if page.has_link?("Clients", wait: 0)
       click_link name
       click_link step
       assert_selector "a[aria-current='page']", text: step
@@ -35,28 +35,28 @@ module Kippen
     if ENV["KIPPEN_PICTURES"]
       def test_the_way_in_and_the_caseload
         visit "/"
-        assert_selector "h2", text: "Sign in"
+        assert_selector "h2", text: sentence("signin.sign")
         picture "sign-in"
-        click_button "Open the demo as a lead"
+        click_button sentence("signin.openDemoAsLead")
         assert_selector "main li", count: 4
         picture "caseload"
-        click_link "Service"
-        assert_text "Accounts"
+        click_link sentence("service.service")
+        assert_text sentence("service.accounts")
         picture "service"
       end
 
       def test_joining
         sign_in_as("specialist")
         open_client("Sunniva Harcastle", "Assign")
-        click_button "Their own device"
-        click_button "Make a code"
+        click_button sentence("bench.theirOwnDevice")
+        click_button sentence("joining.makeCode")
         assert_selector "canvas"
         code = find("[aria-label^='Code ']").text
         Capybara.using_session(:joined) do
           resize(390, 760)
           visit "/join?code=#{code}"
-          click_button "Join"
-          assert_selector "h1", text: "Listening for Computer"
+          click_button sentence("joined.join")
+          assert_selector "h1", text: sentence("joined.listeningFor", host: "Computer")
           key("keyDown", "F2", moment)
           assert_selector "main strong", text: "key F2"
           picture "joined-device"
@@ -67,25 +67,25 @@ module Kippen
       def test_arrangements_and_confirming
         sign_in_as("specialist")
         open_client("Ottoline Fenwether", "Assign")
-        find("nav[aria-label='Hosts and devices'] button", text: "Mouse").click
-        click_button "Arrangements"
+        find("nav[aria-label='#{sentence("desk.hostsDevices")}'] button", text: "Mouse").click
+        click_button sentence("arrange.arrangements")
         find("label", text: "Mouse for the left hand").click
         assert_text "Afterwards one confirms with"
-        find("h3", text: "What differs").scroll_to(:center)
+        find("h3", text: sentence("arrange.whatDiffers")).scroll_to(:center)
         picture "arrangement"
-        click_button "Put it on Mouse"
+        click_button sentence("arrange.put", name: "Mouse")
         assert_selector "h2", text: "to keep the change"
-        click_button "Take it back now"
+        click_button sentence("confirm.takeBackNow")
         assert_no_selector "h2", text: "to keep the change"
       end
 
       def test_kinds_of_device
         sign_in_as("specialist")
-        click_link "Kinds of device"
-        click_button "Begin it"
-        fill_in "What it is called", with: "Reed pad"
-        click_button "One more button"
-        click_button "Keep it"
+        click_link sentence("kinds.kinds")
+        click_button sentence("kinds.begin")
+        fill_in sentence("kinds.name"), with: "Reed pad"
+        click_button sentence("kinds.addButton")
+        click_button sentence("arrange.keep")
         assert_text "edition 1, by "
         page.execute_script("scrollTo(0, 0)")
         picture "kinds"
@@ -95,17 +95,17 @@ module Kippen
     def test_wants_and_devices
       sign_in_as("specialist")
       open_client("Ottoline Fenwether", "Wants")
-      assert_text "2 of 5 open"
+      assert_text sentence("wants.open", open: "2", count: "5")
       picture "wants"
-      click_link "Devices"
-      find("nav[aria-label='Hosts and devices'] button", text: "Remote").click
+      click_link sentence("devices.step.stepName")
+      find("nav[aria-label='#{sentence("desk.hostsDevices")}'] button", text: "Remote").click
       # Shown alone, it is unfolded.
-      assert_text "Then one sees"
+      assert_text sentence("devices.thenOneSees")
       picture "devices"
-      find("label", text: "Find a button").click
-      click_button "Listen to everything"
-      browser.action.move_to(find("h2", text: "Find a button").native).pointer_down(:back).perform
-      assert_selector "article[aria-label='mouse back'] strong", text: "down"
+      find("label", text: sentence("devices.findButton")).click
+      click_button sentence("find.listenEverything")
+      browser.action.move_to(find("h2", text: sentence("devices.findButton")).native).pointer_down(:back).perform
+      assert_selector "article[aria-label='mouse back'] strong", text: sentence("bench.down")
       picture "find-a-button"
       browser.action.pointer_up(:back).perform
     end
@@ -113,12 +113,12 @@ module Kippen
     def test_lanes_and_assigning
       sign_in_as("specialist")
       open_client("Bram Oduya-Lisle", "Assign")
-      find("nav[aria-label='Hosts and devices'] button strong", text: "Pocket phone", exact_text: true).click
-      bench { click_button "Stand-in hand" }
-      pick "press and keep it down", from: "It is asked to"
-      click_button "Let it press"
-      bench { assert_text "Stand-in hand" }
-      click_button "Close"
+      find("nav[aria-label='#{sentence("desk.hostsDevices")}'] button strong", text: "Pocket phone", exact_text: true).click
+      bench { click_button sentence("bench.standHand") }
+      pick sentence("bench.wanted.long_press"), from: sentence("bench.asked")
+      click_button sentence("bench.letPress")
+      bench { assert_text sentence("bench.standHand") }
+      click_button sentence("caseload.close")
       give_three_jobs
       lane { assert_text "Answer the call" }
       # What others saved stands on the page as soon as it comes: a sheet is opened on what its head says.
@@ -126,30 +126,30 @@ module Kippen
       picture "assign-lanes"
       lane { click_button "double-tap: Mark the packet" }
       find("label", text: "Answer the call").click
-      assert_text "What this changes"
+      assert_text sentence("assign.whatThisChanges")
       picture "assign-an-action"
-      click_button "Close"
-      find("label", text: "Table").click
+      click_button sentence("caseload.close")
+      find("label", text: sentence("lanes.table")).click
       assert_selector "table"
-      click_button "Leave it" if page.has_button?("Leave it", wait: 0)
+      click_button sentence("assign.leaveIt") if page.has_button?(sentence("assign.leaveIt"), wait: 0)
       picture "assign-table"
-      find("label", text: "Lanes", exact_text: true).click
+      find("label", text: sentence("lanes.lanes"), exact_text: true).click
       click_button "Revision 3, saved"
-      click_button "Revision 2", match: :first
-      assert_text "It changed"
+      click_button sentence("history.revision", number: "2"), match: :first
+      assert_text sentence("history.changed")
       picture "history"
-      click_button "Close"
+      click_button sentence("caseload.close")
       make_a_double_tap_impossible
     end
 
     def make_a_double_tap_impossible
       save("timing", button: EDGE, setting: "bounce_guard_ms", value: 1000)
       assert_text "can’t happen"
-      find("label", text: "Table").click
+      find("label", text: sentence("lanes.table")).click
       assert_selector "td:has(button[aria-label='Pocket phone, Edge key, double-tap: Mark the packet']) small",
                       text: "can't happen"
       assert_no_selector "td:has(button[aria-label^='Pocket phone, Edge key, long-press']) small", text: "can't happen"
-      find("label", text: "Lanes", exact_text: true).click
+      find("label", text: sentence("lanes.lanes"), exact_text: true).click
       picture "lanes-impossible"
     end
 
@@ -157,14 +157,14 @@ module Kippen
       sign_in_as("specialist")
       open_client("Bram Oduya-Lisle", "Assign")
       give_three_jobs
-      bench { click_button "Stand-in hand" }
+      bench { click_button sentence("bench.standHand") }
       %w[once twice].each do |times|
         pick "press #{times}", from: "It is asked to"
-        click_button "Let it press"
+        click_button sentence("bench.letPress")
         assert_no_selector ".ant-btn-loading"
       end
-      click_button "Close"
-      assert_selector "ol[aria-label='Presses, newest first'] li", minimum: 2
+      click_button sentence("caseload.close")
+      assert_selector "ol[aria-label='#{sentence("bench.pressesNewestFirst")}'] li", minimum: 2
       open_bench
       assert_text "Closed for"
       picture "bench-explains"
@@ -173,21 +173,21 @@ module Kippen
     def test_modes_and_their_screen
       sign_in_as("specialist")
       open_client("Sunniva Harcastle", "Assign")
-      find("label", text: "Where", exact_text: true).click
-      find("label", text: "Modes", exact_text: true).click
-      assert_text "until changed"
+      find("label", text: sentence("lanes.where"), exact_text: true).click
+      find("label", text: sentence("where.views.modes"), exact_text: true).click
+      assert_text sentence("where.how.lock")
       picture "modes"
       visit "/clients/#{@client}/assign?place=tidebook"
-      bench { click_button "Their screen" }
+      bench { click_button sentence("bench.theirScreen") }
       bench { click_button "Behind: Tidebook" }
-      bench { click_button "Stand-in hand" }
+      bench { click_button sentence("bench.standHand") }
       { "Knee switch" => "press and keep it down", "Cheek switch" => "press and keep it down" }.each do |button, asked|
-        pick button, from: "On the button"
-        pick asked, from: "It is asked to"
-        click_button "Let it press"
+        pick button, from: sentence("bench.button")
+        pick asked, from: sentence("bench.asked")
+        click_button sentence("bench.letPress")
         assert_no_selector ".ant-btn-loading"
       end
-      click_button "Close"
+      click_button sentence("caseload.close")
       assert_selector "ol[aria-label='Shortlist Log']"
       picture "their-screen"
     end
@@ -199,12 +199,12 @@ module Kippen
       fitted
       assert_selector "tr", text: "fitted"
       picture "tune"
-      click_button "Ask anew"
+      click_button sentence("tune.askAnother")
       prompts { assert_text "Next press 1" }
       answered_by("Left thumb, lets go slowly")
       reach_prompt(12)
       fitted
-      pick("nobody, only real presses", from: "A stand-in hand")
+      pick(sentence("tune.noHand"), from: sentence("bench.standHandAlone"))
       picture "tune-prompt"
     end
   end

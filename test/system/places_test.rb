@@ -14,9 +14,9 @@ module Kippen
     def test_an_apps_own_assignment_and_the_fallback_to_everywhere
       demo("sunniva")
       open_step("assign")
-      pick("Another place …", from: "Place")
-      fill_in "Which app", with: "Packetry"
-      click_button "Add it"
+      pick(sentence("lanes.anotherPlace"), from: sentence("lanes.inPlace"))
+      fill_in sentence("where.whichApp"), with: "Packetry"
+      click_button sentence("where.add")
       saved(2)
       look_at(place: "in Packetry")
       lane_of("Knee switch") do
@@ -24,7 +24,7 @@ module Kippen
         find("[aria-label^='tap: New log line']").click
       end
       choose_action("next packet", "Next packet")
-      click_button "Put it on the tap"
+      click_button sentence("assign.putOn", gesture: "tap")
       saved(3)
       show_screen
       bind("knee-switch/press" => "F8")
@@ -37,34 +37,34 @@ module Kippen
       demo("sunniva")
       open_step("assign", view: "places")
       assert_text "Computer knows it where the app tells what is under the pointer."
-      click_button "Add a place"
-      fill_in "Which app", with: "Tidebook"
-      click_button "Add it"
+      click_button sentence("where.addPlace")
+      fill_in sentence("where.whichApp"), with: "Tidebook"
+      click_button sentence("where.add")
       assert_text "Tidebook is there already: the same app, the same part"
       assert_no_text "/change"
       assert_accessible
-      click_button "Make a second app of it, “Tidebook 2”"
+      click_button sentence("where.makeSecond", name: "Tidebook 2")
       saved(2)
       assert_no_selector "aside"
-      assert_button "Show its lanes: Tidebook 2"
+      assert_button sentence("where.showLanesOf", name: "Tidebook 2")
     end
 
     def test_a_part_of_an_app_and_why
       demo("sunniva")
       open_step("assign")
-      find("label", text: "Where", exact_text: true).click
-      click_button "Add a place"
+      find("label", text: sentence("where.place"), exact_text: true).click
+      click_button sentence("where.addPlace")
       find("label", text: "a part of its window").click
-      fill_in "Which app", with: "Rookery"
-      fill_in "What the part is called", with: "The margin"
-      click_button "Add it"
+      fill_in sentence("where.whichApp"), with: "Rookery"
+      fill_in sentence("where.partName"), with: "The margin"
+      click_button sentence("where.add")
       assert_text "Rookery: The margin"
-      click_button "Show its lanes: Rookery: The margin"
+      click_button sentence("where.showLanesOf", name: "Rookery: The margin")
       lane_of("Elbow switch") do
         find("[aria-label^='Add a tap'], [aria-label^='tap:'], [aria-label*='Nothing known']", match: :first).click
       end
       choose_action("next page", "Next page")
-      click_button "Put it on the tap"
+      click_button sentence("assign.putOn", gesture: "tap")
       saved(3)
       show_screen
       screens = DATABASE[:screens].all
@@ -73,8 +73,8 @@ module Kippen
       bind("elbow-switch/press" => "F8")
       press_key("F8", 0.05)
       said("Rookery has turned to the next page.")
-      click_button "What would it do?"
-      seek("Elbow switch", from: "Button")
+      click_button sentence("where.answersTitle")
+      seek("Elbow switch", from: sentence("where.button"))
       assert_text "as usual in Rookery: The margin has one"
     end
 
@@ -82,31 +82,31 @@ module Kippen
       demo("bram")
       pen = "pen"
       open_step("assign")
-      click_button "Arrangements"
+      click_button sentence("arrange.arrangements")
       find("label", text: "Pen as a mouse with three buttons").click
-      click_button "Put it on Pen"
+      click_button sentence("arrange.put", name: "Pen")
       saved(2)
       save("place", place: { "app" => "packetry" })
       save("assign", button: "#{pen}/side-lower", gesture: "tap",
                      action: { "kind" => "app", "app" => "packetry", "command" => "mark" }, place: "packetry")
       open_step("assign", sheet: "answers", place: "packetry")
-      seek("Lower side button", from: "Button")
+      seek("Lower side button", from: sentence("where.button"))
       assert_text "tap → Mark the packet"
-      pick("every app", from: "Where")
+      pick("every app", from: sentence("where.place"))
       assert_text "tap → Right click"
     end
 
     def test_four_switches_move_the_pointer
       demo("sunniva")
       open_step("assign")
-      click_button "Arrangements"
-      click_button "Move the pointer with buttons"
-      seek("Knee switch", from: "Up")
-      seek("Elbow switch", from: "Right")
-      seek("Foot switch", from: "Down")
-      seek("Cheek switch", from: "Left")
+      click_button sentence("arrange.arrangements")
+      click_button sentence("arrange.pointerByButtons")
+      seek("Knee switch", from: sentence("arrange.direction.up"))
+      seek("Elbow switch", from: sentence("arrange.direction.right"))
+      seek("Foot switch", from: sentence("arrange.direction.down"))
+      seek("Cheek switch", from: sentence("arrange.direction.left"))
       assert_text(/Across the screen \(1280 px\) in [\d.]+ s\./)
-      click_button "Let them move the pointer"
+      click_button sentence("arrange.putPointer")
       saved(2)
       show_screen
       before = pointer
@@ -119,27 +119,27 @@ module Kippen
     def test_by_keys_alone
       demo("sunniva")
       open_step("assign", view: "places")
-      go "Add a place"
-      assert_focused "A new place"
-      type "Which app", "Wrenbox"
+      go sentence("where.addPlace")
+      assert_focused sentence("where.newPlace")
+      type sentence("where.whichApp"), "Wrenbox"
       press(:escape) if page.has_selector?(".ant-select-dropdown", visible: true, wait: 0.2)
-      go "Add it"
+      go sentence("where.add")
       saved(2)
       open_step("assign", view: "modes")
-      go "Add a mode"
-      type "What it is called", "Evening"
+      go sentence("where.addMode")
+      type sentence("where.modeName"), "Evening"
       press(:enter)
       saved(3)
-      go "Change Evening"
-      type "What it is called", " radio"
+      go sentence("where.changeOf", name: "Evening")
+      type sentence("where.modeName"), " radio"
       press(:enter)
       saved(4)
       open_step("assign", view: "shortlists")
-      go "Next page: one up"
+      go sentence("where.upOf", name: "Next page")
       saved(5)
-      go "Open it with a button: Log"
+      go sentence("where.openWithOf", name: "Log")
       pick_by_keys "Button", "Foot switch"
-      go "Put it there"
+      go sentence("where.put")
       saved(6)
       open_step("assign", view: "cues")
       tab_to "a press did not count: hear"
@@ -153,15 +153,15 @@ module Kippen
       { "Held" => "Elbow switch", "Counted" => "Grip right", "Once" => "Louder" }.each do |field, words|
         found_by_keys(field, words)
       end
-      go "Put it there"
+      go sentence("where.put")
       saved(8)
       open_step("assign", sheet: "pointer")
       assert_text "Across the screen"
-      go "Let them move the pointer"
+      go sentence("arrange.putPointer")
       saved(9)
       open_step("assign", sheet: "answers")
       found_by_keys "Button", "Grip right"
-      assert_text "by itself"
+      assert_text sentence("lanes.itself")
     end
 
     # Types what is looked for in a list, and takes the first.
@@ -177,7 +177,7 @@ module Kippen
       open_step("assign")
       %w[places modes shortlists cues].each do |view|
         open_step("assign", view: view)
-        assert_selector "h2", text: "Where and when"
+        assert_selector "h2", text: sentence("where.whereAndWhen")
         assert_no_selector ".ant-spin-spinning"
         assert_accessible
       end
@@ -190,7 +190,7 @@ module Kippen
 
     def pressed_in(element, words)
       if element == "Packetry"
-        click_button "Open an app"
+        click_button sentence("screens.openApp")
         find("[role=menuitem]", text: "Open Packetry").click
         assert_button "Behind: Rookery"
       else

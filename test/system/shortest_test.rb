@@ -20,21 +20,21 @@ module Kippen
       new_client_with_a_switch
       give_it_three_gestures
       a_few_presses
-      press_on "Apply: This button", wait: 90
-      assert_text "This is what the button has now."
+      press_on sentence("tune.apply", to: "This button"), wait: 90
+      assert_text sentence("tune.inForce")
       tell_counts "shortest job"
     end
 
     def new_client_with_a_switch
-      work(find_field("Name"))
+      work(find_field(sentence("arrange.name")))
       enter "Ulla", :enter
-      follow "Next: the devices they can work"
+      follow sentence("wants.step.nextDevices")
       work(find("aside li button", text: "Single switch", match: :first))
       work(find("aside button", text: /\AAdd /))
     end
 
     def give_it_three_gestures
-      follow "Next: what each button does"
+      follow sentence("devices.step.nextButtons")
       GESTURES.each do |gesture, action|
         work(find("[data-button] button[aria-label#{gesture == "tap" ? "*='by itself. Change'" : "^='Add a #{gesture}'"}]"))
         give(action)
@@ -43,11 +43,11 @@ module Kippen
 
     def a_few_presses
       follow "Tune"
-      press_on "Ask for presses"
-      press_on "Teach this browser the button"
-      prompts { assert_text "Press Single switch" }
+      press_on sentence("tune.askForPresses")
+      press_on sentence("tune.teachIt")
+      prompts { assert_text sentence("bench.pressWithName", name: "Single switch") }
       press_key("F1", 0.1)
-      prompts { assert_button "Stop listening (Esc, Esc)" }
+      prompts { assert_button sentence("joined.stopListeningEscEsc") }
       answer_prompts(PROMPTS, "F1")
     end
   end

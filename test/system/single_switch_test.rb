@@ -18,8 +18,8 @@ module Kippen
       steps = [switch_to(within("[data-button='pocket-phone/edge']") { find("button[aria-label^='Add a long-press']") })]
       assert_selector "aside"
       steps << switch_to(find("label", text: /\AAnswer the call/, match: :first).find("input"))
-      find_button("Put it on the long-press", disabled: false)
-      steps << switch_to(find_button("Put it on the long-press"))
+      find_button(sentence("assign.putOn", gesture: "long-press"), disabled: false)
+      steps << switch_to(find_button(sentence("assign.putOn", gesture: "long-press")))
       assert_text "Revision 2, saved"
       puts "one switch: #{steps.sum} steps (#{steps.join(" + ")})"
       assert_operator steps.sum, :<=, BEFORE / 2

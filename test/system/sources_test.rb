@@ -16,17 +16,17 @@ module Kippen
     end
 
     def bind_by(words)
-      click_button "Teach the buttons"
-      assert_text "Press Pocket phone, Edge key"
+      click_button sentence("bench.teachButtons")
+      assert_text sentence("bench.pressWithName", name: "Pocket phone, Edge key")
       yield
-      assert_text "Press Pocket phone, Volume up"
-      click_button "Enough (Esc)"
+      assert_text sentence("bench.pressWithName", name: "Pocket phone, Volume up")
+      click_button sentence("bench.enoughEsc")
       assert_button "Pocket phone, Edge key: #{words} stands for it. Change"
     end
 
     def press_mouse(button) = browser.action.pointer_down(button).pause(duration: 0.05).pointer_up(button).perform
 
-    def over_lanes = browser.action.move_to(find("h2", text: "What each button does").native).perform
+    def over_lanes = browser.action.move_to(find("h2", text: sentence("lanes.whatEachButtonDoes")).native).perform
 
     { back: "mouse back", middle: "mouse middle", right: "mouse right" }.each do |button, words|
       define_method("test_the #{words} button is heard and swallowed") do
@@ -64,12 +64,12 @@ module Kippen
       over_lanes
       browser.action.click.perform
       lane { click_button "tap: Wake the screen" }
-      click_button "Close"
+      click_button sentence("caseload.close")
       browser.action.move_to(patch.native).click.perform
       assert_tiles "• tap → Wake the screen"
 
-      click_button "Stop (Esc, Esc)"
-      assert_button "Start listening"
+      click_button sentence("find.stopEscEsc")
+      assert_button sentence("bench.startListening")
     end
 
     def test_a_pen
@@ -81,7 +81,7 @@ module Kippen
       end
       bind_by("pen tip") { touch_down.call(patch) }
       listen
-      touch_down.call(find("h2", text: "What each button does"))
+      touch_down.call(find("h2", text: sentence("lanes.whatEachButtonDoes")))
       touch_down.call(patch)
 
       assert_tiles "• tap → Wake the screen"
@@ -115,15 +115,15 @@ module Kippen
     def test_a_gamepad_that_nobody_has_added_yet
       with_a_pad
       open_step("devices")
-      find("label", text: "Find a button").click
-      click_button "Listen to everything"
+      find("label", text: sentence("devices.findButton")).click
+      click_button sentence("find.listenEverything")
       tap_pad
       within("article[aria-label='gamepad left']") do
-        assert_text "It may be of a new device"
-        fill_in "What this one is called", with: "Pad on the tray"
-        click_button "Add the device"
+        assert_text sentence("find.newDeviceOf")
+        fill_in sentence("find.newDeviceCalled"), with: "Pad on the tray"
+        click_button sentence("find.addNewDevice")
         assert_text "Pad on the tray, "
-        assert_no_text "It may be of a new device"
+        assert_no_text sentence("find.newDeviceOf")
       end
       assert_accessible
     end
@@ -133,10 +133,10 @@ module Kippen
       bind_edge_to "KeyA"
       listen
       lane { click_button "tap: Wake the screen" }
-      find_field("Find an action").send_keys "a"
+      find_field(sentence("assign.findAction")).send_keys "a"
 
-      assert_field "Find an action", with: "a"
-      assert_no_selector "ol[aria-label='Presses, newest first'] li"
+      assert_field sentence("assign.findAction"), with: "a"
+      assert_no_selector "ol[aria-label='#{sentence("bench.pressesNewestFirst")}'] li"
     end
 
     def test_escape_twice_ends_listening_but_not_with_something_between
@@ -146,10 +146,10 @@ module Kippen
       find("body").send_keys :escape
       press_key("F8", 0.05)
       find("body").send_keys :escape
-      assert_button "Listening · Stop (Esc, Esc)"
+      assert_button sentence("bench.listeningStopEscEsc")
 
       find("body").send_keys :escape
-      assert_button "Start listening"
+      assert_button sentence("bench.startListening")
       key("keyDown", "F8", moment)
       key("keyUp", "F8", moment)
       assert_tiles "• tap → Wake the screen"
@@ -160,7 +160,7 @@ module Kippen
       bind_edge_to
       listen
       page.execute_script("window.dispatchEvent(new Event('blur'))")
-      assert_button "Start listening"
+      assert_button sentence("bench.startListening")
     end
 
     def test_a_pressed_button_is_marked_by_outline_and_word
@@ -170,18 +170,18 @@ module Kippen
       bind_edge_to
       listen
       key("keyDown", "F8", moment)
-      lane { assert_text "down", exact: false }
+      lane { assert_text sentence("find.down"), exact: false }
       assert_text(/down; becomes long: \d+ of 5000 ms/)
       key("keyUp", "F8", moment)
       assert_text(/let go; waiting for a further press: \d+ of 3000 ms/)
-      lane { assert_no_text "down" }
+      lane { assert_no_text sentence("find.down") }
     end
 
     def test_a_binding_can_be_taken_away
       open_desk
       bind_edge_to
-      click_button "key F8 no longer stands for Pocket phone, Edge key"
-      assert_no_selector "ul[aria-label='What stands for which button']"
+      click_button sentence("bench.noLongerStandsFor", source: "key F8", name: "Pocket phone, Edge key")
+      assert_no_selector "ul[aria-label='#{sentence("bench.whatStandsForWhichButton")}']"
     end
   end
 end

@@ -23,9 +23,9 @@ module Kippen
       choose_action("several steps", "Several steps, one after another")
       step(1, "louder", "Louder")
       step(2, "louder", "Louder")
-      click_button "One more step"
+      click_button sentence("assign.addStep")
       step(3, "help", "Ask for help")
-      pauses = all(:field, "Seconds to wait before").to_a
+      pauses = all(:field, sentence("assign.pauseBefore")).to_a
       pauses.zip(%w[6 60]) { |field, seconds| field.fill_in(with: seconds) }
       seek("Knee switch", from: "Broken off by the next press of")
     end
@@ -34,15 +34,15 @@ module Kippen
       demo("sunniva")
       open_step("assign")
       put_together
-      assert_selector "section[aria-label='One after another'] li", text: "after 60 s Ask for help"
+      assert_selector "section[aria-label='#{sentence("assign.oneAfterAnother")}'] li", text: "after 60 s Ask for help"
       assert_text "Louder: Quieter"
       assert_accessible
-      click_button "Put it on the long-press"
+      click_button sentence("assign.putOn", gesture: "long-press")
       saved(2)
       show_screen
       bind(STOP => "F9", START => "F8")
       press_anew("F8", 1.2)
-      assert_selector "[data-said]", text: "Under way: 1 of 3 steps are done. The next press of Knee switch breaks them off."
+      assert_selector "[data-said]", text: "Under way: 1 of 3 steps is done. The next press of Knee switch breaks them off."
       assert_selector "[data-said]", text: "Under way: 2 of 3 steps are done.", wait: 12
       assert_text "Sound 7 of 10."
       press_anew("F9", 0.1)
@@ -56,9 +56,9 @@ module Kippen
       lane_of("Elbow switch") { find("[aria-label*='3 steps']").click }
       choose_action("several steps", "Several steps, one after another")
       step(2, "quieter", "Quieter")
-      click_button "Do step 2 earlier"
-      assert_selector "section[aria-label='One after another'] li", text: "Quieter"
-      click_button "Put it on the long-press"
+      click_button sentence("assign.stepEarlier", number: "2")
+      assert_selector "section[aria-label='#{sentence("assign.oneAfterAnother")}'] li", text: "Quieter"
+      click_button sentence("assign.putOn", gesture: "long-press")
       saved(3)
       lane_of("Elbow switch") { assert_selector "[aria-label*='3 steps: Quieter, Louder, Ask for help']" }
     end

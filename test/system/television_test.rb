@@ -14,11 +14,11 @@ module Kippen
       open_step("assign", only: "remote")
       lane_of("Remote, First branded key") { find("[aria-label^='Add a long-press']").click }
       choose_action("picture of the screen", "Picture of the screen")
-      click_button "Put it on the long-press"
+      click_button sentence("assign.putOn", gesture: "long-press")
       saved(2)
       show_screen
       bind("remote/branded-one" => "F8")
-      pick "Television", from: "Which host"
+      pick sentence("devices.television"), from: sentence("screens.whichHost")
       press_anew("F8", 1.2)
       said("A picture of the screen is taken.")
     end

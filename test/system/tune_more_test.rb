@@ -41,31 +41,31 @@ module Kippen
     def test_the_filter_found_by_hand
       with_keys
       other_ways
-      click_button "Find the filter by hand"
-      assert_text "With a bounce guard of 100 ms: press once."
-      pick("when I say so", from: "Goes on")
+      click_button sentence("tune.byHand")
+      assert_text sentence("tune.handTry", ms: "100")
+      pick(sentence("tune.never"), from: sentence("tune.goesOn"))
       ["100 ms: counted 2 times", "150 ms: counted once"].each do |said|
         press_twice(0.06, 0.07)
         prompts { assert_text "2 presses" }
-        prompts { click_button "Next" }
+        prompts { click_button sentence("tune.next") }
         assert_text said
       end
-      assert_text "150 ms: one press counts once."
+      assert_text sentence("tune.handFoundAt", ms: "150")
     end
 
     def test_hand_or_switch
       with_keys
       other_ways
-      click_button "Hand or switch? Press it yourself"
+      click_button sentence("tune.anotherFinger")
       assert_text "say something"
-      pick("when I say so", from: "Goes on")
+      pick(sentence("tune.never"), from: sentence("tune.goesOn"))
       6.times do
         number = asked
         if prompt == "Press once"
           press_twice(0.05, 0.009)
           prompts { assert_text "2 presses" }
         end
-        prompts { click_button "Next" }
+        prompts { click_button sentence("tune.next") }
         prompts { assert_text "Next press #{number + 1}" }
       end
       assert_text "came twice with another finger too: the switch is worn."
@@ -98,14 +98,14 @@ module Kippen
       take_in(20, SORTS, hand: Tuning::Stories::SLOW)
       open_step("tune")
       fitted
-      pick("Volume up", from: "Button")
-      assert_text "none of this button yet"
+      pick("Volume up", from: sentence("tune.whichButton"))
+      assert_text sentence("tune.noneOfThis")
       assert_no_selector "a[download]"
-      pick("Pocket phone, Edge key", from: "Presses")
+      pick("Pocket phone, Edge key", from: sentence("tune.whichPresses"))
       fitted
       assert_text "From 20 presses, 20 of them of another button (Pocket phone, Edge key) that count as this one's."
-      click_button "Apply: This button"
-      assert_text "This is what the button has now."
+      click_button sentence("tune.apply", to: "This button")
+      assert_text sentence("tune.inForce")
       assert_equal 1, DATABASE[:evidence].count
     end
 
@@ -113,16 +113,16 @@ module Kippen
       with_fit
       tab_to("Long-press time of")
       3.times { press(:arrow_left) }
-      assert_text "no press comes out otherwise"
+      assert_text sentence("tune.noChange")
       assert_no_selector "tr", text: "moved to"
       press(:enter)
       assert_selector "tr", text: "moved to"
       tab_to("Long-press time of")
       7.times { press(:page_down) }
       assert_text(/0 put right, [1-9]\d* put wrong/)
-      click_button "Back to what was fitted"
+      click_button sentence("tune.putBack")
       assert_no_selector "tr", text: "moved to"
-      pick("Long-press time", from: "Values")
+      pick(sentence("assign.longPressTime"), from: sentence("tune.values"))
       find("label", text: "Hold it at").click
       assert(eventually { DATABASE[:fits].exclude(fixed: Sequel.pg_jsonb({})).any? })
       fitted
@@ -134,14 +134,14 @@ module Kippen
     def test_a_mark_tells_its_story_by_keys_and_in_the_table
       with_fit
       find("button[aria-label^='once, ']", match: :first).send_keys(:enter)
-      assert_selector "h3", text: "Why it came out so"
+      assert_selector "h3", text: sentence("tune.why")
       assert_text "today's: something else came of it"
       assert_text "fitted: as meant"
       assert_accessible
-      click_button "Back to the values"
-      find("summary", text: "All presses as a table").click
-      click_button "Why it came out so: 1"
-      assert_selector "h3", text: "Why it came out so"
+      click_button sentence("tune.backToValue")
+      find("summary", text: sentence("tune.allPresses")).click
+      click_button sentence("tune.whyOf", number: "1")
+      assert_selector "h3", text: sentence("tune.why")
     end
 
     def test_a_press_of_the_bench_is_kept
@@ -149,10 +149,10 @@ module Kippen
       open_step("assign")
       open_bench
       press_key("F9", 0.2)
-      pick("press once", from: "It was meant as")
-      bench { click_button "Keep it for Tune" }
-      assert_text "Kept for Tune."
-      assert_equal [["tap", "This browser"]], DATABASE[:trials].select_map(%i[intended heard_by])
+      pick(sentence("bench.wanted.tap"), from: sentence("bench.itWasMeantAs"))
+      bench { click_button sentence("bench.keepForTune") }
+      assert_text sentence("bench.keptForTune")
+      assert_equal [%w[tap browser]], DATABASE[:trials].select_map(%i[intended heard_by])
     end
 
     def test_another_day_against_these
@@ -161,7 +161,7 @@ module Kippen
       take_in(24, SORTS, hand: Tuning::Stories::SLOW, slower: 1.6)
       open_step("tune")
       fitted
-      find("summary", text: "Against another day").click
+      find("summary", text: sentence("tune.followUp")).click
       assert_text(/How long presses last: [\d.]+ ms then, [\d.]+ ms now: it has changed/)
       assert_text "its first half against its second"
       assert_accessible
@@ -174,9 +174,9 @@ module Kippen
       there do
         sign_in_as("viewer")
         visit "/clients/#{@client}/tune"
-        assert_text "come out as meant"
-        assert_no_button "Apply: This button"
-        assert_no_button "Ask anew"
+        assert_text sentence("tune.comeOut")
+        assert_no_button sentence("tune.apply", to: "This button")
+        assert_no_button sentence("tune.askAnother")
         assert_accessible
       end
     end

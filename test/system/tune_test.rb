@@ -32,7 +32,7 @@ module Kippen
     end
 
     def apply(revision = 2)
-      click_button "Apply: This button", wait: 90
+      click_button sentence("tune.apply", to: "This button"), wait: 90
       saved revision
     end
 
@@ -53,20 +53,20 @@ module Kippen
       open_step("tune")
       bind(EDGE => "F9")
       ask_for("once", "keep down")
-      prompts { assert_text "this browser" }
+      prompts { assert_text sentence("tune.thisBrowserListens") }
       assert_accessible
       # Goes on by itself once nothing more comes.
       2.times { press_as_asked.then { |number| prompts { assert_text "Next press #{number + 1}" } } }
-      pick("when I say so", from: "Goes on")
+      pick(sentence("tune.never"), from: sentence("tune.goesOn"))
       12.times do
         number = press_as_asked
         prompts { assert_text(/Thank you|as long as this/) }
-        prompts { click_button "Next" }
+        prompts { click_button sentence("tune.next") }
         prompts { assert_text "Next press #{number + 1}" }
       end
       fitted
-      prompts { click_button "Enough for today" }
-      assert_selector "section[aria-label='Bench']"
+      prompts { click_button sentence("tune.enough") }
+      assert_selector "section[aria-label='#{sentence("bench.bench")}']"
       fitted
       assert_operator share_of("today's"), :<, 80
       assert_equal 100, share_of("fitted")
@@ -83,18 +83,18 @@ module Kippen
       open_step("assign")
       page.execute_script("window.clicks = 0; window.addEventListener('click', (event) => { if (event.isTrusted) window.clicks " \
                           "+= 1 }, true)")
-      find("nav a", text: "Tune").click
+      find("nav a", text: sentence("tune.step.stepName")).click
       assert_text "Mouse, Left button"
       %w[click double-click].each { |one| assert_selector "label", text: one }
-      click_button "Ask for presses"
+      click_button sentence("tune.askForPresses")
       answered_by("A steady hand on a worn switch")
       reach_prompt(13)
-      click_button "Enough for today"
+      click_button sentence("tune.enough")
       fitted
       assert_accessible
       apply
       assert_operator page.evaluate_script("window.clicks"), :<=, 12
-      assert_operator Float(find("h3", text: "come out as meant").find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=,
+      assert_operator Float(find("h3", text: sentence("tune.comeOut")).find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=,
                       40
       assert_equal %w[click double_click drag rest], DATABASE[:trials].distinct.select_map(:intended).sort
     end
@@ -137,20 +137,20 @@ module Kippen
       ask_for("once", "keep down")
       press_as_asked.then { |number| prompts { assert_text "Next press #{number + 1}" } }
       # From here on nothing goes on by itself, however long it takes.
-      pick("when I say so", from: "Goes on")
+      pick(sentence("tune.never"), from: sentence("tune.goesOn"))
       press_key("F9", 0.3)
       prompts { assert_text "300 ms" }
-      prompts { click_button "Pause" }
+      prompts { click_button sentence("tune.pause") }
       assert_text "We rest."
       page.refresh
       assert_text "We rest."
       prompts { assert_text "Next press 2" }
       prompts { assert_text "300 ms" }
-      prompts { click_button "That one didn’t count" }
+      prompts { click_button sentence("tune.didNotCount") }
       prompts { assert_text "doesn’t count" }
       prompts { assert_text "Next press 1" }
-      prompts { click_button "It counts after all" }
-      prompts { click_button "Enough for today" }
+      prompts { click_button sentence("tune.countsAgain") }
+      prompts { click_button sentence("tune.enough") }
       click_button "Go on where it was"
       prompts { assert_text "Next press 2" }
     end
@@ -164,8 +164,8 @@ module Kippen
       take_in(24, %w[tap tap rest], hand: Tuning::Stories::WORN, button: "bedside/press")
       open_step("tune")
       fitted
-      pick("Bounce guard", from: "Values")
-      assert_text "Can be set: 0, 250, 500 ms."
+      pick(sentence("assign.bounceGuard"), from: sentence("tune.values"))
+      assert_text sentence("tune.settableTo", words: "0, 250, 500 ms")
       assert_equal 100, share_of("fitted")
       apply
       assert_equal 250_000, timing.timing(timing.button("bedside/press")).bounce_guard_us
@@ -191,14 +191,14 @@ module Kippen
       demo("sunniva")
       worker
       open_step("tune")
-      pick("Grip left", from: "Button")
-      click_button "Ask for presses"
+      pick("Grip left", from: sentence("tune.whichButton"))
+      click_button sentence("tune.askForPresses")
       answered_by("Fist, weak, drops out")
       wait_for_hand
-      prompts { click_button "Enough for today" }
+      prompts { click_button sentence("tune.enough") }
       assert_selector "figure", text: /Level over time pressed from 0\.[3-6]/, wait: 90
       assert_text(/would have been pressed 0 times in [1-9]/)
-      pick("Press level", from: "Values")
+      pick(sentence("tune.names.press_at"), from: sentence("tune.values"))
       assert_text(/Resting and carrying reached 0\.\d+, the weakest press 0\.\d+/)
       assert_includes DATABASE[:trials].select_map(:intended), "carry"
     end

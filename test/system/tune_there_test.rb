@@ -12,17 +12,17 @@ module Kippen
 
     def test_the_clients_own_device_shows_the_prompt_and_nothing_else
       open_step("tune")
-      click_button "Their own device"
-      click_button "Make a code"
+      click_button sentence("tune.theirDevice")
+      click_button sentence("joining.makeCode")
       code = find(CODE).text
       there do
         resize(390, 760)
         visit "/join?code=#{code.downcase}"
-        fill_in "What this device is called there", with: "His phone"
-        click_button "Join"
-        assert_selector "h1", text: "Listening for Phone"
+        fill_in sentence("joined.whatThisDeviceCalled"), with: "His phone"
+        click_button sentence("joined.join")
+        assert_selector "h1", text: sentence("joined.listeningFor", host: "Phone")
       end
-      click_button "Close"
+      click_button sentence("caseload.close")
       bind_there(EDGE => "F9")
       ask_for("once", "keep down")
       first = prompt
@@ -48,8 +48,8 @@ module Kippen
         end
         prompts { assert_text "Next press #{number + 1}" }
       end
-      prompts { click_button "Enough for today" }
-      assert_no_selector "section[aria-label='Prompts']"
+      prompts { click_button sentence("tune.enough") }
+      assert_no_selector "section[aria-label='#{sentence("tune.prompts")}']"
       there { assert_no_selector "main strong", text: /\A(Press|Keep)/ }
       assert_equal ["His phone"] * (to - 1), DATABASE[:trials].select_map(:heard_by)
       refute_nil DATABASE[:sittings].get(:ended_at)
@@ -74,16 +74,16 @@ module Kippen
       end
       number = -> { DATABASE[:sittings].get(:prompt).to_hash["number"] }
       first = number.call
-      prompts { click_button "Skip" }
+      prompts { click_button sentence("tune.skip") }
       assert(eventually { number.call == first + 1 })
       # There the first still stands.
       there do
-        prompts { click_button "Skip" }
+        prompts { click_button sentence("tune.skip") }
         assert(eventually { answered("/steps") == 1 })
         assert_equal first + 1, number.call
-        prompts { click_button "Enough for today" }
+        prompts { click_button sentence("tune.enough") }
       end
-      assert_button "Ask for presses"
+      assert_button sentence("tune.askForPresses")
     ensure
       there { browser.execute_cdp("Network.setBlockedURLs", urls: []) }
     end

@@ -70,13 +70,13 @@ module Kippen
           box = find("fieldset label", exact_text: one).find("input", visible: :all)
           find("fieldset label", exact_text: one).click unless box.checked? == gestures.include?(one)
         end
-        click_button "Ask for presses"
+        click_button sentence("tune.askForPresses")
         prompts { assert_text "Next press 1" }
       end
 
-      def prompts(&) = within("section[aria-label='Prompts']", &)
+      def prompts(&) = within("section[aria-label='#{sentence("tune.prompts")}']", &)
       def prompt = prompts { find("strong[aria-live]").text }
-      def asked = prompts { find("p", text: "Next press").text[/\d+/].to_i }
+      def asked = prompts { find("p", text: sentence("tune.nextPress")).text[/\d+/].to_i }
 
       def answered_by(name)
         pick("#{name} answers", from: "A stand-in hand")
@@ -92,9 +92,9 @@ module Kippen
       end
 
       # It goes on until it is tired.
-      def wait_for_hand = prompts { assert_text "nobody, only real presses", wait: 90 }
+      def wait_for_hand = prompts { assert_text sentence("tune.noHand"), wait: 90 }
 
-      def fitted = assert_text("come out as meant", wait: 90)
+      def fitted = assert_text(sentence("tune.comeOut"), wait: 90)
 
       # What a stand-in hand is told to do where these are asked.
       DONE_BY = { "click" => "tap", "double_click" => "double_tap", "drag" => "long_press" }.freeze

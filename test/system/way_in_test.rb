@@ -18,7 +18,7 @@ module Kippen
       %w[/api/session /api/clients /api/audit].each { |path| assert_equal 403, outside.get(path)["status"], path }
       host = inside.get("/api/clients/#{client["id"]}")["hosts"].first["id"]
       code = JSON.parse(inside.post("/api/clients/#{client["id"]}/joins", "host" => host).body)["code"]
-      assert_equal "201", outside.post("/api/joined", "code" => code, "name" => "Phone").code
+      assert_equal "201", outside.post("/api/joined", "code" => code, "name" => sentence("devices.phone")).code
     end
 
     def lead = @lead ||= visitor.sign_in("lead")
@@ -38,7 +38,8 @@ module Kippen
       assert_equal 403, Visitor.new("http://127.0.0.2:#{@port}").get("/api/clients")["status"]
       Process.kill("KILL", pid_of("outside"))
       wait_for("it is told") { @told.include?("could not be kept open (it ended by itself)") }
-      assert_equal [nil, nil, "it ended by itself"], lead.get("/api/way-in").values_at("wanted", "open", "failed")
+      assert_equal [nil, nil, "it ended by itself"],
+                   lead.get("/api/way-in").values_at("wanted", "open", "failed")
 
       File.write(way_in("wanted"), "127.0.0.2")
       wait_for("it is open again") { lead.get("/api/way-in")["open"] }

@@ -4,7 +4,7 @@ module Kippen
   # What stories of places and modes share: real keys that stand for buttons, and the stand-in host.
   module Where
     def bind(buttons)
-      assert_button "Teach the buttons"
+      assert_button sentence("bench.teachButtons")
       listener = eventually { SystemTest::DATABASE[:listeners].where(client_id: @client).get(:id) }
       buttons.each { |button, code| SystemTest::DATABASE[:bindings].insert(listener_id: listener, heard: "key:#{code}", button:) }
       page.refresh
@@ -13,7 +13,7 @@ module Kippen
     end
 
     def show_screen
-      click_button "Their screen"
+      click_button sentence("bench.theirScreen")
       assert_selector "section[aria-label^='Stand-in']"
     end
 
@@ -33,13 +33,13 @@ module Kippen
     def lane_of(name, &) = within("[data-button][aria-label^='#{name}']", &)
 
     def choose_action(words, name)
-      fill_in "Find an action", with: words
+      fill_in sentence("assign.findAction"), with: words
       find("aside label", text: name, match: :first).click
     end
 
     def look_at(place: nil, mode: nil)
-      pick(place, from: "Place") if place
-      pick(mode, from: "Mode") if mode
+      pick(place, from: sentence("lanes.inPlace")) if place
+      pick(mode, from: sentence("lanes.whilst")) if mode
     end
   end
 end

@@ -44,7 +44,7 @@ module Kippen
     def choose_found(field, words)
       work(find_field(field).find(:xpath, "./ancestor::*[contains(@class, 'ant-select')][1]"))
       enter words
-      assert_no_selector ".ant-select-item-option", text: "not known yet"
+      assert_no_selector ".ant-select-item-option", text: sentence("assign.notKnownYet")
       assert_selector ".ant-select-item-option-active"
       enter :enter
       # Whoever works sees that it is chosen before anything else is pressed.
@@ -74,7 +74,7 @@ module Kippen
         answer(code)
         prompts { assert_text(/Next press (?!#{number}\b)\d+/, wait: 15) }
       end
-      press_on "Enough for today"
+      press_on sentence("tune.enough")
     end
 
     def tell_counts(job)

@@ -1,4 +1,4 @@
-// All that the pages say, by key, in dist/words.json: what a translation is made from, and what the stories look things up by.
+// All that the pages say, by key, in dist/sentences.json: what a translation is made from, and what the stories look things up by.
 import { readdirSync, writeFileSync } from 'node:fs'
 import { createServer } from 'vite'
 
@@ -17,4 +17,4 @@ const told = (key, one) => {
 const words = Object.entries(written).flatMap(([scope, all]) =>
   Object.entries(all).flatMap(([name, one]) => told(`${scope}.${name}`, one)),
 )
-writeFileSync('dist/words.json', `${JSON.stringify(Object.fromEntries(words), null, 1)}\n`)
+writeFileSync('dist/sentences.json', `${JSON.stringify(Object.fromEntries(words), null, 1)}\n`)

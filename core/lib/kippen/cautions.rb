@@ -99,7 +99,7 @@ module Kippen
 
       (Fitting::GESTURES - @kinds.gestures(@fitting, button, system:)).map do |gesture|
         caution(gesture, "cannot_carry",
-                Words.say(:cant_carry_here, device: device.name || device.id, gesture: Words::GESTURES.fetch(gesture)),
+                Words.say(:cant_carry_here, device: device.name || device.id, gesture: Words.gesture(gesture)),
                 bars: true)
       end
     end
@@ -122,7 +122,7 @@ module Kippen
       return [] if only.nil? || only.include?(gesture)
 
       [Words.say(:lasts_as_long_as_button, action: @catalogue.name(action),
-                                           only: only.map { |one| Words::GESTURES.fetch(one) }.join(" or a "))]
+                                           only: Words.list(only.map { |one| Words.gesture(one) }, either: true))]
     end
 
     def not_on_host(system, action)
@@ -148,7 +148,7 @@ module Kippen
       end
     end
 
-    def many_modes(most) = most == 1 ? Words.say(:one_mode) : Words.say(:more_modes, count: most)
+    def many_modes(most) = Words.say(:more_modes, count: most)
     def names(modes) = modes.map { |id| @fitting.mode(id)&.name || id }.join(", ")
 
     # One host shows it.

@@ -60,7 +60,7 @@ module Kippen
       return builtin_lost(lane, old, new) if builtin?(old)
 
       name = @catalogue.name(old.action, button.builtin)
-      gesture = Words::GESTURES.fetch(old.gesture)
+      gesture = Words.gesture(old.gesture)
       return displaced_by("taken_off", old.gesture, Words.say(:no_longer_on, name:, gesture:)) unless new
       if old.origin == "inherited"
         return displaced_by("covered", old.gesture, Words.say(:here_covers_from, name:, old: place(old)))

@@ -80,7 +80,7 @@ module Kippen
     # [Setting] that a host or a device of a fitting has. of – "host" or "device". Raises Invalid.
     def for(fitting, of, id)
       found = of == "host" ? fitting.list("hosts").any? && fitting.host(id) : fitting.device(id)
-      raise Invalid.at("/change/id", "no #{of} #{Faults.show(id)}") unless found
+      raise Invalid.at("/change/id", Words.say(:"no_#{of}", id: Faults.show(id))) unless found
 
       of == "host" ? of_host(found) : of_device(found)
     end

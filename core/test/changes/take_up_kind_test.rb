@@ -37,7 +37,7 @@ module Kippen
       assert_equal ["Wenna’s own", "Right half pressed (new)", "Whistle"],
                    [button(now, "left").name, button(now, "right").name, button(now, "left").builtin]
       assert_equal [false, 2], [button(now, "right").corrected["held_back"], KINDS.of(now.devices.first).edition]
-      assert_equal ["1 of this client’s devices follow it from now on: Reed pad."], taken.notes
+      assert_equal ["One of this client’s devices follows it from now on: Reed pad."], taken.notes
       assert_includes taken.words, "Kind of device: Reed pad, edition 2."
     end
 

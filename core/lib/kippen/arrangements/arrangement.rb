@@ -50,7 +50,7 @@ module Kippen
 
       def called(part, catalogue, answers)
         whose = part["name"] || part["role"] || Words.say(:the_button)
-        "#{whose}, #{Words::GESTURES.fetch(part["gesture"])}, #{catalogue.name(action_of(part, answers))}"
+        "#{whose}, #{Words.gesture(part["gesture"])}, #{catalogue.name(action_of(part, answers))}"
       end
 
       # What must be known of it on a device, in sentences.

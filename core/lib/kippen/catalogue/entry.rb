@@ -12,13 +12,11 @@ module Kippen
       # topic – as it is found
       attr_reader :data, :id, :name, :words, :topic, :group, :group_name, :app, :action, :asks, :hosts, :locked, :harm, :facts
 
-      NO_HARM = { "cost" => "nothing", "words" => "Nothing worse than a moment lost." }.freeze
-
       # JSON objects for [Fitting::App, Fitting::Command].
       def self.of_commands(commands)
         commands.map do |app, command|
           { "id" => "#{app.id}/#{command.id}", "name" => command.name, "effect" => "#{app.name}: #{command.name}.",
-            "words" => "", "harm" => NO_HARM,
+            "words" => "", "harm" => { "cost" => "nothing", "words" => Words.say(:harm_nothing) },
             "action" => { "kind" => "app", "app" => app.id, "command" => command.id }, "hosts" => app.hosts,
             "locked" => command.locked & app.hosts,
             "needs" => Words.say(:on_that_host, app: app.name) }.merge(command.facts.compact)

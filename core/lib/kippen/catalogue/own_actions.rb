@@ -49,7 +49,7 @@ module Kippen
           []
         else
           [*taking,
-           item("mode-clear", Words.say(:mode_clear), Words.say(:mode_clear_effect), CLEAR, words: "leave back usual end off")]
+           item("mode-clear", Words.say(:mode_clear), Words.say(:mode_clear_effect), CLEAR, words: Words.say(:mode_clear_search))]
         end
       end
 
@@ -57,7 +57,7 @@ module Kippen
         name = mode.name || mode.id
         item("mode-#{mode.id}-#{how}", Words.say(:"mode_#{how}_action", mode: name), Words.say(:"mode_#{how}_effect", mode: name),
              { "kind" => "mode", "mode" => mode.id, "how" => how },
-             words: "mode switch #{name}").merge(only ? { "only" => only } : {})
+             words: Words.say(:mode_search, mode: name)).merge(only ? { "only" => only } : {})
       end
 
       def shortlists(fitting)
@@ -67,7 +67,7 @@ module Kippen
           name = list.name || list.id
           [item("shortlist-#{list.id}", Words.say(:shortlist_open, name:), Words.say(:shortlist_open_effect, name:),
                 opens(fitting, list),
-                words: "menu choose list"),
+                words: Words.say(:shortlist_search)),
            *(steps(list).map { |step, action| step(list, step, action, name) } if list.works == "step")].map do |one|
             one.merge(at)
           end
@@ -77,12 +77,12 @@ module Kippen
       def step(list, step, action, name)
         item("shortlist-#{list.id}-#{step}", Words.say(:"shortlist_#{step}", name:),
              Words.say(:"shortlist_#{step}_effect", name:), action,
-             words: "list #{step}")
+             words: Words.say(:shortlist_step_search, step:))
       end
 
       def item(id, name, effect, action, words:)
         { "id" => id, "name" => name, "effect" => effect, "words" => words, "action" => action, "hosts" => ALL, "locked" => [],
-          "harm" => Entry::NO_HARM }
+          "harm" => { "cost" => "nothing", "words" => Words.say(:harm_nothing) } }
       end
       private_class_method :modes, :taking, :shortlists, :step, :item
     end

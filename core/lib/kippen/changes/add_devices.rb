@@ -6,8 +6,6 @@ module Kippen
     # there is none; in the first free seat of what it can sit on there.
     # devices – [{ "of" => kind, "variant" => …, "name" => … }]; kinds – documents of those that the client doesn't have yet
     class AddDevices < Change.of("add_devices", :devices, kinds: [])
-      HOST_NAMES = { "computer" => "Computer", "tablet" => "Tablet", "phone" => "Phone", "television" => "Television" }.freeze
-
       def make(draft)
         kinds.each { |document| PutKind.new(document:).make(draft) }
         # What others may sit on comes first.
@@ -29,7 +27,7 @@ module Kippen
         # Devices that named no host were at the one that needs none: it gets a name before another comes.
         implicit = Fitting::ListReader::THE_ONE_HOST.system
         added = [*(implicit if hosts.empty? && draft.list("devices").ids.any?), kind.belongs.first].uniq
-        added.each { |system| PutHost.new(host: { "name" => HOST_NAMES.fetch(system), "system" => system }).make(draft) }
+        added.each { |system| PutHost.new(host: { "name" => Words.say(:"new_#{system}"), "system" => system }).make(draft) }
         draft.list("hosts").to_a.last["id"]
       end
 

@@ -32,7 +32,7 @@ module Kippen
         return if item["off"]
 
         draft.rows.put(item.merge("off" => true))
-        where = [Words.button(draft.before.device(button.device), button), Words::GESTURES.fetch(item["gesture"])].join(", ")
+        where = [Words.button(draft.before.device(button.device), button), Words.gesture(item["gesture"])].join(", ")
         draft.left_out << Words.say(:app_gone_from, where:, app: app["name"], host: host.name || host.id)
       end
 

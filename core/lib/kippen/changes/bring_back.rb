@@ -162,7 +162,7 @@ module Kippen
         return item unless why
 
         draft.left_out << Words.say(:switched_off_kept, button: Words.button(device, button),
-                                                        gesture: Words::GESTURES.fetch(item["gesture"]),
+                                                        gesture: Words.gesture(item["gesture"]),
                                                         why: why.delete_suffix("."))
         item.merge("off" => true)
       end

@@ -10,13 +10,12 @@ module Kippen
                  button_timing links follow
                  confirm_s].freeze
       COUNTED = { "by_gap" => :counted_by_gap, "while_held" => :counted_while_held }.freeze
-      LISTS = { "wants" => "Want", "hosts" => "Host", "apps" => "App", "modes" => "Mode", "places" => "Place",
-                "shortlists" => "Shortlist",
-                "hands" => "Stand-in hand", "kinds" => "Kind of device",
-                "arrangements" => "Arrangement", "devices" => "Device" }.freeze
-      # Members of a device that are told by name.
-      DEVICE = { "name" => "name", "host" => "host", "on" => "seat", "version" => "version", "worked_with" => "worked with",
-                 "mounting" => "mounting", "posture" => "posture", "variant" => "variant" }.freeze
+      LISTS = { "wants" => :word_want, "hosts" => :word_host, "apps" => :word_app, "modes" => :word_mode, "places" => :word_place,
+                "shortlists" => :word_shortlist, "hands" => :word_hand, "kinds" => :word_kind,
+                "arrangements" => :word_arrangement, "devices" => :word_device }.freeze
+      # [at once, switched off]
+      ASSIGNED = { [false, false] => :assigned_now, [true, false] => :assigned_at_once, [false, true] => :assigned_off,
+                   [true, true] => :assigned_at_once_off }.freeze
       # What goes along with another difference and is not told by itself.
       SILENT = %w[version_at].freeze
 
@@ -49,7 +48,7 @@ module Kippen
         when "client" then client(rest)
         when "devices" then device(rest, one, other)
         when "hosts" then host(rest, one, other)
-        when *LISTS.keys then listed(LISTS[member], one[0], other[0])
+        when *LISTS.keys then listed(Words.say(LISTS[member]), one[0], other[0])
         when "cues" then cue(rest, other)
         when "assignments" then assignments(rest, one, other)
         when "timing" then setting(Words.say(:for_all_buttons), rest, [one, other], Words.say(:as_is_usual))
@@ -73,8 +72,10 @@ module Kippen
         Words.say(:client_now, client: @after.document.fetch("client", {}).values_at("name", "about").compact.join(", "))
       end
 
-      def listed(word, one, other)
+      # on – what it is on, where that is told with it
+      def listed(word, one, other, on: nil)
         name = called(other || one)
+        name = Words.say(:button_of, device: on, button: name) if on
         return Words.say(:item_added, word:, name:) unless one
 
         return Words.say(:item_removed, word:, name:) unless other
@@ -101,14 +102,14 @@ module Kippen
       end
 
       def host((id, *rest), one, other)
-        return listed("Host", one[0], other[0]) if rest.empty?
+        return listed(Words.say(:word_host), one[0], other[0]) if rest.empty?
 
         name = item(:hosts, id)
         rest[0] == "settings" ? setting(name, rest.drop(1), [one, other], Words.say(:its_own)) : Words.say(:host_changed, name:)
       end
 
       def device((id, *rest), one, other)
-        return listed("Device", one[0], other[0]) if rest.empty?
+        return listed(Words.say(:word_device), one[0], other[0]) if rest.empty?
 
         name = item(:devices, id)
         case rest[0]
@@ -120,9 +121,11 @@ module Kippen
         when "corrected" then put_right(name, other)
         when "buttons" then button(name, [id, *rest.drop(1)], one, other)
         when *SILENT then nil
-        else "#{name}, #{DEVICE.fetch(rest[0], rest[0])}: #{shown(other[0])}."
+        else Words.say(:member_of_device, name:, member: member_words(rest[0]), is: shown(other[0]))
         end
       end
+
+      def member_words(name) = Words.said?(:"member_#{name}") ? Words.say(:"member_#{name}") : name
 
       def put_right(words, slot) = Words.say(slot.empty? ? :button_as_its_kind : :button_put_right, words:)
 
@@ -140,7 +143,7 @@ module Kippen
 
       def button(name, (device, id, field), one, other)
         return Words.say(:buttons_have_changed, name:) unless id
-        return listed("Button", one[0], other[0]).sub(": ", ": #{name}, ") unless field
+        return listed(Words.say(:word_button), one[0], other[0], on: name) unless field
 
         words = button_words("#{device}/#{id}")
         case field
@@ -150,7 +153,11 @@ module Kippen
         end
       end
 
-      def shown(value) = (value.is_a?(Hash) ? value.values.join(", ") : value || "none").to_s.slice(0, Limits::NAME_CHARACTERS)
+      def shown(value)
+        return Words.say(value ? :switch_on : :switch_off) if [true, false].include?(value)
+
+        (value.is_a?(Hash) ? value.values.join(", ") : value || Words.say(:none)).to_s.slice(0, Limits::NAME_CHARACTERS)
+      end
 
       def assignments(spot, one, other)
         before, after = [one, other].map { |items| items.to_h { |item| [item["gesture"], item] } }
@@ -170,7 +177,7 @@ module Kippen
         where = spot_words(gesture, spot)
         return Words.say(:no_longer_here, where:, named: named(one)) unless other
 
-        "#{where}: #{named(other)}#{" (at once)" if other["at_once"]}#{" (switched off)" if other["off"]}."
+        Words.say(ASSIGNED[[other["at_once"], other["off"]].map { |one| one ? true : false }], where:, named: named(other))
       end
 
       def named(item)
@@ -178,8 +185,10 @@ module Kippen
       end
 
       def spot_words(gesture, (button, place, mode))
-        where = [button_words(button), Words::GESTURES.fetch(gesture)]
-        where << "in #{(@after.place(place) || @before.place(place))&.name || place}" unless place == Fitting::EVERYWHERE
+        where = [button_words(button), Words.gesture(gesture)]
+        unless place == Fitting::EVERYWHERE
+          where << Words.say(:lost_in, place: (@after.place(place) || @before.place(place))&.name || place)
+        end
         where << Words.say(:in_mode, mode: (@after.mode(mode) || @before.mode(mode))&.name || mode) unless mode == Fitting::BASE
         where.join(", ")
       end
@@ -206,8 +215,8 @@ module Kippen
       def value(name, value)
         return Words.say(value == "release" ? :from_letting_go : :from_the_press) if name.end_with?("_from")
 
-        told = value.is_a?(Array) ? value.join(", ") : shown({ true => "on", false => "off" }.fetch(value, value))
-        "#{told}#{" ms" if name.end_with?("_ms")}"
+        told = value.is_a?(Array) ? value.join(", ") : shown(value)
+        name.end_with?("_ms") ? Words.say(:value_ms, value: told) : told
       end
 
       def link(one, other)

@@ -34,7 +34,7 @@ module Kippen
         cannot = fitting.assignments.select do |one|
           partners[one.button] && cautions.reasons(partners[one.button], fitting.list("assignments")[one.index]).any?
         end
-        spoken = ->(one) { "#{fitting.button(one.button).name || one.button}: #{Words::GESTURES.fetch(one.gesture)}" }
+        spoken = ->(one) { "#{fitting.button(one.button).name || one.button}: #{Words.gesture(one.gesture)}" }
         { "buttons" => match.without.map { |button| button.name || button.id }, "assignments" => cannot.map(&spoken) }
       end
 
@@ -106,7 +106,7 @@ module Kippen
         # What a follower went without before needs no telling again.
         return if @draft.before.links.any? { |link| link.to == @match.to.id } && old?(item)
 
-        where = [Words.button(@match.to, button), Words::GESTURES.fetch(item["gesture"])].join(", ")
+        where = [Words.button(@match.to, button), Words.gesture(item["gesture"])].join(", ")
         @draft.left_out << "#{where}: #{why.first.delete_suffix(".")}."
       end
 

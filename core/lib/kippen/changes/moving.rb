@@ -42,7 +42,7 @@ module Kippen
 
           draft.rows.put(item.merge("off" => true))
           draft.left_out << Words.say(:switched_off_there, button: Words.button(device, button),
-                                                           gesture: Words::GESTURES.fetch(item["gesture"]),
+                                                           gesture: Words.gesture(item["gesture"]),
                                                            why: why.first.delete_suffix("."))
         end
       end

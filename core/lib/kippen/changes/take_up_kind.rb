@@ -115,7 +115,7 @@ module Kippen
           why = draft.cautions.reasons(now, item).first or next
           draft.rows.put(item.merge("off" => true))
           draft.left_out << Words.say(:switched_off_kept, button: Words.button(device, now),
-                                                          gesture: Words::GESTURES.fetch(item["gesture"]),
+                                                          gesture: Words.gesture(item["gesture"]),
                                                           why: why.delete_suffix("."))
         end
       end

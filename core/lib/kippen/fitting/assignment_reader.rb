@@ -114,7 +114,7 @@ module Kippen
           next if same.size == 1
 
           where = "#{same[0].button}, #{same[0].place}, #{same[0].mode}"
-          what = same.map(&:gesture).uniq.join(" and ")
+          what = Words.list(same.map(&:gesture).uniq)
           @faults.add("/assignments/#{same[1].index}", Words.say(:assigned_times_one_spot, what:, same: same.size, where:))
         end
       end

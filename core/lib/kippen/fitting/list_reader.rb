@@ -189,7 +189,7 @@ module Kippen
         places.group_by { |place| [place.app, place.part] }.each_value do |same|
           next if same.size == 1 || same.first.app.nil?
 
-          @faults.add("/places", Words.say(:are_same_app_part, what: same.map(&:id).join(" and ")))
+          @faults.add("/places", Words.say(:are_same_app_part, what: Words.list(same.map(&:id))))
         end
       end
     end

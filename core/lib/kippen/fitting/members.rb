@@ -27,7 +27,7 @@ module Kippen
         value = item.fetch(key, default)
         return value if value.is_a?(String) && known.include?(value)
 
-        @faults.add("#{pointer}/#{key}", "unknown #{key} #{Faults.show(value)}")
+        @faults.add("#{pointer}/#{key}", Words.say(:unknown_one, what: key, value: Faults.show(value)))
       end
 
       # Words for people, short; where they are needed, not empty.

@@ -17,7 +17,7 @@ module Kippen
         seated = @devices.values.select(&:seat)
         seated.each { |device| check(device) }
         seated.group_by(&:seat).each_value do |same|
-          @faults.add("/devices", Words.say(:sit_same_place, what: same.map(&:id).join(" and "))) if same.size > 1
+          @faults.add("/devices", Words.say(:sit_same_place, what: Words.list(same.map(&:id)))) if same.size > 1
         end
       end
 

@@ -72,8 +72,8 @@ module Kippen
 
         from = setting.range.begin
         to = setting.range.end
-        unit = setting.duration? ? " ms" : ""
-        return Words.say(:must_be_from_to, value: Faults.show(value), from:, to:, unit:) unless value.between?(from, to)
+        fault = setting.duration? ? :must_be_from_to_ms : :must_be_from_to
+        return Words.say(fault, value: Faults.show(value), from:, to:) unless value.between?(from, to)
 
         Words.say(:has_more_than_three_decimals) if setting.duration? && microseconds(value).nil?
       end

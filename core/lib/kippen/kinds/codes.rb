@@ -46,10 +46,15 @@ module Kippen
       def self.general(source) = source.sub(/\Agamepad:\d+:/, "gamepad:*:")
 
       def self.named(source, row)
-        return "key #{row["name"]}" if source.start_with?("key:")
+        return Words.say(:heard_key, name: row["name"]) if source.start_with?("key:")
 
         pad = source[/\Agamepad:(\d+):/, 1]
-        pad && pad != "0" ? row["name"].sub("gamepad", "gamepad #{Integer(pad, 10) + 1}") : row["name"]
+        if pad && pad != "0"
+          Words.say(:heard_gamepad, number: Integer(pad, 10) + 1,
+                                    name: row["name"].delete_prefix("gamepad "))
+        else
+          row["name"]
+        end
       end
 
       def self.of(source, row)
@@ -64,9 +69,10 @@ module Kippen
       def self.plain(source)
         kind, *rest = source.split(":")
         case kind
-        when "key" then "key #{rest.join(":")}"
-        when "gamepad" then "gamepad #{Integer(rest[0], 10, exception: false).to_i + 1}, #{rest.drop(1).join(" ")}"
-        when "pointer" then "mouse button #{rest[0]}"
+        when "key" then Words.say(:heard_key, name: rest.join(":"))
+        when "gamepad" then Words.say(:heard_gamepad_plain, number: Integer(rest[0], 10, exception: false).to_i + 1,
+                                                            name: rest.drop(1).join(" "))
+        when "pointer" then Words.say(:heard_pointer, name: rest[0])
         else "#{kind} #{rest.join(" ")}"
         end.slice(0, Limits::NAME_CHARACTERS)
       end

@@ -45,10 +45,8 @@ module Kippen
         return Words.say(:closed, length:) if touch.gaps.empty?
 
         gaps = touch.gaps.map { |from, to| Words.measured(to - from) }
-        Words.say(gaps.size == 1 ? :closed_gaps_one : :closed_gaps_many, length:, gaps: list(gaps))
+        Words.say(:closed_gaps, count: gaps.size, length:, gaps: Words.list(gaps))
       end
-
-      def list(words) = words.size < 2 ? words.join : "#{words[0..-2].join(", ")} and #{words.last}"
 
       def further_touch(touch, before)
         apart = Words.measured(touch.began_us - before.ended_us)
@@ -74,12 +72,12 @@ module Kippen
       end
 
       def why(story, row)
-        gesture = Words::GESTURES.fetch(row.outcome.gesture)
+        gesture = Words.gesture(row.outcome.gesture)
         long = long(story)
         case row.why
         when :let_go then let_go(story, row, gesture, long)
         when :long_reached then Words.say(:long_reached, long:, gesture:)
-        when :top_reached then Words.say(:top_reached, count: Words::COUNTS.fetch(story.choice.top), gesture:)
+        when :top_reached then Words.say(:top_reached, count: Words.say(:"nth_#{story.choice.top}"), gesture:)
         when :gap_over then gap_over(story, row, gesture, long)
         when :closed then Words.say(:closed_count, gesture:)
         when :hold_over then Words.say(:hold_over, gesture:)
@@ -110,7 +108,7 @@ module Kippen
       def rule(story, outcome)
         return mode(story) if outcome.gesture == "builtin"
 
-        gesture = Words::GESTURES.fetch(outcome.gesture)
+        gesture = Words.gesture(outcome.gesture)
         candidates = Candidates.new(@fitting, story.mode, story.spot).of(story.button, outcome.gesture)
         from_base = story.mode != Fitting::BASE && candidates.any? do |one|
           one.result == "won" && one.assignment.mode == Fitting::BASE
@@ -157,10 +155,10 @@ module Kippen
         return Words.say(:waited_none) if total.zero?
 
         parts = wait.parts
-        return Words.say(:waited_for, wait: Words.ms(total), what: Words::PARTS.fetch(parts.keys.first)) if parts.size == 1
+        return Words.say(:waited_for, wait: Words.ms(total), what: Words.say(:"part_#{parts.keys.first}")) if parts.size == 1
 
-        list = parts.map { |name, us| "#{Words.ms(us)} ms #{Words::PARTS.fetch(name)}" }
-        Words.say(:waited_parts, wait: Words.ms(total), parts: list(list))
+        list = parts.map { |name, us| Words.say(:part_waited, ms: Words.ms(us), what: Words.say(:"part_#{name}")) }
+        Words.say(:waited_parts, wait: Words.ms(total), parts: Words.list(list))
       end
 
       # What an undecided burst is waiting for.

@@ -59,7 +59,7 @@ module Kippen
       end
 
       # Several that had the same to say, as one.
-      def rungs(names, result) = Words.say(:"rung_#{result}#{"_many" if names.size > 1}", rung: names.join(", "))
+      def rungs(names, result) = Words.say(:"rung_#{result}", count: names.size, rung: names.join(", "))
 
       # What happens where nothing was found.
       def otherwise(gesture, assignment)
@@ -67,10 +67,10 @@ module Kippen
         return Words.say(:answer_otherwise_nothing, mode: Words.mode(@fitting, @mode)) if @choice.kind == :blocked
         unless gesture == "tap" && @choice.kind == :builtin
           return Words.say(:asked_nothing, button: @button.name || @button.id,
-                                           gesture: Words::GESTURES.fetch(gesture))
+                                           gesture: Words.gesture(gesture))
         end
 
-        Words.say(:answer_builtin, builtin: @button.builtin ? " (#{@button.builtin})" : "")
+        @button.builtin ? Words.say(:answer_builtin_named, builtin: @button.builtin) : Words.say(:answer_builtin)
       end
 
       # [[rung in words, "has", "off" or "none"]…] up to the one that has it.

@@ -78,7 +78,7 @@ module Kippen
       def assigned
         @fitting.assignments.map do |one|
           name = @knowledge.catalogue.name(one.action, @fitting.button(one.button).builtin)
-          note = [Words::GESTURES.fetch(one.gesture), @fitting.place(one.place)&.name,
+          note = [Words.gesture(one.gesture), @fitting.place(one.place)&.name,
                   @fitting.mode(one.mode)&.name].compact.join(", ")
           topic("assignment", [one.button, one.gesture, one.place, one.mode].join(" "), name, of: full_name(one.button), note:)
         end

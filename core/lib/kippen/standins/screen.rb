@@ -160,7 +160,7 @@ module Kippen
 
       def spoken(one)
         button = fitting.button(one.button)
-        "#{Words.button(fitting.device(button.device), button)}, #{Words::GESTURES.fetch(one.gesture)}"
+        "#{Words.button(fitting.device(button.device), button)}, #{Words.gesture(one.gesture)}"
       end
 
       def lists_refused

@@ -4,6 +4,7 @@ module Kippen
   module Words
     # What is wrong with a document, a file or an answer; each is told with where it stands.
     FAULTS = {
+      must_be_language: "must be a language such as nl or pt-BR",
       must_be: "must be %{value}",
       no_arrangement: "no arrangement %{id}",
       no_hand: "no stand-in hand %{id}",
@@ -85,7 +86,8 @@ module Kippen
       sits_on_itself: "%{device} sits on itself",
       follows_devices: "%{to} follows %{what} devices",
       must_be_a_number: "is %{value}, must be a number",
-      must_be_from_to: "is %{value}, must be %{from} to %{to}%{unit}",
+      must_be_from_to: "is %{value}, must be %{from} to %{to}",
+      must_be_from_to_ms: "is %{value}, must be %{from} to %{to} ms",
       has_more_than_three_decimals: "has more than three decimals",
       must_array_hosts: "must be an array of hosts",
       must_be_whole_to: "is %{value}, must be a whole number from 0 to %{to}",
@@ -122,7 +124,11 @@ module Kippen
       most_rows_are_taken_here: "at most %{most_rows} rows are taken here",
       this_no_saved_state: "this is no saved state: %{given}",
       this_no_moment_rest: "this is no moment of rest: %{given}",
-      whole_number_from_steps: "a whole number from %{from} to %{to}, in steps of %{step}"
+      whole_number_from_steps: "a whole number from %{from} to %{to}, in steps of %{step}",
+      must_be_sentence: "must be text, or an object of texts by form (%{forms}), other among them",
+      has_no_part: "has no part %{names}; it may have: %{parts}",
+      percent_twice: "has a %% that stands for nothing: a plain one is written twice",
+      unknown_one: "unknown %{what} %{value}"
     }.freeze
   end
 end

@@ -26,9 +26,13 @@ module Kippen
       risk_easier: "%{gesture} is dear when it comes by mistake, and becomes easier to set off: %{moved}.",
       presses_of_another: "these are presses of another button: they count as this one's only where somebody says so",
       cannot_be_held: "%{value} can't be set here; the nearest that can is %{nearest}",
-      rests_on_own: "From %{count} presses of this button.",
-      rests_on_as_own: "From %{count} presses, %{others} of them of another button (%{buttons}) that count as this one's.",
-      rests_on_beside: "%{count} of the same hand on other buttons or other days help.",
+      rests_on_own: { one: "From one press of this button.", other: "From %{count} presses of this button." },
+      rests_on_as_own: { by: :others, one: "From %{count} presses, one of them of another button (%{buttons}) that counts as " \
+                                           "this one's.",
+                         other: "From %{count} presses, %{others} of them of another button (%{buttons}) that count as this " \
+                                "one's." },
+      rests_on_beside: { one: "One of the same hand on another button or another day helps.",
+                         other: "%{count} of the same hand on other buttons or other days help." },
       rests_not_on_beside: "%{count} of the same hand on other buttons or other days were looked at and don't help: they go " \
                            "against these.",
       few_trials: "%{count} of %{gesture}: few to say much of it; the interval says how little.",
@@ -83,11 +87,13 @@ module Kippen
       asked_interval: "Asked where it tells most: least is known of it.",
       asked_boundary: "Asked where it tells most: some of these lie close to a boundary.",
       heard_nothing: "nothing yet",
-      heard_touches_one: "one press, %{last} ms",
-      heard_touches_many: "%{count} presses, the last %{last} ms",
-      fitted_and_moved: "Timing fitted to %{count} presses and then moved by hand: what was promised is not of these values.",
+      heard_touches: { one: "one press, %{last} ms", other: "%{count} presses, the last %{last} ms" },
+      fitted_and_moved: { one: "Timing fitted to one press and then moved by hand: what was promised is not of these values.",
+                          other: "Timing fitted to %{count} presses and then moved by hand: what was promised is not of these " \
+                                 "values." },
       fit_of_other: "only a fitted timing of the button whose presses it was fitted to can rest on a fit",
-      fitted_note: "Timing fitted to %{count} presses: %{right} %% come out as meant (95 %%: %{low} to %{high} %%).",
+      fitted_note: { one: "Timing fitted to one press: %{right} %% come out as meant (95 %%: %{low} to %{high} %%).",
+                     other: "Timing fitted to %{count} presses: %{right} %% come out as meant (95 %%: %{low} to %{high} %%)." },
       applies_button: "This button",
       applies_device: "All of %{device}",
       applies_worked_with: "All worked with the %{with}",
@@ -107,7 +113,8 @@ module Kippen
       worn_yes: "%{bounced} of %{of} presses came twice with another finger too: the switch is worn. Replace it, " \
                 "or keep a gap bridge of %{bridge} ms until then.",
       worn_not: "None of %{of} presses came twice with another finger: the switch is sound.",
-      worn_unknown: "%{of} presses of another finger: %{few} say something."
+      worn_unknown: { by: :of, one: "One press of another finger: %{few} say something.",
+                      other: "%{of} presses of another finger: %{few} say something." }
     }.freeze
   end
 end

@@ -1,5 +1,5 @@
 import type { CatalogueAction, Host } from '../../shared/api'
-import styles from './assign.module.css'
+import styles from './actions.module.css'
 import { say } from './sentences'
 
 /** What must be known of an action before a client gets it. */

@@ -1,5 +1,6 @@
 import type { CatalogueAction, Host } from '../../shared/api'
 import styles from './assign.module.css'
+import actionsStyles from './actions.module.css'
 import { say } from './sentences'
 
 /** What was picked stays in sight when the list gets shorter. */
@@ -54,7 +55,7 @@ export function ActionList(props: Props) {
     />
   )
   return (
-    <fieldset className={styles.list} data-picked={picked !== undefined} aria-busy={!settled}>
+    <fieldset className={actionsStyles.list} data-picked={picked !== undefined} aria-busy={!settled}>
       <legend className="seen-by-readers-only">{say.action}</legend>
       {words
         ? ordered.map(row)
@@ -63,7 +64,7 @@ export function ActionList(props: Props) {
             ...grouped(ordered.filter((action) => !missing.includes(action))),
           ].map((group) => (
             <div key={group.name} role="group" aria-label={group.name}>
-              <p className={styles.group}>{group.name}</p>
+              <p className={actionsStyles.group}>{group.name}</p>
               {group.actions.map(row)}
             </div>
           ))}
@@ -81,7 +82,7 @@ interface RowProps {
 
 function ActionRow({ action, system, able, picked, onPick }: RowProps) {
   return (
-    <label className={styles.action} data-able={able}>
+    <label className={actionsStyles.action} data-able={able}>
       <input
         type="radio"
         name="action"

@@ -28,6 +28,7 @@ import { TapChoice } from './TapChoice'
 import { useWantedActions } from './useWantedActions'
 import { WhatChanges } from './WhatChanges'
 import styles from './assign.module.css'
+import actionsStyles from './actions.module.css'
 import { say } from './sentences'
 
 interface Props {
@@ -170,7 +171,7 @@ export function AssignSheet({ desk, spot, chosen, onClose, onCarry }: Props) {
         <GesturePicker gesture={gesture} onGesture={(next) => step({ do: 'gesture', gesture: next })} />
       </div>
       <Cautions cautions={also.length > 0 ? [] : cautions} />
-      <div className={styles.search}>
+      <div className={actionsStyles.search}>
         <label htmlFor="find-action">{say.findAction}</label>{' '}
         <small id="find-enter">{say.enterChooses}</small>
       </div>

@@ -1,5 +1,6 @@
 import type { Chip } from '../../shared/api'
 import styles from './assign.module.css'
+import actionsStyles from './actions.module.css'
 import { say } from './sentences'
 
 /** What several steps by one press are, what breaks them off and what takes them back. */
@@ -12,7 +13,7 @@ export function StepsTold({ steps }: { steps: NonNullable<Chip['steps']> }) {
           <li key={index}>{words}</li>
         ))}
       </ol>
-      <dl className={styles.facts}>
+      <dl className={actionsStyles.facts}>
         <div>
           <dt>{say.brokenOffBy}</dt>
           <dd>{say.nextPressOf(steps.stop)}</dd>

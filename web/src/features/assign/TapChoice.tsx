@@ -1,5 +1,5 @@
 import type { Lane } from '../../shared/api'
-import styles from './assign.module.css'
+import styles from './changes.module.css'
 import { say } from './sentences'
 
 /** Whether the tap waits for a second one or acts at once, each with what it costs. */

@@ -2,6 +2,7 @@ import { Button } from 'antd'
 import { Refused, type Preview } from '../../shared/api'
 import { BothSides, GestureMark } from '../../shared/ui'
 import styles from './assign.module.css'
+import changesStyles from './changes.module.css'
 import { say } from './sentences'
 
 type Touched = Preview['buttons'][number]
@@ -23,28 +24,28 @@ export function WhatChanges(props: {
   if (!preview) return null
   const several = preview.buttons.length > 1
   return (
-    <section className={styles.changes} aria-label={say.whatThisChanges}>
+    <section className={changesStyles.changes} aria-label={say.whatThisChanges}>
       <h3>{say.whatThisChanges}</h3>
       {preview.buttons.map((touched) => (
         <OneButton key={touched.lane.button.ref} touched={touched} named={several} />
       ))}
       {(besides ? [...preview.left_out, ...preview.notes] : []).map((words) => (
-        <p key={words} className={styles.displaced}>
+        <p key={words} className={changesStyles.displaced}>
           {words}
         </p>
       ))}
       {preview.no_way_back.map((one) => (
-        <p key={one.what} className={styles.limit}>
+        <p key={one.what} className={changesStyles.limit}>
           {one.what} {one.fixes.length > 0 ? say.wayBackOffered : ''}
         </p>
       ))}
       {preview.serves.map((want) => (
-        <p key={want} className={styles.serves}>
+        <p key={want} className={changesStyles.serves}>
           {say.servesWant(want)}
         </p>
       ))}
       {preview.loses.map((want) => (
-        <p key={want} className={styles.limit}>
+        <p key={want} className={changesStyles.limit}>
           {say.noLongerServesWant(want)}
         </p>
       ))}
@@ -58,7 +59,7 @@ function Refusal(props: { refusal: Error; onCatchUp: ((revision: number) => void
   const { newest, theirs = [], mine = [] } = refusal instanceof Refused ? refusal.problem : {}
   if (!newest || !onCatchUp) return <p role="alert">{refusal.message}</p>
   return (
-    <section role="alert" className={styles.changes}>
+    <section role="alert" className={changesStyles.changes}>
       <p>{say.savedRevisionBetweenChanged(newest.author, String(newest.number))}</p>
       <BothSides author={newest.author} theirs={theirs} mine={mine} />
       <Button onClick={() => onCatchUp(newest.number)}>{say.goTop}</Button>
@@ -82,12 +83,12 @@ function OneButton({ touched, named }: { touched: Touched; named: boolean }) {
         ))}
       </dl>
       {lane.limits.map((limit) => (
-        <p key={limit.what} className={styles.limit}>
+        <p key={limit.what} className={changesStyles.limit}>
           {limit.what}
         </p>
       ))}
       {displaced.map((one) => (
-        <p key={one.what} className={styles.displaced}>
+        <p key={one.what} className={changesStyles.displaced}>
           {one.what}
         </p>
       ))}

@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react'
 import type { Button as ButtonData } from '../../shared/api'
 import { sourceName } from '../../shared/hearing'
 import { useBench, type KnownSource } from './benchContext'
-import styles from './bench.module.css'
+import styles from './teaching.module.css'
 import { say } from './sentences'
 
 interface Props {

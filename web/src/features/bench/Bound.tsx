@@ -3,6 +3,7 @@ import { useMayChange } from '../../shared/session'
 import { sourceName } from '../../shared/hearing'
 import { useBench } from './benchContext'
 import styles from './bench.module.css'
+import teachingStyles from './teaching.module.css'
 import { say } from './sentences'
 
 /** What stands for which button: only what does. */
@@ -23,7 +24,7 @@ export function Bound() {
   })
   if (known.length === 0) return <p className={styles.quiet}>{say.whatStandsForWhich}</p>
   return (
-    <ul className={styles.bindings} aria-label={say.whatStandsForWhichButton}>
+    <ul className={teachingStyles.bindings} aria-label={say.whatStandsForWhichButton}>
       {known.map(({ source, button }) => (
         <li key={source}>
           <span>{button.name}</span>

@@ -3,7 +3,7 @@ import type { Hands } from '../../shared/api'
 import { Range } from '../../shared/ui'
 import type { Dials } from './hands'
 import { DIALS } from './sentences'
-import styles from './bench.module.css'
+import styles from './hand.module.css'
 
 type Dial = Hands['dials'][number]
 

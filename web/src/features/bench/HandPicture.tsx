@@ -1,6 +1,7 @@
 import type { HandPicture as Picture } from '../../shared/api'
 import { say, WANTED } from './sentences'
-import styles from './bench.module.css'
+import handStyles from './hand.module.css'
+import tileStyles from './tile.module.css'
 
 const WIDTH = 300
 const LEAST_MS = 1000
@@ -11,7 +12,7 @@ export function HandPicture({ picture }: { picture: Picture | undefined }) {
   const whole = Math.max(LEAST_MS, picture.longest_ms)
   const x = (ms: number) => (ms / whole) * WIDTH
   return (
-    <ol className={styles.handPicture} aria-label={say.whatItDoes}>
+    <ol className={handStyles.handPicture} aria-label={say.whatItDoes}>
       {picture.shown.map(({ asked, touches }, index) => (
         <li key={index}>
           <span>{WANTED[asked]}</span>
@@ -26,11 +27,11 @@ export function HandPicture({ picture }: { picture: Picture | undefined }) {
                 : touches.map(([from = 0, to = 0]) => say.down_ms(String(to - from))).join(', ')
             }
           >
-            <path d={`M0 19H${String(WIDTH)}`} className={styles.ground} />
+            <path d={`M0 19H${String(WIDTH)}`} className={tileStyles.ground} />
             {touches.map(([from = 0, to = 0]) => (
               <rect
                 key={from}
-                className={styles.closed}
+                className={tileStyles.closed}
                 x={x(from)}
                 y="3"
                 height="16"

@@ -8,7 +8,7 @@ import { HandDials } from './HandDials'
 import { HandPicture } from './HandPicture'
 import { useHandPicture, useHands, type Dials } from './hands'
 import { say, WANTED } from './sentences'
-import styles from './bench.module.css'
+import styles from './hand.module.css'
 
 type Wanted = 'tap' | 'double_tap' | 'triple_tap' | 'long_press' | 'rest'
 

@@ -1,8 +1,7 @@
 import type { LaneGesture, Tile } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import { tileWords, type ShownTile } from './tiles'
-import { THIS_BROWSER } from './useListener'
-import styles from './bench.module.css'
+import styles from './tile.module.css'
 import { say } from './sentences'
 
 const WIDTH = 180
@@ -73,7 +72,7 @@ export function TileRow({
   chosen: boolean
   onChoose: () => void
 }) {
-  const { tile, listener, was } = shown
+  const { tile, elsewhere, was } = shown
   const main = tile.results.find((result) => result.phase !== 'end')
   const beyond = tile.touches.filter((touch) => touch.verdict === 'beyond').length
   return (
@@ -87,7 +86,7 @@ export function TileRow({
       <Picture tile={tile} />
       <span className={styles.tileWords}>
         <small>
-          {listener === THIS_BROWSER ? tile.button_name : say.onListener(tile.button_name, listener)}
+          {elsewhere === undefined ? tile.button_name : say.onListener(tile.button_name, elsewhere)}
         </small>
         <strong>
           {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />} {wordsWithMore(tile, beyond)}

@@ -1,11 +1,12 @@
 import type { BenchView, Tile } from '../../shared/api'
+import { listenerName } from '../../shared/hearing'
 import { say } from './sentences'
 
 /** A tile as shown, and what it said before it was decided anew. */
 export interface ShownTile {
   tile: Tile
-  /** What the listener that heard it calls itself. */
-  listener: string
+  /** What the listener is called that heard it, where it isn’t this browser. */
+  elsewhere?: string
   was: string | undefined
 }
 
@@ -69,8 +70,13 @@ export function takeHistory(state: TilesState, views: BenchView[]): TilesState {
   return { ...withOlder, views: [...taken.views, ...older] }
 }
 
-export function shownTiles(state: TilesState): ShownTile[] {
+/** own – the id of this browser as a listener. */
+export function shownTiles(state: TilesState, own: string | undefined): ShownTile[] {
   return state.views.flatMap((view) =>
-    view.tiles.map((tile) => ({ tile, listener: view.listener, was: state.was[tile.key] })),
+    view.tiles.map((tile) => ({
+      tile,
+      ...(view.listener_id !== own && { elsewhere: listenerName(view.listener) }),
+      was: state.was[tile.key],
+    })),
   )
 }

@@ -35,7 +35,7 @@ export function useBenchState(
   const [trouble, setTrouble] = useState<string>()
 
   const sending = useSending(listener.id)
-  const tiles = useTiles(client, sending.replan)
+  const tiles = useTiles(client, listener.id, sending.replan)
   const ticksOff = useTicksOff(client)
   const showView = useStable((view: BenchView) => {
     tiles.onView(view)

@@ -2,10 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo, useRef } from 'react'
 import { keys, api, must, Refused, type Listener } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
-import { say } from './sentences'
-
-/** What the specialist's own browser calls itself. */
-export const THIS_BROWSER = say.thisBrowser
+import { BROWSER } from '../../shared/hearing'
 
 const keyFor = (client: string) => `kippen.listener.${client}`
 
@@ -25,7 +22,7 @@ async function introduce(client: string): Promise<Listener> {
   const made = await must(
     api.POST('/api/clients/{client}/listeners', {
       params: { path: { client } },
-      body: { name: THIS_BROWSER },
+      body: { name: BROWSER },
     }),
   )
   localStorage.setItem(keyFor(client), made.id)

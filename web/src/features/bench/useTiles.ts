@@ -7,7 +7,7 @@ import { useAnnounce } from '../../shared/ui'
 import { NO_TILES, shownTiles, takeHistory, takeView, tileWords } from './tiles'
 
 /** What the bench shows: the latest streams, and every newer view of one. */
-export function useTiles(client: string, onHistory: (views: BenchView[]) => void) {
+export function useTiles(client: string, own: string | undefined, onHistory: (views: BenchView[]) => void) {
   const announce = useAnnounce()
   const [tiles, setTiles] = useState(NO_TILES)
   const told = useRef(new Set<string>())
@@ -42,7 +42,7 @@ export function useTiles(client: string, onHistory: (views: BenchView[]) => void
     [announce],
   )
   return {
-    tiles: useMemo(() => shownTiles(tiles), [tiles]),
+    tiles: useMemo(() => shownTiles(tiles, own), [tiles, own]),
     onView,
     error: history.error?.message,
     pending: history.isPending,

@@ -5,7 +5,7 @@ import type { Move } from '../../shared/desk'
 import { useMayChange } from '../../shared/session'
 import { mayLeave } from '../../shared/ui'
 import { buttonsFor, useFindable, type Findable } from './findable'
-import styles from './desk.module.css'
+import styles from './commandBar.module.css'
 import { say } from './sentences'
 
 interface Props {

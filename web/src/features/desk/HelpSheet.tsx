@@ -2,7 +2,7 @@ import { Checkbox, Input } from 'antd'
 import { useSingleKeys } from '../../shared/desk'
 import { LightChoiceField, SideSheet } from '../../shared/ui'
 import { ALL_COMMANDS } from './allCommands'
-import styles from './desk.module.css'
+import styles from './commandBar.module.css'
 import { say } from './sentences'
 
 const KEY_WORDS: Record<string, string> = { Control: say.ctrl }

@@ -1,7 +1,7 @@
 import { useState, type MouseEvent } from 'react'
 import type { Desk, Device } from '../../shared/api'
 import { DeviceDrawing } from '../../shared/ui'
-import styles from './desk.module.css'
+import styles from './rail.module.css'
 import { say } from './sentences'
 
 interface Props {

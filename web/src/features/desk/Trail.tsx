@@ -10,7 +10,8 @@ import { useAnnounce } from '../../shared/ui'
 import { useSteps } from '../history'
 import { stateOf, stateWords } from './saveState'
 import { STEPS } from './steps'
-import styles from './desk.module.css'
+import railStyles from './rail.module.css'
+import trailStyles from './trail.module.css'
 import { say } from './sentences'
 
 const TIME = new Intl.DateTimeFormat(OF_PEOPLE, { hour: '2-digit', minute: '2-digit' })
@@ -20,7 +21,7 @@ const DAY = new Intl.DateTimeFormat(OF_PEOPLE, { dateStyle: 'medium' })
 function OpenCount({ count }: { count: number }) {
   if (count === 0) return null
   return (
-    <span className={styles.count}>
+    <span className={trailStyles.count}>
       {count}
       <span className="seen-by-readers-only"> {say.open}</span>
     </span>
@@ -52,19 +53,19 @@ export function Trail(props: {
     seen.current = number
   }, [number, author, me, announce])
   return (
-    <header className={styles.trail} data-pane data-folded={!unfolded} tabIndex={-1} aria-label={say.trail}>
-      <Link className={styles.back} to="/">
+    <header className={trailStyles.trail} data-pane data-folded={!unfolded} tabIndex={-1} aria-label={say.trail}>
+      <Link className={trailStyles.back} to="/">
         <span aria-hidden="true">‹ </span>
         {say.clientsAlone}
       </Link>
       {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what is too long for its line is whole on focus */}
-      <div className={styles.who} tabIndex={0} title={`${desk.name}, ${desk.about}`}>
+      <div className={trailStyles.who} tabIndex={0} title={`${desk.name}, ${desk.about}`}>
         <h1>{desk.name}</h1>
         <p>{desk.about}</p>
       </div>
       <button
         type="button"
-        className={styles.unfold}
+        className={railStyles.unfold}
         aria-expanded={unfolded}
         onClick={() => setUnfolded(!unfolded)}
       >
@@ -82,13 +83,13 @@ export function Trail(props: {
           ))}
         </ol>
       </nav>
-      <div className={styles.undo}>
+      <div className={trailStyles.undo}>
         <Button ghost aria-keyshortcuts={keysOf('find')} onClick={onFind}>
           {say.find} <small>{say.ctrlK}</small>
         </Button>
       </div>
       {mayChange && (
-        <div className={styles.undo}>
+        <div className={trailStyles.undo}>
           <Button ghost disabled={!undo} aria-keyshortcuts={keysOf('undo')} onClick={undo}>
             {say.undo}
           </Button>
@@ -97,10 +98,10 @@ export function Trail(props: {
           </Button>
         </div>
       )}
-      <button type="button" className={styles.revision} data-save={state} onClick={onHistory}>
+      <button type="button" className={trailStyles.revision} data-save={state} onClick={onHistory}>
         <strong>{say.revision(String(desk.revision.number), stateWords(saving))}</strong>
         <span>
-          <span className={styles.onPaper}>{DAY.format(new Date(desk.revision.created_at))} </span>
+          <span className={trailStyles.onPaper}>{DAY.format(new Date(desk.revision.created_at))} </span>
           {TIME.format(new Date(desk.revision.created_at))}
           {author !== me && `, ${author}`}
         </span>

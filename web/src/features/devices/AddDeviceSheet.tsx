@@ -4,7 +4,7 @@ import type { Desk, Kind } from '../../shared/api'
 import { useChange, useDevices, useKinds } from '../../shared/fitting'
 import { documentOf, useServiceKinds } from '../kinds'
 import { DeviceDrawing, Field, SideSheet } from '../../shared/ui'
-import styles from './devices.module.css'
+import styles from './kinds.module.css'
 import { OwnKinds } from './OwnKinds'
 import { say } from './sentences'
 

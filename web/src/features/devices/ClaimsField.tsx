@@ -2,7 +2,7 @@ import { Button, Checkbox, Input, Select } from 'antd'
 import type { ButtonFacts, Gesture } from '../../shared/api'
 import { Field } from '../../shared/ui'
 import { wordOf } from '../assign'
-import styles from './devices.module.css'
+import styles from './kinds.module.css'
 import { say } from './sentences'
 
 /** Who takes a gesture of a button for something else. freed – who freed it; true: now */

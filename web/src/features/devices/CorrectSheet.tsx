@@ -5,7 +5,7 @@ import { useDevices, useFormChange, usePreview } from '../../shared/fitting'
 import { Field, FormOf, SideSheet } from '../../shared/ui'
 import { WhatChanges, wordOf } from '../assign'
 import { ClaimsField, type Claim } from './ClaimsField'
-import styles from './devices.module.css'
+import styles from './kinds.module.css'
 import { say } from './sentences'
 
 const GESTURES: Gesture[] = ['tap', 'double_tap', 'triple_tap', 'long_press', 'hold']

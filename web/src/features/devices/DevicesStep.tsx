@@ -10,6 +10,7 @@ import { DeviceRow } from './DeviceRow'
 import { NextStep } from './NextStep'
 import { TakenOut } from './TakenOut'
 import styles from './devices.module.css'
+import stepsStyles from './steps.module.css'
 import { say } from './sentences'
 
 interface Props {
@@ -27,7 +28,7 @@ export function DevicesStep({ desk, shown, onSheet, onAssign, view, onView }: Pr
   const mayChange = useMayChange()
   const devices = (answer.data?.devices ?? []).filter((device) => shown.includes(device.id))
   return (
-    <section aria-labelledby="devices-title" className={styles.step}>
+    <section aria-labelledby="devices-title" className={stepsStyles.step}>
       <div className={styles.head}>
         <h2 id="devices-title">{view === 'find' ? say.findButton : say.hostsDevices}</h2>
         {mayChange && (

@@ -2,7 +2,7 @@ import { Button, Input, InputNumber } from 'antd'
 import type { Host } from '../../shared/api'
 import { Field } from '../../shared/ui'
 import { KeysField } from '../assign'
-import styles from './devices.module.css'
+import styles from './kinds.module.css'
 import { say } from './sentences'
 
 export type CorrectedHost = NonNullable<Host['corrected']>

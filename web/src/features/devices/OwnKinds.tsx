@@ -5,6 +5,7 @@ import { useFormChange } from '../../shared/fitting'
 import { Faults, Field, useAnnounce, useTask } from '../../shared/ui'
 import { keep, useAsked } from '../kinds'
 import styles from './devices.module.css'
+import kindsStyles from './kinds.module.css'
 import { say } from './sentences'
 
 type Document = Extract<Change, { kind: 'kind' }>['document']
@@ -29,10 +30,10 @@ export function OwnKinds(props: {
   }
   const takeOut = (one: OwnKind) => void change({ kind: 'remove_kind', id: one.id }, say.takenOut(one.name))
   return (
-    <section className={styles.group} aria-label={say.ownKinds}>
+    <section className={kindsStyles.group} aria-label={say.ownKinds}>
       <h3>{say.ownKinds}</h3>
       <p>{say.ownKindsAbout}</p>
-      <label className={styles.file}>
+      <label className={kindsStyles.file}>
         {say.kindFromFile}
         <input
           type="file"
@@ -43,7 +44,7 @@ export function OwnKinds(props: {
       </label>
       {unreadable && <p role="alert">{unreadable}</p>}
       <Faults refused={refused} />
-      <ul className={styles.ownKinds}>
+      <ul className={kindsStyles.ownKinds}>
         {own.map((one) => (
           <li key={one.id}>
             <strong>{one.name}</strong> <small>{say.broughtBy(one.said.by ?? say.somebody)}</small>

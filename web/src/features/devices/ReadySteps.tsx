@@ -3,7 +3,7 @@ import { Button } from 'antd'
 import type { DeviceFacts, Step } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
-import styles from './devices.module.css'
+import styles from './steps.module.css'
 import { say } from './sentences'
 
 const WHEN = new Intl.DateTimeFormat(OF_PEOPLE, { dateStyle: 'medium', timeStyle: 'short' })

@@ -1,6 +1,7 @@
 import { Button } from 'antd'
 import { useEffect, useRef } from 'react'
 import type { Button as ButtonData, ButtonFacts, Desk, DeviceFacts } from '../../shared/api'
+import { listenerName } from '../../shared/hearing'
 import { useBench } from '../bench'
 import { FoundCard } from './FoundCard'
 import styles from './find.module.css'
@@ -69,8 +70,8 @@ export function FindView({ desk, devices, onAssign, onCorrect }: Props) {
         const [heard] = stream.heard
         return (
           heard && (
-            <section key={stream.stream} aria-label={say.heard(stream.listener)} className={styles.elsewhere}>
-              <h3>{say.heard(stream.listener)}</h3>
+            <section key={stream.stream} aria-label={say.heard(listenerName(stream.listener))} className={styles.elsewhere}>
+              <h3>{say.heard(listenerName(stream.listener))}</h3>
               <FoundCard
                 key={heard.source}
                 desk={desk}

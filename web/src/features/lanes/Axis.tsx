@@ -3,7 +3,8 @@ import type { Stretch } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import type { Scales, StretchScale } from './scale'
 import type { StripWidths } from './useStripWidths'
-import styles from './lanes.module.css'
+import axisStyles from './axis.module.css'
+import boundaryStyles from './boundary.module.css'
 import { say } from './sentences'
 
 const TITLES: Record<Stretch, string> = { held: say.heldForMs, apart: say.thenLetGoFor }
@@ -19,15 +20,15 @@ const figures = (scale: StretchScale, width: number | undefined): number[] =>
 export function Axis(props: { scales: Scales; widths: StripWidths | undefined; ref?: Ref<HTMLDivElement> }) {
   const { scales, widths, ref } = props
   return (
-    <div className={styles.axis} aria-hidden="true" ref={ref}>
+    <div className={axisStyles.axis} aria-hidden="true" ref={ref}>
       <span />
       {(['held', 'apart'] as const).map((stretch) => (
         <div
           key={stretch}
-          className={stretch === 'held' ? styles.axisHeld : styles.axisApart}
+          className={stretch === 'held' ? boundaryStyles.axisHeld : boundaryStyles.axisApart}
           data-stretch={stretch}
         >
-          <p className={styles.axisTitle}>
+          <p className={axisStyles.axisTitle}>
             <strong>{TITLES[stretch]}</strong>
             {stretch === 'held' ? (
               <span>
@@ -39,7 +40,7 @@ export function Axis(props: { scales: Scales; widths: StripWidths | undefined; r
               </span>
             )}
           </p>
-          <div className={styles.ticks}>
+          <div className={axisStyles.ticks}>
             {figures(scales[stretch], widths?.[stretch]).map((ms) => (
               <span key={ms} style={{ insetInlineStart: `${String(scales[stretch].percent(ms))}%` }}>
                 {ms}

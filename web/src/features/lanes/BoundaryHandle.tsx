@@ -3,7 +3,7 @@ import type { Boundary } from '../../shared/api'
 import { SETTING_NAMES } from '../assign'
 import type { StretchScale } from './scale'
 import { nearest, stepped } from './setting'
-import styles from './lanes.module.css'
+import styles from './boundary.module.css'
 import { say } from './sentences'
 
 export interface BoundaryDraft {

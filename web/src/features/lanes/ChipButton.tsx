@@ -6,7 +6,7 @@ import { GestureMark, SHAPES } from '../../shared/ui'
 import { HandContext } from './hand'
 import { gestureOf } from './picking'
 import { widthOf } from './text'
-import styles from './lanes.module.css'
+import styles from './chip.module.css'
 import { say } from './sentences'
 
 export function chipState(chip: Chip): string {

@@ -10,6 +10,7 @@ import { widthOf } from './text'
 import { useAlong } from './useAlong'
 import type { StripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
+import boundaryStyles from './boundary.module.css'
 import { say } from './sentences'
 
 interface Props {
@@ -73,7 +74,7 @@ export function DeviceLanes(props: Props) {
           return (
             <div
               key={stretch}
-              className={stretch === 'held' ? styles.headHeld : styles.headApart}
+              className={stretch === 'held' ? boundaryStyles.headHeld : boundaryStyles.headApart}
               style={{ minHeight: 44 + 40 * Math.max(0, ...rows) }}
             >
               {own.map((boundary, index) => (

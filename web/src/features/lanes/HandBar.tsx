@@ -3,7 +3,7 @@ import { useEffect } from 'react'
 import { useAnnounce, useEscape } from '../../shared/ui'
 import { wordOf } from '../assign'
 import type { Hand } from './hand'
-import styles from './lanes.module.css'
+import styles from './bars.module.css'
 import { say } from './sentences'
 
 function wordsOf(hand: Hand): string {

@@ -1,6 +1,7 @@
 import type { Lane } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import styles from './lanes.module.css'
+import barsStyles from './bars.module.css'
 import { say } from './sentences'
 
 interface Props {
@@ -38,7 +39,7 @@ export function LaneLabel({ lane, label, down, picked, onPick, onButton }: Props
         )}
       </h4>
       {picked !== undefined && (
-        <label className={styles.pick}>
+        <label className={barsStyles.pick}>
           <input
             type="checkbox"
             tabIndex={-1}

@@ -21,6 +21,7 @@ import { FREE, useLaneKeys } from './useLaneKeys'
 import { useRoving } from './useRoving'
 import { useStripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
+import barsStyles from './bars.module.css'
 import { say } from './sentences'
 
 const LanesTable = later(async () => (await import('./LanesTable')).LanesTable, <Waiting />)
@@ -193,7 +194,7 @@ export function Lanes(props: Props) {
 
   return (
     <section aria-labelledby="lanes-title">
-      <div className={styles.head}>
+      <div className={barsStyles.head}>
         <h2 id="lanes-title">{say.whatEachButtonDoes}</h2>
         <SpotPicker desk={desk} spot={spot} onSpot={onSpot} onNew={mayChange ? onNew : undefined} />
         <div className={styles.tools} role="group" aria-label={say.lanesOtherwise}>

@@ -9,6 +9,7 @@ import { LaneRow } from './LaneRow'
 import { scalesFor } from './scale'
 import { useStripWidths } from './useStripWidths'
 import styles from './lanes.module.css'
+import barsStyles from './bars.module.css'
 import { say } from './sentences'
 
 export interface Compared {
@@ -38,7 +39,7 @@ export function LanesCompared({ desk, spot, compared, onClose }: Props) {
   const error = before.error ?? after.error
   return (
     <section aria-labelledby="compared-title">
-      <div className={styles.head}>
+      <div className={barsStyles.head}>
         <h2 id="compared-title">{say.revisionRevision(String(compared.from), String(compared.to))}</h2>
         <Button onClick={onClose}>{say.backLanesAsThey}</Button>
       </div>
@@ -52,7 +53,7 @@ export function LanesCompared({ desk, spot, compared, onClose }: Props) {
           {pairs.length > 0 && <Axis scales={scales} widths={widths} ref={ref} />}
           {widths &&
             pairs.map(({ ref, name, one, other }) => (
-              <section key={ref} className={styles.compared} aria-label={name}>
+              <section key={ref} className={barsStyles.compared} aria-label={name}>
                 <h3>{name}</h3>
                 {[
                   { number: compared.from, lane: one },

@@ -6,7 +6,7 @@ import { useMayChange } from '../../shared/session'
 import { GestureMark } from '../../shared/ui'
 import { SETTING_NAMES, spotName, wordOf, type Chosen } from '../assign'
 import { chipState, limitOf } from './ChipButton'
-import lanes from './lanes.module.css'
+import bars from './bars.module.css'
 import { say } from './sentences'
 import styles from './table.module.css'
 
@@ -105,7 +105,7 @@ function ButtonCell({
       <strong>{button.off ? <s>{button.full_name}</s> : button.full_name}</strong>
       {button.print && <small>{say.print(button.print)}</small>}
       {picked !== undefined && (
-        <label className={lanes.pick}>
+        <label className={bars.pick}>
           <input
             type="checkbox"
             checked={picked}

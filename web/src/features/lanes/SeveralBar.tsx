@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { Button as ButtonData, Lane } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { forEach } from './picking'
-import styles from './lanes.module.css'
+import styles from './bars.module.css'
 import { say } from './sentences'
 
 const SETTINGS = [

@@ -1,7 +1,7 @@
 import { Select } from 'antd'
 import type { Desk } from '../../shared/api'
 import type { Spot } from '../../shared/fitting'
-import styles from './lanes.module.css'
+import styles from './bars.module.css'
 import { say } from './sentences'
 
 type New = 'new-place' | 'new-mode'

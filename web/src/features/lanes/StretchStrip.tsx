@@ -12,6 +12,7 @@ import { GAP_PX, placed, type Item } from './placing'
 import type { StretchScale } from './scale'
 import { StretchRegions } from './StretchRegions'
 import styles from './lanes.module.css'
+import boundaryStyles from './boundary.module.css'
 
 /** In which region of its stretch a gesture stands. */
 const REGION_OF: Record<LaneGesture, Region['kind']> = {
@@ -94,7 +95,7 @@ export const StretchStrip = memo(function StretchStrip(props: Props) {
   })
   return (
     <div
-      className={stretch === 'held' ? styles.held : styles.apart}
+      className={stretch === 'held' ? boundaryStyles.held : boundaryStyles.apart}
       // The row of the tags has its height, whatever else stands in it.
       style={own.length > 0 ? { gridTemplateRows: 'minmax(44px, auto)' } : undefined}
     >

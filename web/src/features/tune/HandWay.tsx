@@ -1,6 +1,7 @@
 import type { Sitting } from '../../shared/api'
 import { say } from './sentences'
 import styles from './tune.module.css'
+import askingStyles from './asking.module.css'
 
 const TIMES = [say.notAtAll, say.once]
 
@@ -9,7 +10,7 @@ export function HandWay({ sitting }: { sitting: Sitting }) {
   const state = sitting.by_hand
   if (!state) return null
   return (
-    <section className={styles.told} aria-labelledby="hand-title">
+    <section className={askingStyles.told} aria-labelledby="hand-title">
       <h3 id="hand-title">{say.handTitle}</h3>
       <p aria-live="polite">
         <strong>

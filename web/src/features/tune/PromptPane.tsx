@@ -13,6 +13,7 @@ import { useDone } from './useDone'
 import { useFree } from './useFree'
 import { useHandAnswers } from './useHandAnswers'
 import styles from './tune.module.css'
+import askingStyles from './asking.module.css'
 
 const PACE_NAMES: { value: Pace; label: string }[] = [
   { value: 'soon', label: say.soon },
@@ -74,9 +75,9 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   }, [numberNow, announce])
 
   return (
-    <section ref={pane} className={styles.pane} data-pane tabIndex={-1} aria-label={say.prompts} data-free>
-      <div className={styles.beside}>
-        <p className={styles.nth}>
+    <section ref={pane} className={askingStyles.pane} data-pane tabIndex={-1} aria-label={say.prompts} data-free>
+      <div className={askingStyles.beside}>
+        <p className={askingStyles.nth}>
           <strong>{say.nextPress}</strong>{' '}
           {sitting.counted < sitting.aim
             ? say.ofAbout(String(sitting.counted + 1), String(sitting.aim))
@@ -118,9 +119,9 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
         <LastTrial trial={sitting.trials.at(-1)} onStep={step} />
         <Faults refused={refused ?? handRefused} />
       </div>
-      <div className={styles.front}>
+      <div className={askingStyles.front}>
         {mode.kind === 'binding' ? (
-          <div className={styles.teach}>
+          <div className={askingStyles.teach}>
             <BindingPad button={mode.button} many={mode.many} known={mode.known} />
             <div className={styles.row}>
               <BindingActions left={mode.rest.length} many={mode.many} />

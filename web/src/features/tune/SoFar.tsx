@@ -3,6 +3,7 @@ import type { Sitting } from '../../shared/api'
 import type { Step } from './queries'
 import { INTENDED, say } from './sentences'
 import styles from './tune.module.css'
+import askingStyles from './asking.module.css'
 import { TouchBars } from './TouchBars'
 
 const SHOWN = 6
@@ -16,7 +17,7 @@ interface Props {
 export function SoFar({ sitting, onStep }: Props) {
   const last = sitting.trials.slice(-SHOWN).reverse()
   return (
-    <section aria-labelledby="so-far" data-free className={styles.soFar}>
+    <section aria-labelledby="so-far" data-free className={askingStyles.soFar}>
       <h3 id="so-far">{say.soFar}</h3>
       {sitting.trials.length < 10 && <p className={styles.quiet}>{say.soon10}</p>}
       <ol reversed>

@@ -2,7 +2,7 @@ import type { Boundary, FitSetting, Stretch, TimingValues } from '../../shared/a
 import { BoundaryHandle, rowsOfTags, type BoundaryDraft, type StretchScale } from '../lanes'
 import { ROW_PX, ROW_TAG_PX } from './rows'
 import { NAMES, say } from './sentences'
-import styles from './picture.module.css'
+import styles from './marks.module.css'
 
 /** So far below its row’s beginning a tag begins. */
 const TAG_TOP_PX = 8

@@ -20,6 +20,7 @@ import { TrialHandles } from './TrialHandles'
 import { TrialMarks } from './TrialMarks'
 import { useMarks } from './useMarks'
 import styles from './picture.module.css'
+import marksStyles from './marks.module.css'
 
 const ORDER = Object.keys(INTENDED) as Intended[]
 const STRETCHES: Stretch[] = ['held', 'apart']
@@ -75,14 +76,14 @@ export function TrialLanes(props: Props) {
           <p className={styles.stretchName}>
             <strong>{stretch === 'held' ? say.heldFor : say.apartFor}</strong>
           </p>
-          <div className={styles.ticks} aria-hidden="true">
+          <div className={marksStyles.ticks} aria-hidden="true">
             {scales[stretch].ticks(4).map((ms) => (
               <span key={ms} style={{ insetInlineStart: `${String(scales[stretch].percent(ms))}%` }}>
                 {ms}
               </span>
             ))}
           </div>
-          <div className={styles.strip}>
+          <div className={marksStyles.strip}>
             <StretchRegions
               scale={scales[stretch]}
               regions={regions.filter((one) => one.stretch === stretch)}

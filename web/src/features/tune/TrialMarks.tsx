@@ -2,7 +2,7 @@ import type { FitResult, Intended, Stretch } from '../../shared/api'
 import type { StretchScale } from '../lanes'
 import { ROW_PX } from './rows'
 import { INTENDED, say, VERDICTS } from './sentences'
-import styles from './picture.module.css'
+import styles from './marks.module.css'
 
 interface MarksProps {
   sort: Intended

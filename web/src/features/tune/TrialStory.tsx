@@ -4,6 +4,7 @@ import { useFitTrial } from './queries'
 import { say, VERDICTS } from './sentences'
 import picture from './picture.module.css'
 import styles from './tune.module.css'
+import askingStyles from './asking.module.css'
 
 const WIDTH = 260
 
@@ -30,7 +31,7 @@ export function TrialStory({ fit, number, onClose }: { fit: string; number: numb
           </p>
           <Trace trace={told.trace} />
           {told.told.map((one) => (
-            <div key={one.name} className={styles.told} data-right={one.verdict === 'right'}>
+            <div key={one.name} className={askingStyles.told} data-right={one.verdict === 'right'}>
               <h4>{say.under(one.name, VERDICTS[one.verdict] ?? one.verdict)}</h4>
               <p>{one.sentences.join(' ')}</p>
             </div>

@@ -14,6 +14,7 @@ import { SittingNote } from './SittingNote'
 import { useFit, useSitting, useStepping, useTuning, type Wanted } from './queries'
 import { say } from './sentences'
 import styles from './tune.module.css'
+import askingStyles from './asking.module.css'
 
 interface Props {
   desk: Desk
@@ -139,7 +140,7 @@ function OfButton({ title, desk, tuning, button, buttons, tuned, onTuned }: OfBu
       </div>
       {!open && own.length === 0 && <AskCard {...asking} />}
       {open?.way === 'by_hand' && <HandWay sitting={open} />}
-      {open?.worn && <p className={styles.told}>{open.worn.words}</p>}
+      {open?.worn && <p className={askingStyles.told}>{open.worn.words}</p>}
       {!open && finger && <Over sitting={finger.id} />}
       {!open && only?.way === 'by_hand' && <Over sitting={only.id} />}
       {own.length > 0 && error && <p role="alert">{error.message}</p>}
@@ -188,7 +189,7 @@ function Over({ sitting }: { sitting: string }) {
   return (
     <>
       {data.worn && (
-        <p className={styles.told}>
+        <p className={askingStyles.told}>
           {whenOf(data.began_at)}: {data.worn.words}
         </p>
       )}

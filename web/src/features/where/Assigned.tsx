@@ -1,7 +1,7 @@
 import type { Place } from '../../shared/api'
 import { GestureMark } from '../../shared/ui'
 import { say } from './sentences'
-import styles from './where.module.css'
+import styles from './modes.module.css'
 
 /** So many are in sight; the rest is unfolded. */
 const MOST = 6

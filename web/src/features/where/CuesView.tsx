@@ -7,6 +7,7 @@ import { useAnnounce } from '../../shared/ui'
 import { QuietHours } from './QuietHours'
 import { say } from './sentences'
 import styles from './where.module.css'
+import modesStyles from './modes.module.css'
 
 /** What the client hears, sees or feels, and when; each can be tried at once. */
 export function CuesView({ where }: { where: Where }) {
@@ -57,7 +58,7 @@ export function CuesView({ where }: { where: Where }) {
                       )
                     }
                   >
-                    <span className={styles.way} aria-hidden="true">
+                    <span className={modesStyles.way} aria-hidden="true">
                       {way.name}
                     </span>
                   </Checkbox>

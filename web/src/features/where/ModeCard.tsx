@@ -7,6 +7,7 @@ import { Assigned } from './Assigned'
 import { Counts } from './Counts'
 import { say } from './sentences'
 import styles from './where.module.css'
+import modesStyles from './modes.module.css'
 
 /** One mode: how one gets in and out of it, and what is counted while it is held. */
 export function ModeCard(props: {
@@ -78,11 +79,11 @@ const howOf = (mode: Mode): string =>
 
 /** The ways between how it usually is and a mode, or another mode: into it above, out of it below. */
 export function Ways({ mode }: { mode: Mode }) {
-  if (mode.ways_in.length === 0) return <p className={styles.quiet}>{say.nothingTakesIt}</p>
+  if (mode.ways_in.length === 0) return <p className={modesStyles.quiet}>{say.nothingTakesIt}</p>
   const held = mode.ways_in.some((way) => way.how === 'held')
   const next = mode.ways_in.some((way) => way.how === 'latch')
   return (
-    <div className={styles.ways}>
+    <div className={modesStyles.ways}>
       <Arrow label={say.waysIn} ways={mode.ways_in} end={(way) => way.from} />
       <Arrow
         label={say.waysOut}
@@ -112,7 +113,7 @@ function Arrow({ label, ways, end, also = [], back = false }: ArrowProps) {
   const others = (press: string) =>
     [...new Set(ways.filter((way) => pressOf(way) === press).map(end))].filter((one) => one !== null)
   return (
-    <ul className={styles.arrow} aria-label={label} data-back={back}>
+    <ul className={modesStyles.arrow} aria-label={label} data-back={back}>
       {[...new Map(ways.map((way) => [pressOf(way), way])).values()].map((way) => (
         <li key={pressOf(way)}>
           {way.button_name} <GestureMark gesture={way.gesture} />

@@ -8,6 +8,7 @@ import { Nothing } from '../../shared/ui'
 import { ModeCard, Ways } from './ModeCard'
 import { say } from './sentences'
 import styles from './where.module.css'
+import modesStyles from './modes.module.css'
 
 interface Props {
   where: Where
@@ -31,8 +32,8 @@ export function ModesView({ where, onSheet, onSpot }: Props) {
       </div>
       {where.modes.length === 0 && <Nothing>{say.noModeYet}</Nothing>}
       {where.modes.length > 0 && (
-        <div className={styles.map}>
-          <p className={styles.state} style={{ gridRowEnd: `span ${String(where.modes.length)}` }}>
+        <div className={modesStyles.map}>
+          <p className={modesStyles.state} style={{ gridRowEnd: `span ${String(where.modes.length)}` }}>
             {say.asUsual}
           </p>
           {where.modes.map((mode) => (
@@ -59,7 +60,7 @@ export function ModesView({ where, onSheet, onSpot }: Props) {
         </div>
       )}
       {where.carried.length > 0 && (
-        <p className={styles.quiet}>
+        <p className={modesStyles.quiet}>
           {where.carried.map((one) => one.most === null ? say.carries(one.name, one.modes.length) : say.carriesOf(one.name, one.modes.length, one.most)).join(' · ')}
         </p>
       )}

@@ -7,6 +7,7 @@ import { Nothing } from '../../shared/ui'
 import { say } from './sentences'
 import { ShortlistLines } from './ShortlistLines'
 import styles from './where.module.css'
+import modesStyles from './modes.module.css'
 
 /** The shortlists of a client, their lines in an order that can be changed. */
 export function ShortlistsView({ where, onSheet }: { where: Where; onSheet: (sheet: SheetAddress) => void }) {
@@ -86,7 +87,7 @@ function ShortlistCard({ list, host, onSheet }: CardProps) {
         frozen={!mayChange || busy}
         onMove={(from, to) => void move(from, to)}
       />
-      <p className={styles.quiet}>
+      <p className={modesStyles.quiet}>
         {list.opened_by.length > 0 ? say.openedByAll(list.opened_by.join(' · ')) : say.openedByNothing}
       </p>
     </li>

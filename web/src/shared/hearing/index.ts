@@ -1,3 +1,4 @@
+export { BROWSER, listenerName } from './listeners'
 export { plugIn } from './plugIn'
 export type { Ear, Heard } from './ear'
 export { isPrimary, KEPT_KEYS, onPatch, sourceName, worksControls, worksTheDesk } from './sources'

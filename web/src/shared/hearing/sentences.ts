@@ -20,5 +20,6 @@ export const say = sentences('shared.hearing', {
   wheel: fill('wheel {way}', 'way'),
   gamepad: fill('gamepad {number}, button {button}', 'number', 'button'),
   keptAndSentAgain: 'Kippen’s server does not answer. Presses are kept and sent again.',
+  anotherBrowser: 'another browser',
   notTaken: 'A press could not be taken.',
 })

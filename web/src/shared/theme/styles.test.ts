@@ -6,9 +6,13 @@ const SRC = join(import.meta.dirname, '../..')
 
 /** What is drawn to scale has measures of its own. */
 const DRAWINGS = [
+  'features/lanes/axis.module.css',
+  'features/lanes/boundary.module.css',
+  'features/lanes/chip.module.css',
   'features/lanes/lanes.module.css',
   'features/lanes/regions.module.css',
   'features/tune/compared.module.css',
+  'features/tune/marks.module.css',
   'features/tune/picture.module.css',
   'shared/prompt/prompt.module.css',
   'shared/screen/screen.module.css',
@@ -42,4 +46,17 @@ it('knows every token that it uses', () => {
     (sheet) => readFileSync(join(SRC, sheet), 'utf8').match(/--(space|size|round|edge)-[a-z0-9]+/g) ?? [],
   )
   expect([...new Set(used)].filter((one) => !tokens.has(one))).toEqual([])
+})
+
+/** Of a page or a part of it. The bench’s line of what is under way has one of its own. */
+const WIDTHS = ['560px', '700px', '960px']
+
+it('becomes another page at three widths', () => {
+  const other = (line: string) =>
+    CONDITION.test(line) && !line.includes(' now ') && (line.match(/\d+px/g) ?? []).some((one) => !WIDTHS.includes(one))
+  expect(found(other)).toEqual([])
+})
+
+it('has no sheet of more than 250 lines', () => {
+  expect(sheets.filter((sheet) => linesOf(sheet).length > 250)).toEqual([])
 })

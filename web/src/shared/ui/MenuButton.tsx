@@ -1,6 +1,6 @@
 import { Button } from 'antd'
 import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react'
-import styles from './ui.module.css'
+import styles from './menu.module.css'
 
 export interface MenuItem {
   key: string

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import styles from './ui.module.css'
+import styles from './menu.module.css'
 
 interface Props {
   /** How bad it is: by its sign and its edge. */

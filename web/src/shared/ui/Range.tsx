@@ -1,5 +1,5 @@
 import { useState, type InputHTMLAttributes } from 'react'
-import styles from './ui.module.css'
+import styles from './menu.module.css'
 
 interface Props extends Pick<InputHTMLAttributes<HTMLInputElement>, 'aria-label' | 'aria-labelledby' | 'id'> {
   min: number

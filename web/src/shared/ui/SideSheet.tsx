@@ -1,7 +1,7 @@
 import { Button } from 'antd'
 import { useCallback, useEffect, useId, useRef, type ReactNode } from 'react'
 import { useTakesFocus } from '../focus'
-import styles from './ui.module.css'
+import styles from './sheet.module.css'
 import { say } from './sentences'
 import { useUnsaved } from './unsaved'
 

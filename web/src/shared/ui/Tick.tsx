@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import styles from './ui.module.css'
+import styles from './menu.module.css'
 
 /** Something that is so, or not. */
 export function Tick(props: { checked: boolean; onTick: (checked: boolean) => void; children: ReactNode }) {
