@@ -2,7 +2,7 @@ import { parse } from '@formatjs/icu-messageformat-parser'
 import type { Plugin } from 'vite'
 
 /** A sentence with more than names in braces: plural, select, number. */
-const RICH = /counted\(\s*'((?:[^'\\]|\\.)*)'/g
+const RICH = /counted\(\s*(?:'((?:[^'\\]|\\.)*)'|"((?:[^"\\]|\\.)*)")/g
 
 const PARSER = '@formatjs/icu-messageformat-parser'
 
@@ -20,7 +20,10 @@ export function sentencesRead(): Plugin {
     },
     transform(code, id) {
       if (!id.endsWith('sentences.ts')) return null
-      return code.replace(RICH, (_, message: string) => `counted(${JSON.stringify(read(message))}`)
+      return code.replace(
+        RICH,
+        (_, single?: string, double?: string) => `counted(${JSON.stringify(read(single ?? double ?? ''))}`,
+      )
     },
   }
 }

@@ -51,7 +51,6 @@ module Kippen
       end
       @client = add_client(DEMO)
       resize(1280, 800)
-      tell_without_marks
       browser.execute_cdp("Emulation.setEmulatedMedia", features: [{ name: "prefers-reduced-motion", value: "reduce" }])
     end
 
@@ -59,15 +58,6 @@ module Kippen
       FileUtils.rm_f(ENV.fetch("KIPPEN_NO_ROOM"))
       Capybara.reset_sessions!
       DATABASE[:services].delete
-    end
-
-    # Another window, in which what is said is told without marks too.
-    def open_new_window(...)
-      page.open_new_window(...).tap { |window| page.within_window(window) { tell_without_marks } }
-    end
-
-    def tell_without_marks
-      browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: Saying::UNMARK) if Saying::MARKED
     end
 
     def add_client(fitting) = Server::Store::Save.new(DATABASE).first(@service, fitting, author: "Saltmarsh Row", note: "Demo")

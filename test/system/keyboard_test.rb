@@ -97,8 +97,8 @@ module Kippen
         press(:f6)
         page.evaluate_script("document.activeElement.getAttribute('aria-label')")
       end
-      assert_equal [sentence("desk.trail"), sentence("desk.hostsDevices"), sentence("devices.assign"), sentence("bench.bench"), sentence("desk.trail")],
-                   names
+      panes = %w[desk.trail desk.hostsDevices devices.assign bench.bench desk.trail].map { |key| sentence(key) }
+      assert_equal panes, names
     end
 
     def test_the_table_does_the_same

@@ -67,6 +67,15 @@ module Kippen
         .observe(document, { subtree: true, childList: true, characterData: true, attributes: true })
     JS
 
+    # For a driver: before its first page.
+    module Unmarked
+      def visit(...)
+        @unmarked ||= browser.execute_cdp("Page.addScriptToEvaluateOnNewDocument", source: UNMARK)
+        super
+      end
+    end
+    Capybara::Selenium::Driver.prepend(Unmarked) if MARKED
+
     def self.sentence(key, **parts) = Message.fill(PAGES.fetch(key), parts)
 
     def sentence(key, **parts) = Saying.sentence(key, **parts)

@@ -94,8 +94,8 @@ module Kippen
       assert_accessible
       apply
       assert_operator page.evaluate_script("window.clicks"), :<=, 12
-      assert_operator Float(find("h3", text: sentence("tune.comeOut")).find("strong").style("font-size")["font-size"][/[\d.]+/]), :>=,
-                      40
+      size = find("h3", text: sentence("tune.comeOut")).find("strong").style("font-size")["font-size"]
+      assert_operator Float(size[/[\d.]+/]), :>=, 40
       assert_equal %w[click double_click drag rest], DATABASE[:trials].distinct.select_map(:intended).sort
     end
 

@@ -18,7 +18,7 @@ module Kippen
       %w[/api/session /api/clients /api/audit].each { |path| assert_equal 403, outside.get(path)["status"], path }
       host = inside.get("/api/clients/#{client["id"]}")["hosts"].first["id"]
       code = JSON.parse(inside.post("/api/clients/#{client["id"]}/joins", "host" => host).body)["code"]
-      assert_equal "201", outside.post("/api/joined", "code" => code, "name" => sentence("devices.phone")).code
+      assert_equal "201", outside.post("/api/joined", "code" => code, "name" => "Phone").code
     end
 
     def lead = @lead ||= visitor.sign_in("lead")

@@ -3,7 +3,11 @@ import { readdirSync, writeFileSync } from 'node:fs'
 import { createServer } from 'vite'
 
 globalThis.document = { documentElement: { lang: '', dir: '', dataset: {} } }
-const server = await createServer({ configFile: false, logLevel: 'error', server: { middlewareMode: true, ws: false } })
+const server = await createServer({
+  configFile: false,
+  logLevel: 'error',
+  server: { middlewareMode: true, ws: false },
+})
 const { isFilled, written } = await server.ssrLoadModule('/src/shared/text/sentences.ts')
 const files = readdirSync('src', { recursive: true }).filter((name) => /(^|[/.])sentences\.ts$/.test(name))
 for (const file of files.sort()) await server.ssrLoadModule(`/src/${file}`)

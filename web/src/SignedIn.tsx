@@ -36,7 +36,13 @@ function InColours({ children }: { children: ReactNode }) {
   const theme = useMemo(() => themeFor(light), [light])
   const words = useLibraryWords()
   return (
-    <ConfigProvider theme={theme} locale={words} direction={DIRECTION} button={{ autoInsertSpace: false }} renderEmpty={() => say.nothingFits}>
+    <ConfigProvider
+      theme={theme}
+      locale={words}
+      direction={DIRECTION}
+      button={{ autoInsertSpace: false }}
+      renderEmpty={() => say.nothingFits}
+    >
       {children}
     </ConfigProvider>
   )

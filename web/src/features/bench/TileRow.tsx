@@ -89,7 +89,8 @@ export function TileRow({
           {elsewhere === undefined ? tile.button_name : say.onListener(tile.button_name, elsewhere)}
         </small>
         <strong>
-          {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />} {wordsWithMore(tile, beyond)}
+          {main?.gesture && <GestureMark gesture={main.gesture as LaneGesture} />}{' '}
+          {wordsWithMore(tile, beyond)}
         </strong>
         {was && <em>{say.decidedAnewWas(was)}</em>}
       </span>

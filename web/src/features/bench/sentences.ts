@@ -23,7 +23,10 @@ export const say = sentences('bench', {
   notListening: 'Not listening.',
   bindingCouldNotSaved: 'The binding could not be saved.',
   standsFor: fill('{source} stands for {name}.', 'source', 'name'),
-  thisBrowserHearsItself: counted('This browser hears it itself: {count, plural, one {# button is} other {# buttons are}} known.', 'count'),
+  thisBrowserHearsItself: counted(
+    'This browser hears it itself: {count, plural, one {# button is} other {# buttons are}} known.',
+    'count',
+  ),
   nothingStandsForAny: fill('Nothing stands for {name} any more.', 'name'),
   pressWhatShallStand: fill('Press what shall stand for {name}', 'name'),
   pressWithName: fill('Press {name}', 'name'),
@@ -51,7 +54,10 @@ export const say = sentences('bench', {
   keptForTune: 'Kept for Tune.',
   times: counted('{count, plural, one {once} other {# times}}', 'count'),
   standHandAlone: 'A stand-in hand',
-  simulatedHandPressesAs: fill('A simulated hand presses, for trying things out before {name} has to press anything.', 'name'),
+  simulatedHandPressesAs: fill(
+    'A simulated hand presses, for trying things out before {name} has to press anything.',
+    'name',
+  ),
   whatItDoes: 'What it does, to scale',
   nothingComes: 'nothing comes',
   down_ms: fill('{ms} ms down', 'ms'),

@@ -33,9 +33,15 @@ const view = (stream: string, received: number, revision: number, ...tiles: Tile
   emptyView(stream, received, { revision, tiles })
 
 const summary = (state: typeof NO_TILES) =>
-  shownTiles(state).map(({ tile: one, was }) => [tileWords(one), was])
+  shownTiles(state, 'l1').map(({ tile: one, was }) => [tileWords(one), was])
 
 describe('tiles', () => {
+  it('says which heard it where it was not this browser, whatever that is called', () => {
+    const state = takeView(NO_TILES, { ...view('s', 1, 1, tile('a')), listener: 'browser' })
+    const heardBy = (own: string) => shownTiles(state, own).map((one) => one.elsewhere)
+    expect([heardBy('l1'), heardBy('l2')]).toEqual([[undefined], ['another browser']])
+  })
+
   it('says what a tile came to', () => {
     expect(tileWords(tile('a', result('tap', 'Wake')))).toBe('tap → Wake')
     expect(tileWords(tile('a', result('tap', null)))).toBe('tap → nothing')

@@ -36,7 +36,12 @@ export function useTiles(client: string, own: string | undefined, onHistory: (vi
       for (const tile of news) {
         told.current.add(tile.key)
         const main = tile.results[0]
-        announce(main?.wait ? say.tileAfter(tile.button_name, tileWords(tile), main.wait) : say.tile(tile.button_name, tileWords(tile)), 'press')
+        announce(
+          main?.wait
+            ? say.tileAfter(tile.button_name, tileWords(tile), main.wait)
+            : say.tile(tile.button_name, tileWords(tile)),
+          'press',
+        )
       }
     },
     [announce],

@@ -76,14 +76,13 @@ function Waiting({ client, confirm }: { client: string; confirm: Confirm }) {
         </h2>
         <p>
           {say.clicksConfirmsFromNow(confirm.lost.map((button) => button.name).join(', '))}{' '}
-          {confirm.heard_as.length > 0
-            ? say.heardAsAndBound(confirm.heard_as.join(', '))
-            : say.boundConfirms}{' '}
+          {confirm.heard_as.length > 0 ? say.heardAsAndBound(confirm.heard_as.join(', ')) : say.boundConfirms}{' '}
           <strong role="status">{heard}</strong>
         </p>
       </div>
       <span className={styles.left}>
-        {say.seconds(left)}<span className="seen-by-readers-only"> {say.left}</span>
+        {say.seconds(left)}
+        <span className="seen-by-readers-only"> {say.left}</span>
       </span>
       <div className={styles.patch} data-hears-primary>
         {say.pressHere}

@@ -28,9 +28,7 @@ export function Moves(props: {
         ))}
       {asked.length > 0 && (
         <div className={styles.moves}>
-          <p>
-            {say.afterwardsOneConfirmsWith(either(asked.flatMap((move) => move.now)))}
-          </p>
+          <p>{say.afterwardsOneConfirmsWith(either(asked.flatMap((move) => move.now)))}</p>
           {onSeconds && (
             <Field label={say.secondsConfirm}>
               <InputNumber

@@ -53,7 +53,13 @@ export function Trail(props: {
     seen.current = number
   }, [number, author, me, announce])
   return (
-    <header className={trailStyles.trail} data-pane data-folded={!unfolded} tabIndex={-1} aria-label={say.trail}>
+    <header
+      className={trailStyles.trail}
+      data-pane
+      data-folded={!unfolded}
+      tabIndex={-1}
+      aria-label={say.trail}
+    >
       <Link className={trailStyles.back} to="/">
         <span aria-hidden="true">‹ </span>
         {say.clientsAlone}

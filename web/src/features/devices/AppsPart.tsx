@@ -42,7 +42,7 @@ export function AppsPart({ apps, onSheet }: { apps: App[]; onSheet: (sheet: Shee
 function about({ hosts, commands, written }: App): string {
   const count = commands.length
   const of = count === 0 ? say.noCommand : say.commands(count)
-  const where = SYSTEMS.filter((one) => hosts.includes(one.value)).map((one) => one.label)
+  const where = SYSTEMS.filter((one) => hosts.includes(one.value)).map((one) => say.among[one.value])
   const what = `${of} · ${where.join(', ')}`
   return written ? what : say.spokenOf(what)
 }

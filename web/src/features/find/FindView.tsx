@@ -70,7 +70,11 @@ export function FindView({ desk, devices, onAssign, onCorrect }: Props) {
         const [heard] = stream.heard
         return (
           heard && (
-            <section key={stream.stream} aria-label={say.heard(listenerName(stream.listener))} className={styles.elsewhere}>
+            <section
+              key={stream.stream}
+              aria-label={say.heard(listenerName(stream.listener))}
+              className={styles.elsewhere}
+            >
               <h3>{say.heard(listenerName(stream.listener))}</h3>
               <FoundCard
                 key={heard.source}

@@ -8,7 +8,10 @@ export const say = sentences('find', {
   pressButton: 'Press the button',
   keysGamepadsFurtherMouse:
     'Keys, gamepads and further mouse buttons are heard anywhere; the left mouse button, wheel, pen and finger here on this patch. Tab, Shift and Escape stay as they are; Escape twice stops.',
-  kippenListensEverythingThis: fill('Kippen listens to everything this browser can hear, and shows which of {name}’s buttons it is.', 'name'),
+  kippenListensEverythingThis: fill(
+    'Kippen listens to everything this browser can hear, and shows which of {name}’s buttons it is.',
+    'name',
+  ),
   stopEscEsc: 'Stop (Esc, Esc)',
   listenEverything: 'Listen to everything',
   heard: fill('Heard on {listener}', 'listener'),

@@ -71,11 +71,7 @@ function Glance({ client, saved }: { client: string; saved: Saved }) {
   const words = useDifferences(client, saved.parent ?? undefined, saved.number).data
   const [first, ...more] = words ?? []
   if (!first) return words && saved.note === '' ? <p className={styles.glance}>{say.nothingToSee}</p> : null
-  return (
-    <p className={styles.glance}>
-      {more.length > 0 ? say.andMore(first ?? '', more.length) : first}
-    </p>
-  )
+  return <p className={styles.glance}>{more.length > 0 ? say.andMore(first ?? '', more.length) : first}</p>
 }
 
 function Details({ desk, saved }: { desk: Desk; saved: Saved }) {
@@ -85,7 +81,13 @@ function Details({ desk, saved }: { desk: Desk; saved: Saved }) {
   return (
     <div className={styles.details}>
       {saved.parent !== null && (
-        <Words title={say.changed} client={desk.id} from={saved.parent} to={saved.number} none={say.nothingDiffers} />
+        <Words
+          title={say.changed}
+          client={desk.id}
+          from={saved.parent}
+          to={saved.number}
+          none={say.nothingDiffers}
+        />
       )}
       {saved.number !== now && (
         <>

@@ -2,7 +2,10 @@ import { counted, fill, sentences } from '../../shared/text'
 
 /** What this part of the page says, ready to be put into another language. */
 export const say = sentences('history', {
-  restsOn: counted('Rests on {count, plural, one {# press that is} other {# presses that are}} kept in Tune.', 'count'),
+  restsOn: counted(
+    'Rests on {count, plural, one {# press that is} other {# presses that are}} kept in Tune.',
+    'count',
+  ),
   revision: fill('Revision {number}', 'number'),
   compareTwo: 'Compare two',
   from: 'From',

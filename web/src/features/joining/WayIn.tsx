@@ -44,11 +44,7 @@ export function WayIn({ onOther }: { onOther: () => unknown }) {
     <section className={styles.how} aria-labelledby="way-in">
       <h3 id="way-in">{say.fromOtherMachines}</h3>
       <div role="status">
-        {open && (
-          <p>
-            {say.theyReachKippen(open)}
-          </p>
-        )}
+        {open && <p>{say.theyReachKippen(open)}</p>}
         {!open && state.wanted && <p>{say.beingOpened(state.wanted)}</p>}
         {open && !state.wanted && <p>{say.beingClosed}</p>}
         {!open && !state.wanted && <p>{say.closedOnlyBrowserThis}</p>}

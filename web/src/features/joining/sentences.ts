@@ -3,7 +3,10 @@ import { fill, sentences } from '../../shared/text'
 /** What this part of the page says, ready to be put into another language. */
 export const say = sentences('joining', {
   deviceClientsListens: 'A device of the client’s listens',
-  openedSOwnPhone: fill('Opened on {name}’s own phone, tablet or computer, a page hears that machine’s buttons and shows them there and on this bench. It can send presses and see nothing else.', 'name'),
+  openedSOwnPhone: fill(
+    'Opened on {name}’s own phone, tablet or computer, a page hears that machine’s buttons and shows them there and on this bench. It can send presses and see nothing else.',
+    'name',
+  ),
   listensFor: fill('listens for {hostName}', 'hostName'),
   end: 'End it',
   endWithName: fill('End {name}', 'name'),
@@ -15,10 +18,17 @@ export const say = sentences('joining', {
   type: 'and type',
   code: fill('Code {code}', 'code'),
   scan: 'or scan:',
-  lapsesLeadsOneDevice: fill('It lapses at {expiresAt}, and leads one device to {hostName}.', 'expiresAt', 'hostName'),
+  lapsesLeadsOneDevice: fill(
+    'It lapses at {expiresAt}, and leads one device to {hostName}.',
+    'expiresAt',
+    'hostName',
+  ),
   takeCodeBack: 'Take the code back',
   fromOtherMachines: 'From other machines',
-  theyReachKippen: fill('They reach Kippen at {address}: to join by a code, and for nothing else.', 'address'),
+  theyReachKippen: fill(
+    'They reach Kippen at {address}: to join by a code, and for nothing else.',
+    'address',
+  ),
   beingOpened: fill('Being opened at {wanted} …', 'wanted'),
   beingClosed: 'Being closed …',
   closedOnlyBrowserThis: 'Closed: only a browser on this machine can join.',

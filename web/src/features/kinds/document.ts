@@ -89,7 +89,8 @@ export function wordsOf(allowed: Allowed | undefined): string {
 }
 
 /** Three numbers with words between them, whatever language they are in. */
-const RANGE = /^[^\d,.-]*(-?[\d.]+)\s+[^\d\s,.-][^\d,.-]*\s+(-?[\d.]+)\s+[^\d\s,.-][^\d,.-]*\s+([\d.]+)[^\d,.-]*$/u
+const RANGE =
+  /^[^\d,.-]*(-?[\d.]+)\s+[^\d\s,.-][^\d,.-]*\s+(-?[\d.]+)\s+[^\d\s,.-][^\d,.-]*\s+([\d.]+)[^\d,.-]*$/u
 
 /** The other way round; undefined where nothing is said: then any value goes. */
 export function allowedOf(words: string): Allowed | undefined {

@@ -22,7 +22,10 @@ export const say = sentences('kinds', {
   none: 'None yet. What ships with Kippen needs no entry here.',
   edition: fill('edition {edition}', 'edition'),
   by: fill('by {who}', 'who'),
-  used: counted('{count, plural, =0 {with no client} =1 {with one client} one {with # client} other {with # clients}}', 'count'),
+  used: counted(
+    '{count, plural, =0 {with no client} =1 {with one client} one {with # client} other {with # clients}}',
+    'count',
+  ),
   change: fill('Change {name}', 'name'),
   asFile: 'As a file',
   asFileOf: fill('{name} as a file', 'name'),

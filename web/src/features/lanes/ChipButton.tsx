@@ -70,7 +70,10 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
   const free = useContext(HandContext)?.free.get(spotName(button.ref, gesture))
   const note = free === undefined ? noteOf(chip, lane) : say.putHere(free)
   // What is done untouched is on no gesture.
-  const says = chip.gesture === 'builtin' ? say.chipUntouched(chip.name, note) : say.chip(chip.gesture_name, chip.name, note)
+  const says =
+    chip.gesture === 'builtin'
+      ? say.chipUntouched(chip.name, note)
+      : say.chip(chip.gesture_name, chip.name, note)
   return (
     <button
       type="button"
@@ -98,7 +101,9 @@ export function ChipButton(props: Props & { chip: Chip; lane: Lane }) {
 }
 
 const addWords = ({ gesture_name, costs }: Empty, { full_name }: Button) =>
-  costs.length > 0 ? say.addToAtCost(gesture_name, full_name, costs.join(', ')) : say.addTo(gesture_name, full_name)
+  costs.length > 0
+    ? say.addToAtCost(gesture_name, full_name, costs.join(', '))
+    : say.addTo(gesture_name, full_name)
 
 /** A stretch with nothing in it yet: a button to assign something. */
 export function EmptyButton(props: Props & { empty: Empty; button: Button }) {
@@ -117,9 +122,7 @@ export function EmptyButton(props: Props & { empty: Empty; button: Button }) {
       aria-pressed={chosen === empty.gesture}
       data-free={free !== undefined}
       aria-label={
-        free === undefined
-          ? addWords(empty, button)
-          : say.putOn(empty.gesture_name, button.full_name, free)
+        free === undefined ? addWords(empty, button) : say.putOn(empty.gesture_name, button.full_name, free)
       }
       onClick={onChoose}
     >

@@ -34,7 +34,7 @@ export function freeBySpot(places: FreePlace[], shown: (button: string) => boole
 }
 
 function costWords(costs: string[], loses: string[]): string {
-  const lost = loses.length > 0 ? say.noLonger(loses.join(', ')) : ''
+  const lost = loses.length > 0 ? say.noLonger(loses.join(', ').toLowerCase()) : ''
   return [...costs, lost].filter(Boolean).join('; ') || say.costsNothing
 }
 

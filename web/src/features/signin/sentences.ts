@@ -15,7 +15,11 @@ export const say = sentences('signin', {
   signAgainKippen: 'Sign in again · Kippen',
   kippen: 'Kippen',
   signedOut: 'Signed out',
-  wasSignedOutWhoever: fill('{name} was signed out. Whoever signs in again as {email} goes on where it was left, with what was being written.', 'name', 'email'),
+  wasSignedOutWhoever: fill(
+    '{name} was signed out. Whoever signs in again as {email} goes on where it was left, with what was being written.',
+    'name',
+    'email',
+  ),
   openDemoAsSpecialist: 'Open the demo as a specialist',
   openDemoAsLead: 'Open the demo as a lead',
   openDemoAsViewer: 'Open the demo as a viewer',

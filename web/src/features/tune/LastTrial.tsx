@@ -17,7 +17,9 @@ export function LastTrial({
   return (
     <div className={styles.row}>
       <p className={styles.quiet}>
-        <span data-counted={trial.counted}>{trial.counted ? say.lastOne(trial.words, heard) : say.lastDiscounted(trial.words, heard)}</span>
+        <span data-counted={trial.counted}>
+          {trial.counted ? say.lastOne(trial.words, heard) : say.lastDiscounted(trial.words, heard)}
+        </span>
       </p>
       <Button onClick={() => onStep({ do: trial.counted ? 'discount' : 'count', trial: trial.id })}>
         {trial.counted ? say.didNotCount : say.countsAgain}

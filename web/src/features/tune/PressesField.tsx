@@ -20,8 +20,7 @@ export function whenOf(at: string): string {
     : WHEN.format(date)
 }
 
-export const sittingName = (one: SittingSummary) =>
-  say.sitting(whenOf(one.began_at), one.counted, one.way)
+export const sittingName = (one: SittingSummary) => say.sitting(whenOf(one.began_at), one.counted, one.way)
 
 interface Props {
   own: SittingSummary[]

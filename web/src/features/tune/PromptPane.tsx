@@ -75,7 +75,14 @@ export function PromptPane({ desk, sitting, button, onJoin }: Props) {
   }, [numberNow, announce])
 
   return (
-    <section ref={pane} className={askingStyles.pane} data-pane tabIndex={-1} aria-label={say.prompts} data-free>
+    <section
+      ref={pane}
+      className={askingStyles.pane}
+      data-pane
+      tabIndex={-1}
+      aria-label={say.prompts}
+      data-free
+    >
       <div className={askingStyles.beside}>
         <p className={askingStyles.nth}>
           <strong>{say.nextPress}</strong>{' '}

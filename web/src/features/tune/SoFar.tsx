@@ -35,7 +35,11 @@ export function SoFar({ sitting, onStep }: Props) {
             />
             <TouchBars held={one.held} apart={one.apart} />
             <Button
-              aria-label={say.ofOne(one.counted ? say.didNotCount : say.countsAgain, one.words, one.number + 1)}
+              aria-label={say.ofOne(
+                one.counted ? say.didNotCount : say.countsAgain,
+                one.words,
+                one.number + 1,
+              )}
               onClick={() => onStep({ do: one.counted ? 'discount' : 'count', trial: one.id })}
             >
               {one.counted ? say.didNotCount : say.countsAgain}

@@ -8,7 +8,11 @@ export const say = sentences('tune', {
   askForPresses: 'Ask for presses',
   askAnother: 'Ask anew',
   askOtherwise: 'Ask for this',
-  goOnWith: counted('Go on where it was: {when}, {count, plural, one {# press} other {# presses}}', 'when', 'count'),
+  goOnWith: counted(
+    'Go on where it was: {when}, {count, plural, one {# press} other {# presses}}',
+    'when',
+    'count',
+  ),
   about:
     'Kippen asks for presses, one at a time, as slowly as one likes. From about thirty it finds the times that fit, and says how sure that is.',
   whatIsAsked: 'What is asked',
@@ -21,7 +25,12 @@ export const say = sentences('tune', {
   fileNotRead: 'This file can’t be read: it is no JSON.',
   noButton: 'No button yet that could be pressed: add a device first.',
   noPressesYet: 'No presses of this button yet.',
-  sitting: counted('{way, select, by_hand {{when}, {count}, by hand} kept {{when}, {count}, kept on the bench} file {{when}, {count}, from a file} other {{when}, {count}}}', 'when', 'count', 'way'),
+  sitting: counted(
+    '{way, select, by_hand {{when}, {count}, by hand} kept {{when}, {count}, kept on the bench} file {{when}, {count}, from a file} other {{when}, {count}}}',
+    'when',
+    'count',
+    'way',
+  ),
   ofButton: fill('{button}: {sitting}', 'button', 'sitting'),
   noneOfThis: 'none of this button yet',
   countAsThis: 'Let presses of another button count as this one’s',
@@ -74,7 +83,10 @@ export const say = sentences('tune', {
   moreTimings: 'All timings compared, in full',
   ofThesePresses: 'These presses, and other ways to some',
   todayAt: fill('today {value}', 'value'),
-  fewYet: counted('Found from {count, plural, one {# press} other {# presses}}: too few to say how many come out as meant. From ten on it does.', 'count'),
+  fewYet: counted(
+    'Found from {count, plural, one {# press} other {# presses}}: too few to say how many come out as meant. From ten on it does.',
+    'count',
+  ),
   interval: fill('{low} to {high} % (95 %) of presses it had not seen, from {n}', 'low', 'high', 'n'),
   todayComes: fill('With today’s timing {percent} %', 'percent'),
   todaySeen: fill('Today’s timing gives {percent} % of presses it was fitted to', 'percent'),
@@ -97,7 +109,11 @@ export const say = sentences('tune', {
   levelsTitle: 'Level over time',
   pressLine: fill('pressed from {level}', 'level'),
   releaseLine: fill('let go at {level}', 'level'),
-  carriedUp: counted('Picked up or rested on, it would have been pressed {count, plural, one {once} other {# times}} in {of}.', 'count', 'of'),
+  carriedUp: counted(
+    'Picked up or rested on, it would have been pressed {count, plural, one {once} other {# times}} in {of}.',
+    'count',
+    'of',
+  ),
   mark: fill('{intended}, {held} ms, {how}', 'intended', 'held', 'how'),
   changesSides: fill('{right} put right, {wrong} put wrong', 'right', 'wrong'),
   noChange: 'no press comes out otherwise',
@@ -143,7 +159,11 @@ export const say = sentences('tune', {
   followUp: 'Against another day',
   before: 'Then',
   after: 'Now',
-  rightThen: fill('With today’s timing {before} % of those came out as meant, and {after} % of these.', 'before', 'after'),
+  rightThen: fill(
+    'With today’s timing {before} % of those came out as meant, and {after} % of these.',
+    'before',
+    'after',
+  ),
   tiring: 'Within the later sitting, its first half against its second',
   viewerOnly: 'You may look. Presses are asked for by specialists.',
   whyOf: fill('Why it came out so: {number}', 'number'),
@@ -158,14 +178,14 @@ export const say = sentences('tune', {
 
 /** Settings, where there is little room. */
 export const SHORT: Record<string, string> = sentences('tune.short', {
-    gap_bridge_ms: 'bridge',
-    bounce_guard_ms: 'bounce',
-    brush_guard_ms: 'brush',
-    long_press_ms: 'long',
-    tap_gap_ms: 'gap',
-    press_at: 'press',
-    release_at: 'release',
-  })
+  gap_bridge_ms: 'bridge',
+  bounce_guard_ms: 'bounce',
+  brush_guard_ms: 'brush',
+  long_press_ms: 'long',
+  tap_gap_ms: 'gap',
+  press_at: 'press',
+  release_at: 'release',
+})
 
 export const INTENDED: Record<string, string> = sentences('tune.intended', {
   tap: 'once',

@@ -61,7 +61,13 @@ export function ModesView({ where, onSheet, onSpot }: Props) {
       )}
       {where.carried.length > 0 && (
         <p className={modesStyles.quiet}>
-          {where.carried.map((one) => one.most === null ? say.carries(one.name, one.modes.length) : say.carriesOf(one.name, one.modes.length, one.most)).join(' · ')}
+          {where.carried
+            .map((one) =>
+              one.most === null
+                ? say.carries(one.name, one.modes.length)
+                : say.carriesOf(one.name, one.modes.length, one.most),
+            )
+            .join(' · ')}
         </p>
       )}
     </>

@@ -5,6 +5,7 @@ import { useChange, type Spot } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
 import { Nothing } from '../../shared/ui'
 import { Assigned } from './Assigned'
+import { PlacesDrawn } from './PlacesDrawn'
 import { say } from './sentences'
 import styles from './where.module.css'
 
@@ -34,6 +35,7 @@ export function PlacesView({ where, onSheet, onSpot }: Props) {
         {mayChange && <Button onClick={() => onSheet({ of: 'new-place' })}>{say.addPlace}</Button>}
       </div>
       {where.places.length === 0 && <Nothing>{say.noPlaceYet}</Nothing>}
+      <PlacesDrawn hosts={where.hosts} places={where.places} />
       <ul className={styles.list}>
         {where.places.map((place) => (
           <li key={place.id} className={styles.row} data-off={place.off}>

@@ -4,7 +4,11 @@ import { fill, sentences } from '../text'
 export const say = sentences('shared.fitting', {
   noAnswerCameWas: 'No answer came; it was saved all the same.',
   notAsWas: 'Not as it was',
-  savedRevisionBetweenNothing: fill('{author} saved revision {number} in between; nothing was taken back.', 'author', 'number'),
+  savedRevisionBetweenNothing: fill(
+    '{author} saved revision {number} in between; nothing was taken back.',
+    'author',
+    'number',
+  ),
   nothingWasTakenBack: 'Nothing was taken back.',
   savedAsRevision: fill('Saved as revision {number}.', 'number'),
 })

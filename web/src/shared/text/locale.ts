@@ -6,4 +6,5 @@ export const DIRECTION = document.documentElement.dir === 'rtl' ? 'rtl' : 'ltr'
 export const OF_PEOPLE = LOCALE === 'en' ? undefined : LOCALE
 
 /** Any one of these: "a, b, or c". */
-export const either = (names: readonly string[]): string => new Intl.ListFormat(LOCALE, { type: 'disjunction' }).format(names)
+export const either = (names: readonly string[]): string =>
+  new Intl.ListFormat(LOCALE, { type: 'disjunction' }).format(names)

@@ -18,13 +18,25 @@ describe('what the pages say', () => {
   it('is filled in with what each sentence names, all of it, and nothing else', () => {
     expect(Object.keys(ALL).length).toBeGreaterThan(25)
     const wrong = Object.entries(written).flatMap(([scope, all]) =>
-      Object.entries(all).filter(([, one]) => {
-        if (!isFilled(one)) return false
-        const message = typeof one.message === 'string' ? parse(one.message, { ignoreTag: true }) : one.message
-        return [...new Set(namesIn(message))].sort().join() !== [...one.names].sort().join()
-      }).map(([name]) => `${scope}.${name}`),
+      Object.entries(all)
+        .filter(([, one]) => {
+          if (!isFilled(one)) return false
+          const message =
+            typeof one.message === 'string' ? parse(one.message, { ignoreTag: true }) : one.message
+          return [...new Set(namesIn(message))].sort().join() !== [...one.names].sort().join()
+        })
+        .map(([name]) => `${scope}.${name}`),
     )
     expect(wrong).toEqual([])
+  })
+
+  it('has been read before, where it needs the message library', () => {
+    const unread = Object.entries(written).flatMap(([scope, all]) =>
+      Object.entries(all).flatMap(([name, one]) =>
+        isFilled(one) && one.richly && typeof one.message === 'string' ? [`${scope}.${name}`] : [],
+      ),
+    )
+    expect(unread).toEqual([])
   })
 
   it('has each scope once', () => {
@@ -68,7 +80,10 @@ describe('in other words', () => {
       'test.turned': '{b} – {a}',
     }
     const answer = { ok: true, json: () => Promise.resolve(words) }
-    vi.stubGlobal('fetch', vi.fn(() => Promise.resolve(answer)))
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.resolve(answer)),
+    )
     const { speak, ...text } = await import('.')
     await speak()
     const say = text.sentences('test', {
@@ -78,7 +93,12 @@ describe('in other words', () => {
       turned: text.fill('{a}, {b}', 'a', 'b'),
       left: text.fill('{a} left', 'a'),
     })
-    expect([1, 2, 5, 22].map((count) => say.clients(count))).toEqual(['1 klient', '2 klienci', '5 klientów', '22 klienci'])
+    expect([1, 2, 5, 22].map((count) => say.clients(count))).toEqual([
+      '1 klient',
+      '2 klienci',
+      '5 klientów',
+      '22 klienci',
+    ])
     expect([say.plain, say.kinds.do, say.kinds.help, say.turned('x', 'y'), say.left(3)]).toEqual([
       'Sprawdź',
       'zrób',
@@ -91,7 +111,10 @@ describe('in other words', () => {
   it('refuses to begin where they cannot be fetched', async () => {
     vi.resetModules()
     document.documentElement.dataset.words = '/words.json'
-    vi.stubGlobal('fetch', vi.fn(() => Promise.resolve({ ok: false, status: 503 })))
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.resolve({ ok: false, status: 503 })),
+    )
     const { speak } = await import('./catalogue')
     await expect(speak()).rejects.toThrow('503')
   })

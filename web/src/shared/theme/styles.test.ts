@@ -53,7 +53,9 @@ const WIDTHS = ['560px', '700px', '960px']
 
 it('becomes another page at three widths', () => {
   const other = (line: string) =>
-    CONDITION.test(line) && !line.includes(' now ') && (line.match(/\d+px/g) ?? []).some((one) => !WIDTHS.includes(one))
+    CONDITION.test(line) &&
+    !line.includes(' now ') &&
+    (line.match(/\d+px/g) ?? []).some((one) => !WIDTHS.includes(one))
   expect(found(other)).toEqual([])
 })
 

@@ -7,7 +7,10 @@ export const say = sentences('shared.ui', {
   yoursWouldDo: 'Yours would do',
   nothingThatDiffersNow: 'nothing that differs now',
   somethingThisPageWent: 'Something on this page went wrong',
-  whatWasSaidSaved: fill('What was said to be saved is saved. Load the page anew; if it breaks again, go back to the clients and tell whoever looks after Kippen: {message}', 'message'),
+  whatWasSaidSaved: fill(
+    'What was said to be saved is saved. Load the page anew; if it breaks again, go back to the clients and tell whoever looks after Kippen: {message}',
+    'message',
+  ),
   loadPageAnew: 'Load the page anew',
   clients: 'To the clients',
   more: 'More',
