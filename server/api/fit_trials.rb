@@ -24,12 +24,7 @@ module Kippen
       # sittings' ids, which are this client's. as_own – presses of other buttons count as this one's. Raises Invalid,
       # Store::Missing.
       def file(ids, as_own: true, beside: false)
-        chosen = mine.select { |row| ids.include?(row[:id]) }
-        raise Store::Missing, Words.say(:no_sitting_of_client) if chosen.empty?
-        unless as_own || chosen.all? { |row| row[:button] == @button.ref }
-          raise Invalid.at("/sittings", Words.say(:presses_of_another))
-        end
-
+        chosen = chosen(ids, as_own)
         offered = offered(chosen)
         trials = Store::Trials.items(@app.trials.of(chosen.map { |row| row[:id] }), @button.kind, offered)
         besides = { "timing_from" => Times.iso(timing_from), "beside" => (beside(chosen, offered) if beside) }.compact
@@ -38,6 +33,15 @@ module Kippen
       end
 
       private
+
+      # The rows of these sittings. as_own – may they be of other buttons? Raises Missing or Invalid.
+      def chosen(ids, as_own)
+        chosen = mine.select { |row| ids.include?(row[:id]) }
+        raise Store::Missing, Words.say(:no_sitting_of_client) if chosen.empty?
+        return chosen if as_own || chosen.all? { |row| row[:button] == @button.ref }
+
+        raise Invalid.at("/sittings", Words.say(:presses_of_another))
+      end
 
       # Of the client's own hand.
       def mine = @mine ||= @app.sittings.all(@client).select { |row| row[:whose] == "client" }
