@@ -97,5 +97,29 @@ module Kippen
       output = IO.popen([{ "RUBYOPT" => nil, "BUNDLE_GEMFILE" => nil }, "ruby", "--disable-gems", path, "--help"], &:read)
       assert_match(/replay --cases/, output)
     end
+
+    def test_check_prints_what_is_found_with_what_would_mend_it
+      television = { "kippen" => "fitting/1", "hosts" => [{ "id" => "tv", "system" => "television" }],
+                     "devices" => [{ "id" => "remote", "host" => "tv", "kind" => "remote", "buttons" => [{ "id" => "ok" }] }] }
+      status, output, errors = file(JSON.generate(television)) { |path| command("check", "--fitting", path, known: true) }
+      assert_equal [0, ""], [status, errors]
+      printed = JSON.parse(output)
+      assert_equal([%w[serious no_help], %w[look not_ready]], printed["findings"].map { |one| one.values_at("bad", "id") })
+      assert_equal({ "kind" => "assign", "button" => "remote/ok", "gesture" => "long_press", "action" => { "kind" => "help" },
+                     "place" => "everywhere", "mode" => "base" }, printed["findings"][0]["fixes"][0]["change"])
+      assert_includes printed["looked_for"], "no_way_back"
+    end
+
+    def test_check_refuses
+      assert_equal [2, "", "check takes --fitting, and --contacts\n#{CommandLine::USAGE}"], command("check")
+      assert_equal [2, "", "nothing is known here to check by\n"],
+                   file(JSON.generate(document)) { |path| command("check", "--fitting", path) }
+      wrong = JSON.generate("remote" => [{ "button" => 1, "held_us" => "long" }])
+      file(JSON.generate(document)) do |path|
+        assert_equal [2, "", "/remote/0/button: must be text\n/remote/0/at: must be text\n" \
+                             "/remote/0/held_us: is \"long\", must be a number\n"],
+                     command("check", "--fitting", path, "--contacts", "-", input: wrong)
+      end
+    end
   end
 end

@@ -44,13 +44,16 @@ module Kippen
       [(time * 1000).to_i, events.read(*rest)]
     end
 
-    # Runs the command line; returns [status, standard output, standard error].
-    def command(*arguments, input: "")
+    # Runs the command line; returns [status, standard output, standard error]. known – with the data that ship
+    def command(*arguments, input: "", known: false)
       output = StringIO.new
       errors = StringIO.new
       status = CommandLine.new(input: StringIO.new(input), output:, errors:,
-                               open: ->(file, &read) { File.open(file, "rb", &read) }).run(arguments)
+                               open: ->(file, &read) { File.open(file, "rb", &read) },
+                               **(known ? { knowledge: } : {})).run(arguments)
       [status, output.string, errors.string]
     end
+
+    def knowledge = -> { Knowledge.read(DataFolder.texts(File.expand_path("../data", __dir__))) }
   end
 end

@@ -55,7 +55,9 @@ module Kippen
       refute_nil DATABASE[:sittings].get(:ended_at)
     end
 
-    def prompt_of_desk = DATABASE[:sittings].get(:prompt).to_hash["intended"].then { |intended| Words.say(:"prompt_#{intended}") }
+    def prompt_of_desk
+      DATABASE[:sittings].get(:prompt).to_hash["intended"].then { |intended| Words.written.fetch(:"prompt_#{intended}") }
+    end
 
     def bind_there(buttons)
       listener = DATABASE[:listeners].where(name: "His phone").get(:id)

@@ -11,6 +11,7 @@ module Kippen
       bin/kippen replay --cases FILE.json                the same for every case of a file of worked cases
       bin/kippen explain --fitting F.json --trace T.csv  the account of every press: what was heard, filtered, looked at, and why
       bin/kippen tune --trials F.json [--beside G.json]… [--price P] [--fix tap_gap_ms=300]…   the timing that fits trials of one button
+      bin/kippen check --fitting F.json [--contacts C.json]   what is wrong with a fitting before it hurts, and what would mend it
       "-" in place of a file reads standard input. A bad file: exit 2, one line a fault on standard error.
     TEXT
 
@@ -18,8 +19,10 @@ module Kippen
     class Misuse < Error; end
 
     # open – takes a file's name, yields what can be read of it
-    def initialize(input:, output:, errors:, open:)
+    # knowledge – gives the Knowledge that check goes by
+    def initialize(input:, output:, errors:, open:, knowledge: -> { raise Misuse, "nothing is known here to check by" })
       @open = open
+      @knowledge = knowledge
       @input = input
       @output = output
       @errors = errors
@@ -32,8 +35,9 @@ module Kippen
       when "replay" then replay(options(rest))
       when "explain" then explain(options(rest))
       when "tune" then tune(rest)
+      when "check" then check(options(rest, %i[fitting contacts]))
       when "--help", "help", nil then @output.puts USAGE
-      else raise Misuse, "unknown command #{command}, must be replay, explain or tune\n#{USAGE}"
+      else raise Misuse, "unknown command #{command}, must be replay, explain, tune or check\n#{USAGE}"
       end
       0
     rescue Invalid => e
@@ -46,10 +50,10 @@ module Kippen
 
     private
 
-    def options(arguments)
+    def options(arguments, names = %i[fitting trace cases])
       given = {}
       parser = OptionParser.new
-      %i[fitting trace cases].each { |name| parser.on("--#{name} FILE") { |file| given[name] = file } }
+      names.each { |name| parser.on("--#{name} FILE") { |file| given[name] = file } }
       left = parser.parse(arguments)
       raise Misuse, "unknown argument #{left.first}\n#{USAGE}" unless left.empty?
 
@@ -90,6 +94,18 @@ module Kippen
         Press::Replay.stream(fitting, io, recorder: stories, most_rows: Limits::EXPLAINED_ROWS) { nil }
       end
       stories.stories.each { |story| @output.puts JSON.generate(Press::Account.of(fitting, story)) }
+    end
+
+    def check(given)
+      raise Misuse, "check takes --fitting, and --contacts\n#{USAGE}" unless given[:fitting]
+
+      fitting = Formats::FittingJson.read(text(given[:fitting], Limits::FITTING_BYTES))
+      contacts = given[:contacts] ? Formats::ContactsJson.read(text(given[:contacts], Limits::FITTING_BYTES)) : {}
+      knowledge = @knowledge.call
+      fixes = Check::Fixes.new(fitting, knowledge, contacts:)
+      result = Check.of(fitting, knowledge, contacts:)
+      found = result.findings.map { |finding| finding.with_fixes(fixes.of(finding)).checked }
+      @output.puts JSON.generate(result.plain.merge("findings" => found))
     end
 
     def tune(arguments)

@@ -6,15 +6,26 @@ module Kippen
   #   bad   – "bars": nothing can be put there; "serious"; "look": to be looked at; "gain": it becomes better
   #   what  – a sentence
   #   where – only what it is about: { "host", "device", "button", "gesture", "place", "mode", "shortlist" => id }
+  #   figures – what it is told with, by name; rests_on – JSON pointers to what it was found in, by id
   #   fixes – [Fix] that would mend it, the best first
-  Finding = Struct.new(:id, :bad, :what, :where, :fixes, keyword_init: true) do
-    def initialize(id:, bad:, what:, where: {}, fixes: [])
-      super(id:, bad:, what:, where: where.compact.freeze, fixes: fixes.freeze)
+  Finding = Struct.new(:id, :bad, :what, :where, :figures, :rests_on, :fixes, keyword_init: true) do
+    def initialize(id:, bad:, what:, where: {}, figures: {}, rests_on: [], fixes: [])
+      super(id:, bad:, what:, where: where.compact.freeze, figures: figures.freeze, rests_on: rests_on.freeze,
+            fixes: fixes.freeze)
       freeze
     end
 
     def bars? = bad == "bars"
     def gesture = where["gesture"]
+
+    # The same, with what would mend it.
+    def with_fixes(fixes) = self.class.new(**to_h, fixes:)
+
+    # Is it about the same?
+    def same?(other) = id == other.id && where == other.where
+
+    # With its figures and what it rests on, as JSON values.
+    def checked = plain.merge("figures" => figures, "rests_on" => rests_on)
 
     # As JSON values.
     def plain = { "id" => id, "bad" => bad, "what" => what, "where" => where, "fixes" => fixes.map(&:plain) }

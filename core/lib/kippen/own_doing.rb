@@ -8,8 +8,9 @@ module Kippen
     CLICKS = %w[builtin click].freeze
 
     # kept – does it still come about; words – what it is; lost – why not, and how it can be had otherwise, or nil;
-    # hardly – the same where it can only hardly come about; brief – what it is, with how far it comes about
-    Doing = Struct.new(:gesture, :words, :kept, :lost, :hardly, :brief, keyword_init: true) do
+    # hardly – the same where it can only hardly come about; by_timing – is it the timing, not what is assigned;
+    # brief – what it is, with how far it comes about
+    Doing = Struct.new(:gesture, :words, :kept, :lost, :hardly, :by_timing, :brief, keyword_init: true) do
       # Is less of it left than of another?
       def worse_than?(other) = rank > other.rank
 
@@ -48,7 +49,7 @@ module Kippen
 
       lost, hardly = gesture == "hold" ? held(words, remedy) : clicked(words, remedy)
       brief = hardly ? Words.say(:"own_#{gesture}_hardly", words: words.downcase) : words.downcase
-      Doing.new(gesture:, words:, kept: lost.nil?, lost:, hardly:, brief:).freeze
+      Doing.new(gesture:, words:, kept: lost.nil?, lost:, hardly:, by_timing: !(lost || hardly).nil?, brief:).freeze
     end
 
     # Passed through, all of it comes about. Counted by Kippen, two taps are two clicks, one after the

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "words/changes"
+require_relative "words/check"
 require_relative "words/faults"
 require_relative "words/in_other_words"
 require_relative "words/plurals"
@@ -12,7 +13,7 @@ module Kippen
   # Every sentence the core says, in one place, ready to be put into another language.
   # Parts in %{…} are filled in by name.
   module Words
-    ENGLISH = [PRESSES, CHANGES, FAULTS, WHERE, TUNING]
+    ENGLISH = [PRESSES, CHANGES, CHECK, FAULTS, WHERE, TUNING]
       .inject { |all, more| all.merge(more) { |key| raise "two sentences are called #{key}" } }.freeze
 
     # What is said in this process: set once, when it begins.

@@ -26,6 +26,8 @@ module Kippen
       def versions = data.fetch("versions", [])
       # Is it no device, but what happens to the host itself?
       def itself? = data.fetch("itself", false)
+      # Does it move the pointer?
+      def points? = data.fetch("points", false)
       # Steps of getting ready, see Ready.
       def steps = data.fetch("ready")
 

@@ -6,7 +6,7 @@ module Kippen
     class KindButton
       include Fitting::Members
 
-      MEMBERS = %w[id name kind at print role mirror builtin builtin_action held_back heard signals counts is why claims
+      MEMBERS = %w[id name kind at print role mirror builtin builtin_action clicks held_back heard signals counts is why claims
                    gestures].freeze
       HEARD = %w[browser recording stand_in variants after].freeze
       # What it does by itself as an action: only what a stand-in can do without asking.
@@ -41,6 +41,7 @@ module Kippen
         unless [true, false].include?(button["held_back"])
           fault("#{at}/held_back", :must_be_true_or_false, value: Faults.show(button["held_back"]))
         end
+        clicks(button, at)
         action = button["builtin_action"]
         if action.nil? || (action.is_a?(Hash) && ACTIONS.include?(action["kind"]) &&
                            action.values.all? { |one| one.is_a?(String) && one.length <= 40 })
@@ -48,6 +49,12 @@ module Kippen
         end
 
         fault("#{at}/builtin_action", :no_builtin_action, values: ACTIONS.join(", "))
+      end
+
+      def clicks(button, at)
+        return if [nil, true, false].include?(button["clicks"])
+
+        fault("#{at}/clicks", :must_be_true_or_false, value: Faults.show(button["clicks"]))
       end
 
       # What is known of it is read as what is put right of one button is.

@@ -19,8 +19,8 @@ module Kippen
       PATH = /\AM[MLHVCSQTAZmlhvcsqtaz0-9 ,.eE+-]{0,2000}\z/
       SOURCE = /\A(key|pointer|pen|touch|wheel|gamepad):[\x21-\x7e]{1,60}\z/
       CODE = /\A(KEY|BTN|REL|ABS)_[A-Z0-9_]{1,40}\z/
-      MEMBERS = %w[kippen id name words box outline sits_on belongs itself many takes seats versions variants opposite buttons
-                   hosts ready edition by at].freeze
+      MEMBERS = %w[kippen id name words box outline sits_on belongs points itself many takes seats versions variants opposite
+                   buttons hosts ready edition by at].freeze
       NUMBERS = { "rect" => 5, "ellipse" => 4 }.freeze
 
       # data – a parsed JSON value; returns a Kind, or nil where faults were added
@@ -107,7 +107,7 @@ module Kippen
 
       def facts(data, pointer)
         %w[sits_on takes].each { |key| id_list(data, key, pointer) }
-        %w[itself many].each { |key| flag(data, key, pointer) }
+        %w[points itself many].each { |key| flag(data, key, pointer) }
         list(data, "versions", pointer) { |one| one.is_a?(String) && one.length.between?(1, 40) }
         choice(data, "belongs", SYSTEMS, pointer) if data.key?("belongs")
         opposite = data.fetch("opposite", {})

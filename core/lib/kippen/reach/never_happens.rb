@@ -21,6 +21,9 @@ module Kippen
         on.map { |one| finding(one) }
       end
 
+      # What wins anywhere, in any mode that can be come into: a Set of Fitting::Assignments. Raises Deadline::Passed.
+      def winners = @fitting.recall(:winners) { winning.freeze }
+
       private
 
       def finding(one)
@@ -29,8 +32,7 @@ module Kippen
                     where: { "button" => one.button, "gesture" => one.gesture, "place" => one.place, "mode" => one.mode })
       end
 
-      # What wins anywhere, in any mode that can be come into.
-      def winners
+      def winning
         modes = WaysIn.of(@fitting)
         spots = [Fitting::EVERYWHERE, *@fitting.places.reject(&:off).map(&:id)].map { |id| spot(id) }
         found = Set.new.compare_by_identity

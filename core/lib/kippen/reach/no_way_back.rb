@@ -26,6 +26,9 @@ module Kippen
       # [Finding]. Raises Deadline::Passed.
       def findings = traps.map { |trap| finding(trap) }
 
+      # The same without what would mend them, which takes longer.
+      def unmended = traps.map { |trap| finding(trap, fixes: []) }
+
       # Those that another state of the fitting, before this one, had not.
       def new_since(before)
         return [] if @fitting.modes.empty? || before.document == @fitting.document
@@ -49,10 +52,10 @@ module Kippen
         @fitting.modes.map { |mode| Trap.new(host, mode, walk.no_way_back(mode.id)).freeze }.reject { |trap| trap.places.empty? }
       end
 
-      def finding(trap)
+      def finding(trap, fixes: [fix(trap)].compact)
         Finding.new(id: ID, bad: "serious", what: words(trap),
                     where: { "host" => trap.host.id, "mode" => trap.mode.id, "place" => trap.place },
-                    fixes: [fix(trap)].compact)
+                    fixes:)
       end
 
       def words(trap)

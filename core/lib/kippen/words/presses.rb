@@ -114,6 +114,8 @@ module Kippen
       setting_gap_bridge_ms: "Gap bridge",
       setting_bounce_guard_ms: "Bounce guard",
       setting_brush_guard_ms: "Brush guard",
+      setting_bounce_guard_from: "Bounce guard counted from",
+      setting_tap_gap_from: "Tap gap counted from",
       setting_press_at: "Press at",
       setting_release_at: "Release at",
       reason_bounce_guard: "bounce guard %{ms} ms",

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Check
+    # What one kind of finding needs. A finder has an ID and findings; candidates – changes that may mend one, the best first.
+    class Finder
+      # asked – Case
+      def initialize(asked)
+        @case = asked
+        @fitting = asked.fitting
+      end
+
+      # [[words, change as it is sent]…] that might mend a finding; see Fixes, which tries them.
+      def candidates(_finding) = []
+
+      private
+
+      # figures – what it is told with, by name; rests_on – JSON pointers by id, never by index
+      def found(bad, what, where:, figures: {}, rests_on: [])
+        Finding.new(id: self.class::ID, bad:, what:, where:, figures:, rests_on:)
+      end
+
+      def name(button) = Words.button(@fitting.device(button.device), button)
+      def host_name(host) = host.name || host.id
+      def action_name(action) = @case.catalogue.name(action)
+
+      # Everywhere and as usual go without saying.
+      def where_of(assignment)
+        { "button" => assignment.button, "gesture" => assignment.gesture,
+          "place" => (assignment.place unless assignment.place == Fitting::EVERYWHERE),
+          "mode" => (assignment.mode unless assignment.mode == Fitting::BASE) }
+      end
+
+      # Where an action could go that does nothing else yet: what costs nothing comes first.
+      def free_places(action, hosts: [], place: Fitting::EVERYWHERE)
+        free = Reach::FreePlaces.new(@fitting, @case.knowledge, deadline: @case.deadline).of(action, hosts:, place:)
+        free.sort_by.with_index { |one, index| [one.loses.size, one.costs.size, index] }.map do |one|
+          change = { "kind" => "assign", "button" => one.button.ref, "gesture" => one.gesture, "action" => action,
+                     "place" => place, "mode" => Fitting::BASE }
+          [Words.say(:fix_put_on, action: action_name(action), gesture: Words.gesture(one.gesture), button: name(one.button)),
+           change]
+        end
+      end
+
+      def take_off(assignment, words)
+        [words, { "kind" => "clear", "button" => assignment.button, "gesture" => assignment.gesture, "place" => assignment.place,
+                  "mode" => assignment.mode }]
+      end
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Check
+    # Nothing left-clicks on a host whose pointer can be moved; on one without a pointer, nothing chooses what is marked any
+    # more, where something did.
+    class NoPrimaryClick < Finder
+      ID = "no_primary_click"
+      CLICK = Reach::MainJob::ACTIONS.first
+
+      def findings
+        @fitting.hosts.filter_map do |host|
+          pointer = pointer?(host)
+          next if pointer ? clicks?(host) : chooses?(host)
+
+          found("serious", Words.say(pointer ? :check_no_click : :check_no_choosing, host: host_name(host)),
+                where: { "host" => host.id }, rests_on: ["/hosts/#{host.id}", "/devices", "/assignments"])
+        end
+      end
+
+      def candidates(finding)
+        host = @fitting.host(finding.where["host"])
+        gone = taken(host)
+        action = pointer?(host) ? CLICK : own(gone.first)
+        [*gone.flat_map { |button| giving_back(button) }, *(free_places(action, hosts: [host.id]) if action)].compact
+      end
+
+      private
+
+      # A device that moves it, or an assignment that does.
+      def pointer?(host)
+        devices = @fitting.devices.select { |device| device.host == host.id && !device.off }
+        devices.any? { |device| @case.kinds.of(device)&.points? } ||
+          @case.winners.any? { |one| one.action["kind"] == "move" && @fitting.button(one.button).host == host.id }
+      end
+
+      # A finger on the screen clicks, whatever is set.
+      def clicks?(host)
+        @case.buttons_of(host).any? { |button| @case.data(button)["clicks"] } || @case.ways(CLICK, hosts: [host.id]).any? do |way|
+          way.gesture == "tap" && way.mode == Fitting::BASE
+        end
+      end
+
+      def chooses?(host) = taken(host).empty? || Reach::MainJob.new(@case.knowledge).buttons(@fitting, host).any?
+
+      # Buttons whose own doing was the main job and that do something else now.
+      def taken(host)
+        jobs = Reach::MainJob::ACTIONS
+        @case.buttons_of(host).select do |button|
+          jobs.include?(own(button)) && Reach::MainJob.new(@case.knowledge).buttons(@fitting, host).none? { |one| one == button }
+        end
+      end
+
+      def own(button) = button && @case.data(button)["builtin_action"]
+
+      def giving_back(button)
+        @fitting.assigned(button.ref).select { |one| where_of(one).compact.size == 2 && !one.off && one.gesture == "tap" }
+          .map { |one| take_off(one, Words.say(:fix_take_off, action: action_name(one.action))) }
+      end
+    end
+  end
+end
