@@ -46,6 +46,7 @@ module Kippen
       done_ended: "Ended",
       done_erased: "Erased",
       erased_meanwhile: "What this belongs to was erased meanwhile; nothing was saved",
+      finding_gone: "This is found no more",
       fit_without_result: "this fit has no result",
       gesture_ignored: "ignored",
       given_up: "given up",

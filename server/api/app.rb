@@ -24,6 +24,7 @@ module Kippen
       register AlongRoutes
       register FreePlaceRoutes
       register WhereRoutes
+      register CheckRoutes
       register ScreenRoutes
       register PointerRoutes
       register RevisionRoutes
@@ -78,9 +79,10 @@ module Kippen
         # The desk of a client as the contract has it.
         def desk(id)
           head = revisions.head(id)
-          open = revisions.open(id, head.fitting)
+          contacts = streams.contacts(id, head.fitting)
+          open = revisions.open(id, head.fitting).merge(CheckRoutes.of(head.fitting, contacts).counts)
           undo, redone = Store::History.new(database, id).steps
-          Render.desk(id, head, open:, contacts: streams.contacts(id, head.fitting), pending: confirmations.pending(id))
+          Render.desk(id, head, open:, contacts:, pending: confirmations.pending(id))
             .merge("undo" => undo, "redo" => redone)
         end
 

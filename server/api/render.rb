@@ -27,6 +27,7 @@ module Kippen
           end,
           "places" => places(fitting), "modes" => modes(fitting), "apps" => fitting.apps.map { |one| app(fitting, one) },
           "confirm_s" => fitting.document.fetch("confirm_s", Store::Confirmations::USUAL_S),
+          "bears_ms" => Check::Late.bears_ms(fitting),
           "confirm" => pending && confirm(fitting, pending)
         )
       end

@@ -37,7 +37,11 @@ module Kippen
       assert_equal [["look", { "button" => RIGHT }]], told(slow, "late")
       assert_equal({ "tap" => 600.0 }, found(slow, "late")[0].figures)
       refute_found made(slow, "timing", button: RIGHT, setting: "tap_gap_ms", value: 400), "late"
-      patient = amended(slow, "client" => { "name" => "Bram", "bears_ms" => 600 })
+      patient = made(slow, "bears", ms: 600)
+      assert_equal ["The client bears waits of up to 600 ms."], Changes::Differences.new(slow, patient, KNOWLEDGE).words
+      assert_equal([["/client/bears_ms", "is 49, must be a whole number from 50 to 5000"]],
+                   faults { amended(slow, "client" => { "bears_ms" => 49 }) })
+      assert_equal "How long a wait the client bears: as usual.", Changes::Differences.new(patient, slow, KNOWLEDGE).words[0]
       refute_found patient, "late"
       impatient = amended(made(slow, "timing", button: RIGHT, setting: "tap_gap_ms", value: 300),
                           "client" => { "bears_ms" => 299 })

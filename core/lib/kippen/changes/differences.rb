@@ -67,9 +67,15 @@ module Kippen
       end
 
       def client(rest)
+        return bears if rest == %w[bears_ms]
         return Words.say(:client_has_changed) unless rest.size == 1 && %w[name about].include?(rest[0])
 
         Words.say(:client_now, client: @after.document.fetch("client", {}).values_at("name", "about").compact.join(", "))
+      end
+
+      def bears
+        ms = @after.document.dig("client", "bears_ms")
+        ms ? Words.say(:client_bears, ms:) : Words.say(:client_bears_usual)
       end
 
       # on – what it is on, where that is told with it

@@ -7,6 +7,11 @@ module Kippen
       def make(draft) = draft.set("client", Draft.with(draft.member("client", {}), "name" => name, "about" => about))
     end
 
+    # How long a wait the client bears, in ms; nil: as it is usual, see Check::Late.
+    class Bears < Change.of("bears", :ms)
+      def make(draft) = draft.set("client", Draft.with(draft.member("client", {}), "bears_ms" => ms))
+    end
+
     # want – as in the document; without an id it is a new one, else what it doesn't say is said no more.
     # Its place may be an app as a whole, { "app" => id or name }, and its action may name an app as people call it,
     # see NamedApp. An action that is another than before must be whole.

@@ -4,6 +4,9 @@ module Kippen
   module Check
     # What one kind of finding needs. A finder has an ID and findings; candidates – changes that may mend one, the best first.
     class Finder
+      # Does it go by what was heard too?
+      def self.by_contacts? = false
+
       # asked – Case
       def initialize(asked)
         @case = asked

@@ -7,6 +7,9 @@ module Kippen
       ID = "late"
       USUAL_MS = 400
 
+      # How long a wait the client bears: as somebody said, or as usual.
+      def self.bears_ms(fitting) = fitting.document.dig("client", "bears_ms") || USUAL_MS
+
       def findings = @case.buttons.filter_map { |button| late(button) }
 
       def candidates(finding)
@@ -38,7 +41,7 @@ module Kippen
         waits.group_by(&:first).transform_values { |list| list.map { |_, wait| wait.us }.max }
       end
 
-      def bears_us = (@fitting.document.dig("client", "bears_ms") || USUAL_MS) * 1000
+      def bears_us = Late.bears_ms(@fitting) * 1000
     end
   end
 end

@@ -6,6 +6,8 @@ module Kippen
     class NotReady < Finder
       ID = "not_ready"
 
+      def self.by_contacts? = true
+
       def findings
         @fitting.devices.reject(&:off).filter_map do |device|
           open = steps(device)

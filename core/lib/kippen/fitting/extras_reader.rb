@@ -8,6 +8,7 @@ module Kippen
       include Members
 
       CONFIRM_S = 5..600
+      BEARS_MS = (50..5000)
 
       def initialize(document, faults)
         @document = document
@@ -40,6 +41,15 @@ module Kippen
 
           @faults.add("/client/#{key}", Words.say(:must_be_text_to, most: Limits::NAME_CHARACTERS))
         end
+        check_bears(client["bears_ms"])
+      end
+
+      # How long a wait the client bears, where somebody said so.
+      def check_bears(time_ms)
+        return if time_ms.nil? || (time_ms.is_a?(Integer) && BEARS_MS.cover?(time_ms))
+
+        @faults.add("/client/bears_ms", Words.say(:is_must_be_whole_from_to, value: Faults.show(time_ms), from: BEARS_MS.begin,
+                                                                             to: BEARS_MS.end))
       end
 
       # What was taken out and may be brought back.

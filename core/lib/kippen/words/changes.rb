@@ -94,6 +94,8 @@ module Kippen
                          other: "Time to confirm: %{seconds} seconds." },
       member_changed: "“%{member}” has changed.",
       client_has_changed: "“client” has changed.",
+      client_bears: "The client bears waits of up to %{ms} ms.",
+      client_bears_usual: "How long a wait the client bears: as usual.",
       client_now: "The client is now: %{client}.",
       item_added: "%{word} added: %{name}.",
       counted_by_gap: "%{name}: presses are counted within the tap gap.",

@@ -1,6 +1,7 @@
 import type { Sheets, SheetAddress, StepDefinition } from '../../shared/desk'
 import type { NoticesOf } from '../../shared/fitting'
 import { benchSheets } from '../bench'
+import { check } from '../check'
 import { devices } from '../devices'
 import { historySheets } from '../history'
 import { joiningSheets } from '../joining'
@@ -11,7 +12,7 @@ import { answersSheets } from '../where'
 import { helpSheets } from './helpSheets'
 
 /** The steps in the order of the work; those that are built. A new one is its folder and its name here. */
-const ALL = [wants, devices, assign, tune] as const
+const ALL = [wants, devices, assign, tune, check] as const
 export const STEPS: readonly StepDefinition[] = ALL
 export type Step = (typeof ALL)[number]['id']
 
@@ -24,6 +25,7 @@ export const SHEETS = {
   ...devices.sheets,
   ...assign.sheets,
   ...tune.sheets,
+  ...check.sheets,
   ...OF_NO_STEP,
 } satisfies Sheets
 

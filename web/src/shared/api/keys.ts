@@ -48,6 +48,8 @@ export const keys = {
   found: inRevision<[string]>('found'),
   free: inRevision<[object | undefined, SpotKey]>('free'),
   where: inRevision<[]>('where'),
+  check: inRevision<[]>('check'),
+  fixes: inRevision<[object]>('fixes'),
   answers: inRevision<[string | undefined, SpotKey]>('answers'),
   pointer: inRevision<[string, object]>('pointer'),
   arrangements: inRevision<[]>('arrangements'),

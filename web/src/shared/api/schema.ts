@@ -948,6 +948,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What is wrong with the fitting before it hurts, the worst first */
+        get: operations["check"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/check/fixes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What would mend a finding, each tried - after it that is gone, and nothing as bad has come */
+        get: operations["getFixes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/where": {
         parameters: {
             query?: never;
@@ -1646,6 +1684,10 @@ export interface components {
             steps?: number;
             /** @description Devices that have such steps */
             devices?: number;
+            /** @description What is found wrong, at a desk; see check */
+            serious?: number;
+            /** @description What should be looked at, at a desk */
+            look?: number;
         };
         Revision: {
             number: number;
@@ -1738,6 +1780,8 @@ export interface components {
             }[];
             /** @description So many seconds one has to confirm */
             confirm_s: number;
+            /** @description How long a wait the client bears, as said or as usual */
+            bears_ms: number;
             /** @description What is to be confirmed by a press, or null */
             confirm: null | {
                 revision: number;
@@ -1869,6 +1913,15 @@ export interface components {
             /** @description What would mend it, the best first */
             fixes: components["schemas"]["Fix"][];
         };
+        /** @description What a fitting was looked through for */
+        Checked: components["schemas"]["Finding"] & {
+            /** @description What it is told with, by name */
+            figures: {
+                [key: string]: number | string;
+            };
+            /** @description JSON pointers to what it was found in, by id */
+            rests_on: string[];
+        };
         /** @description Only what it is about */
         FindingWhere: {
             host?: string;
@@ -1878,6 +1931,8 @@ export interface components {
             place?: string;
             mode?: string;
             shortlist?: string;
+            want?: string;
+            setting?: string;
         };
         Fix: {
             words: string;
@@ -2162,6 +2217,10 @@ export interface components {
             kind: "follow";
             /** @enum {unknown} */
             follow: "pointer" | "focus";
+        } | {
+            /** @constant */
+            kind: "bears";
+            ms: number | null;
         } | {
             /** @constant */
             kind: "mode";
@@ -5015,6 +5074,72 @@ export interface operations {
                             /** @description What the button does by itself that would no longer come about */
                             loses: string[];
                         }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revision: number;
+                        findings: components["schemas"]["Checked"][];
+                        /** @description What was looked for and not found, in words */
+                        looked_for: string[];
+                        /** @description What took too long to be looked for, in words */
+                        left_out: string[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getFixes: {
+        parameters: {
+            query: {
+                id: string;
+                host?: string;
+                device?: string;
+                button?: string;
+                gesture?: string;
+                place?: string;
+                mode?: string;
+                want?: string;
+                shortlist?: string;
+                setting?: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The best first; none where nothing was found that mends it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        fixes: components["schemas"]["Fix"][];
                     };
                 };
             };

@@ -32,6 +32,7 @@ const WITH_ID = [
   'shortlist',
   'open-shortlist',
   'take-mode',
+  'finding',
 ] as const
 
 /** What the side sheet is about. */

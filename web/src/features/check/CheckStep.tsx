@@ -1,0 +1,102 @@
+import { Button, InputNumber } from 'antd'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import type { Checked, Desk } from '../../shared/api'
+import { useChange } from '../../shared/fitting'
+import { useMayChange } from '../../shared/session'
+import { Field } from '../../shared/ui'
+import { Waiting } from '../../shared/plain'
+import { nameOf, placeOf } from './found'
+import { useCheck } from './queries'
+import { say } from './sentences'
+import styles from './check.module.css'
+
+interface Props {
+  desk: Desk
+  chosen: string | undefined
+  onChoose: (finding: string) => void
+}
+
+const PARTS = [
+  { bad: 'serious', title: say.serious },
+  { bad: 'look', title: say.look },
+] as const
+
+/** What is wrong before it hurts, the worst first; and what was looked for and not found. */
+export function CheckStep({ desk, chosen, onChoose }: Props) {
+  const { data, error } = useCheck(desk.id)
+  const of = (bad: Checked['bad']) => data?.findings.filter((one) => one.bad === bad) ?? []
+  return (
+    <section aria-labelledby="check-title" className={styles.step}>
+      <div className={styles.head}>
+        <h2 id="check-title">{say.title}</h2>
+        {data && <p role="status">{say.counts(of('serious').length, of('look').length)}</p>}
+      </div>
+      <Bears desk={desk} />
+      {error && <p role="alert">{error.message}</p>}
+      {!data && !error && <Waiting />}
+      {data?.findings.length === 0 && <p>{say.nothing}</p>}
+      {PARTS.filter(({ bad }) => of(bad).length > 0).map(({ bad, title }) => (
+        <section key={bad} aria-label={title}>
+          <h3>{title}</h3>
+          <ul className={styles.findings}>
+            {of(bad).map((one) => (
+              <Row key={nameOf(one)} finding={one} desk={desk} chosen={chosen} onChoose={onChoose} />
+            ))}
+          </ul>
+        </section>
+      ))}
+      {data && data.left_out.length > 0 && <p role="alert">{say.leftOut(data.left_out.join(', '))}</p>}
+      {data && data.looked_for.length > 0 && (
+        <p className={styles.quiet}>{say.notFound(data.looked_for.join(', '))}</p>
+      )}
+    </section>
+  )
+}
+
+function Row({ finding, desk, chosen, onChoose }: Props & { finding: Checked }) {
+  const name = nameOf(finding)
+  return (
+    <li className={styles.finding} data-bad={finding.bad} data-chosen={chosen === name}>
+      <span aria-hidden="true">{finding.bad === 'serious' ? '!' : '?'}</span>
+      <p>{finding.what}</p>
+      <div>
+        <Link to={placeOf(finding, desk)} aria-label={say.showOf(finding.what)}>
+          {say.show}
+        </Link>
+        <Button aria-label={say.mendOf(finding.what)} onClick={() => onChoose(name)}>
+          {say.mend}
+        </Button>
+      </div>
+    </li>
+  )
+}
+
+/** How long this client bears to wait; what waits longer is found. Saved once it is left or confirmed. */
+function Bears({ desk }: { desk: Desk }) {
+  const mayChange = useMayChange()
+  const { change, busy } = useChange()
+  const [ms, setMs] = useState<number | null>(null)
+  if (!mayChange) return null
+  const save = () => {
+    if (ms !== null && ms !== desk.bears_ms) void change({ kind: 'bears', ms }, say.bearsSet(ms))
+    setMs(null)
+  }
+  return (
+    <div className={styles.bears}>
+      <Field label={say.bears}>
+        <InputNumber
+          min={50}
+          max={5000}
+          step={50}
+          precision={0}
+          disabled={busy}
+          value={ms ?? desk.bears_ms}
+          onChange={setMs}
+          onBlur={save}
+          onPressEnter={save}
+        />
+      </Field>
+    </div>
+  )
+}
