@@ -111,7 +111,7 @@ module Kippen
     end
 
     def test_check_refuses
-      assert_equal [2, "", "check takes --fitting, and --contacts\n#{CommandLine::USAGE}"], command("check")
+      assert_equal [2, "", "check takes --fitting, and --trials, --contacts and --at\n#{CommandLine::USAGE}"], command("check")
       assert_equal [2, "", "nothing is known here to check by\n"],
                    file(JSON.generate(document)) { |path| command("check", "--fitting", path) }
       wrong = JSON.generate("remote" => [{ "button" => 1, "held_us" => "long" }])

@@ -7,6 +7,8 @@ module Kippen
       # Of work of a core. What it cuts short is told as not looked for.
       LOOKING_S = 0.8
       MENDING_S = 2
+      # What a fitting says by itself.
+      FINDERS = Check::WITHOUT_PRESSES
       WHERE = %w[host device button gesture place mode want shortlist setting].freeze
 
       def self.registered(app)
@@ -21,14 +23,15 @@ module Kippen
           fitting, = revisions.fitting(params["client"])
           contacts = streams.contacts(params["client"], fitting)
           finding = CheckRoutes.finding(fitting, contacts, sought) || problem(404, Words.say(:finding_gone))
-          fixes = Check::Fixes.new(fitting, KNOWLEDGE, contacts:, at: Times.iso(Time.now), deadline: Server.deadline(MENDING_S))
+          fixes = Check::Fixes.new(fitting, KNOWLEDGE, contacts:, finders: FINDERS, at: Times.iso(Time.now),
+                                                       deadline: Server.deadline(MENDING_S))
           json("fixes" => fixes.of(finding).map(&:plain))
         end
       end
 
       # contacts – what was heard, by device
       def self.of(fitting, contacts, seconds = LOOKING_S)
-        Check.of(fitting, KNOWLEDGE, contacts:, deadline: Server.deadline(seconds))
+        Check.of(fitting, KNOWLEDGE, contacts:, finders: FINDERS, deadline: Server.deadline(seconds))
       end
 
       # The Check::Finding that is asked about, as long as it is there. sought – its id and where
@@ -43,7 +46,7 @@ module Kippen
       end
 
       # What took too long to be looked for, in words.
-      def self.left_out(result) = (Check::FINDERS.map { |finder| finder::ID } - result.looked_for).map { |id| name(id) }
+      def self.left_out(result) = (FINDERS.map { |finder| finder::ID } - result.looked_for).map { |id| name(id) }
 
       def self.name(id) = Words.say(:"check_name_#{id}")
       private_class_method :name

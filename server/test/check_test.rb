@@ -44,7 +44,7 @@ module Kippen
       fitting = Formats::FittingJson.read(JSON.generate(DEMO))
       result = Server::CheckRoutes.of(fitting, {}, 0)
       assert_empty result.looked_for
-      assert_equal Check::FINDERS.size, Server::CheckRoutes.left_out(result).size
+      assert_equal Check::WITHOUT_PRESSES.size, Server::CheckRoutes.left_out(result).size
     end
   end
 end

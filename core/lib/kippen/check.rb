@@ -1,9 +1,14 @@
 # frozen_string_literal: true
 
+require_relative "check/presses"
 require_relative "check/case"
 require_relative "check/finder"
 require_relative "check/help"
+require_relative "check/built_in_gone"
+require_relative "check/help_unreliable"
 require_relative "check/claimed"
+require_relative "check/dangerous_press"
+require_relative "check/guard_never_ends"
 require_relative "check/impossible"
 require_relative "check/late"
 require_relative "check/list_too_long"
@@ -21,8 +26,11 @@ module Kippen
   # What is wrong with a fitting before it hurts: asked of the engine, the resolver, the catalogue and the kinds, never
   # guessed from lists. One finding a file.
   module Check
-    FINDERS = [NoPrimaryClick, NoHelp, NoWayBack, Impossible, Never, WantUndone, Claimed, WayAroundTaken, Late, PrintDiffers,
-               ListTooLong, NotSettable, NotReady].freeze
+    FINDERS = [NoPrimaryClick, NoHelp, HelpUnreliable, DangerousPress, NoWayBack, Impossible, Never, WantUndone, BuiltInGone,
+               Claimed, WayAroundTaken, Late, PrintDiffers, ListTooLong, NotSettable, GuardNeverEnds, NotReady].freeze
+    # Those that ask this client's presses, and those that don't.
+    OF_PRESSES = [HelpUnreliable, DangerousPress, GuardNeverEnds].freeze
+    WITHOUT_PRESSES = (FINDERS - OF_PRESSES).freeze
     BAD = %w[serious look].freeze
 
     # findings – [Finding], the worst first, then by id and where; looked_for – ids of what was looked for, whether or not
@@ -34,11 +42,12 @@ module Kippen
       def plain = { "findings" => findings.map(&:checked), "looked_for" => looked_for }
     end
 
-    # knowledge – Knowledge; contacts – { device id => [Kinds::Ready::Contact] } of what was heard; deadline – how long all of it
-    # may take. The same input gives the same Result.
-    def self.of(fitting, knowledge, contacts: {}, deadline: Deadline::NEVER)
-      asked = Case.new(fitting, knowledge, contacts:, deadline:)
-      looked = FINDERS.filter_map { |finder| looked(finder, asked) }
+    # knowledge – Knowledge; trials – [Tuning::Series] of this client's presses, one a button
+    # contacts – { device id => [Kinds::Ready::Contact] } of what was heard; finders – which of them look
+    # deadline – how long all of it may take. The same input gives the same Result.
+    def self.of(fitting, knowledge, trials: [], contacts: {}, finders: FINDERS, deadline: Deadline::NEVER)
+      asked = Case.new(fitting, knowledge, trials:, contacts:, deadline:)
+      looked = finders.filter_map { |finder| looked(finder, asked) }
       found = looked.flat_map(&:last).sort_by { |one| [BAD.index(one.bad), one.id, one.where.sort.to_s] }
       Result.new(findings: found.freeze, looked_for: looked.map(&:first).freeze).freeze
     end
@@ -47,9 +56,9 @@ module Kippen
     def self.looked(finder, asked)
       asked.deadline.check
       find = -> { finder.new(asked).findings.freeze }
-      # What was heard is another from press to press; the rest is as long as the fitting is.
+      # What was heard is another from press to press.
       kept = [:check, finder::ID, asked.knowledge.kinds.object_id]
-      [finder::ID, finder.by_contacts? ? find.call : asked.fitting.recall(kept, &find)]
+      [finder::ID, finder.kept? ? asked.fitting.recall(kept, &find) : find.call]
     rescue Deadline::Passed
       nil
     end

@@ -11,7 +11,7 @@ module Kippen
       bin/kippen replay --cases FILE.json                the same for every case of a file of worked cases
       bin/kippen explain --fitting F.json --trace T.csv  the account of every press: what was heard, filtered, looked at, and why
       bin/kippen tune --trials F.json [--beside G.json]… [--price P] [--fix tap_gap_ms=300]…   the timing that fits trials of one button
-      bin/kippen check --fitting F.json [--contacts C.json]   what is wrong with a fitting before it hurts, and what would mend it
+      bin/kippen check --fitting F.json [--trials T.json]… [--contacts C.json] [--at TIME]   what is wrong with a fitting before it hurts, and what would mend it
       "-" in place of a file reads standard input. A bad file: exit 2, one line a fault on standard error.
     TEXT
 
@@ -35,7 +35,7 @@ module Kippen
       when "replay" then replay(options(rest))
       when "explain" then explain(options(rest))
       when "tune" then tune(rest)
-      when "check" then check(options(rest, %i[fitting contacts]))
+      when "check" then check(check_options(rest))
       when "--help", "help", nil then @output.puts USAGE
       else raise Misuse, "unknown command #{command}, must be replay, explain, tune or check\n#{USAGE}"
       end
@@ -50,10 +50,10 @@ module Kippen
 
     private
 
-    def options(arguments, names = %i[fitting trace cases])
+    def options(arguments)
       given = {}
       parser = OptionParser.new
-      names.each { |name| parser.on("--#{name} FILE") { |file| given[name] = file } }
+      %i[fitting trace cases].each { |name| parser.on("--#{name} FILE") { |file| given[name] = file } }
       left = parser.parse(arguments)
       raise Misuse, "unknown argument #{left.first}\n#{USAGE}" unless left.empty?
 
@@ -96,16 +96,34 @@ module Kippen
       stories.stories.each { |story| @output.puts JSON.generate(Press::Account.of(fitting, story)) }
     end
 
-    def check(given)
-      raise Misuse, "check takes --fitting, and --contacts\n#{USAGE}" unless given[:fitting]
+    def check_options(arguments)
+      given = { trials: [] }
+      parser = OptionParser.new
+      %i[fitting contacts at].each { |name| parser.on("--#{name} VALUE") { |value| given[name] = value } }
+      parser.on("--trials FILE") { |file| given[:trials] << file }
+      left = parser.parse(arguments)
+      raise Misuse, "check takes --fitting, and --trials, --contacts and --at\n#{USAGE}" unless given[:fitting] && left.empty?
 
+      given
+    end
+
+    def check(given)
       fitting = Formats::FittingJson.read(text(given[:fitting], Limits::FITTING_BYTES))
-      contacts = given[:contacts] ? Formats::ContactsJson.read(text(given[:contacts], Limits::FITTING_BYTES)) : {}
+      heard = { trials: given[:trials].map { |file| trials_of(fitting, file) },
+                contacts: given[:contacts] ? Formats::ContactsJson.read(text(given[:contacts], Limits::FITTING_BYTES)) : {} }
       knowledge = @knowledge.call
-      fixes = Check::Fixes.new(fitting, knowledge, contacts:)
-      result = Check.of(fitting, knowledge, contacts:)
+      fixes = Check::Fixes.new(fitting, knowledge, at: given[:at], **heard)
+      result = Check.of(fitting, knowledge, **heard)
       found = result.findings.map { |finding| finding.with_fixes(fixes.of(finding)).checked }
       @output.puts JSON.generate(result.plain.merge("findings" => found))
+    end
+
+    # Presses of a button that is there.
+    def trials_of(fitting, file)
+      series = Formats::TrialsJson.read(text(file, Limits::CASES_BYTES))
+      return series if fitting.button(series.button_id)
+
+      raise Misuse, "--trials: the fitting has no button #{Faults.show(series.button_id)}"
     end
 
     def tune(arguments)

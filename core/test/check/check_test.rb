@@ -9,11 +9,24 @@ module Kippen
 
     def test_a_fitting_that_is_right_has_none_and_says_what_was_looked_for
       result = check(desk)
-      assert_empty result.findings.map(&:what)
-      assert_equal %w[no_primary_click no_help no_way_back impossible never want_undone claimed way_around_taken late
-                      print_differs
-                      list_too_long not_settable not_ready], result.looked_for
-      assert_equal({ "serious" => 0, "look" => 0 }, result.counts)
+      assert_equal %w[help_unreliable], result.findings.map(&:id), "no press was asked for yet"
+      assert_empty check(desk, finders: Check::WITHOUT_PRESSES).findings
+      assert_equal %w[no_primary_click no_help help_unreliable dangerous_press no_way_back impossible never want_undone
+                      built_in_gone claimed way_around_taken late print_differs list_too_long not_settable guard_never_ends
+                      not_ready], result.looked_for
+      assert_equal({ "serious" => 0, "look" => 1 }, result.counts)
+    end
+
+    # What was not looked for in time may be there: nothing is offered on it.
+    def test_no_fix_is_offered_that_was_not_tried_to_the_end
+      without = with_devices("mouse-five")
+      finding = found(without, "no_help").first
+      asked = 0
+      limit = Float::INFINITY
+      deadline = Object.new.tap { |one| one.define_singleton_method(:check) { (asked += 1) > limit && raise(Deadline::Passed) } }
+      fixes = Check::Fixes.new(without, KNOWLEDGE, at: NOON, deadline:)
+      limit = asked + 20
+      assert_raises(Deadline::Passed) { fixes.of(finding) }
     end
 
     def test_no_primary_click

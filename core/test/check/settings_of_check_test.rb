@@ -20,6 +20,31 @@ module Kippen
       refute_found assign(add(phone, "phone", host: "pocket"), EDGE, "long_press", HELP), "claimed"
     end
 
+    def test_built_in_gone
+      television = assign(add(bare, "remote", host: "tv"), "television-remote/back", "tap", HELP)
+      assert_equal [["look", { "host" => "tv", "button" => "television-remote/back", "gesture" => "tap" }]],
+                   told(television, "built_in_gone")
+      refute_found assign(television, "television-remote/up", "long_press", { "kind" => "system", "do" => "back" }),
+                   "built_in_gone"
+      # To take the only call for help off would be worse.
+      assert_match(/\APut “One step back” on the/, mended(television, "built_in_gone"))
+      # What can't be held back happens all the same; a mouse never had it.
+      refute_found assign(add(bare, "remote", host: "tv"), "television-remote/home", "tap", HELP), "built_in_gone"
+      refute_found desk, "built_in_gone"
+    end
+
+    def test_the_own_double_click_and_dragging_gone
+      counted = assign(desk, LEFT, "double_tap", LOUDER)
+      assert_equal(%w[double_click drag].map { |gesture| ["look", { "host" => "desk", "button" => LEFT, "gesture" => gesture }] },
+                   told(counted, "built_in_gone"))
+      doubled = assign(counted, RIGHT, "double_tap", CLICK.merge("times" => 2))
+      assert_equal(%w[drag], told(doubled, "built_in_gone").map { |_, where| where["gesture"] })
+      refute_found assign(doubled, "#{MOUSE}/middle", "hold", CLICK.merge("how" => "held")), "built_in_gone"
+      assert_match(/\APut “Double-click as one press” on the/, mended(counted, "built_in_gone"))
+      # What a timing makes impossible is told as that.
+      refute_found made(desk, "timing", button: LEFT, setting: "bounce_guard_ms", value: 500), "built_in_gone"
+    end
+
     def test_way_around_taken
       television = assign(add(bare, "remote", host: "tv"), "television-remote/ok", "tap", HELP)
       assert_equal [["look", { "host" => "tv", "button" => "television-remote/ok" }]], told(television, "way_around_taken")
@@ -99,7 +124,7 @@ module Kippen
       many = made(assign(desk, LEFT, "tap", LOUDER), "want", want: { "what" => "Lights", "importance" => "could" })
       results = [many, Fitting.read(many.document)].map { |fitting| JSON.generate(check(fitting).plain) }
       assert_equal results[0], results[1]
-      assert_equal %w[serious look look], check(many).findings.map(&:bad)
+      assert_equal %w[serious look look look look look], check(many).findings.map(&:bad)
     end
   end
 end

@@ -4,11 +4,12 @@ module Kippen
   module Check
     # A fitting that is looked through, and what several findings ask of it, worked out once.
     class Case
-      attr_reader :fitting, :knowledge, :contacts, :deadline
+      attr_reader :fitting, :knowledge, :presses, :contacts, :deadline
 
-      def initialize(fitting, knowledge, contacts: {}, deadline: Deadline::NEVER)
+      def initialize(fitting, knowledge, trials: [], contacts: {}, deadline: Deadline::NEVER)
         @fitting = fitting
         @knowledge = knowledge.of(fitting)
+        @presses = Presses.new(fitting, trials)
         @contacts = contacts
         @deadline = deadline
       end
@@ -25,7 +26,7 @@ module Kippen
       def ways(action, place: Fitting::EVERYWHERE, hosts: [])
         return [] unless action
 
-        found = direct(action, place) + through(action, place, [])
+        found = direct(action, place) + through(action, place, []) + all_the_same(action)
         found.uniq.select { |way| hosts.empty? || hosts.include?(way.button.host) }
       end
 
@@ -45,6 +46,18 @@ module Kippen
       private
 
       def places = @places ||= [Fitting::EVERYWHERE, *@fitting.places.reject(&:off).map(&:id)]
+
+      # What can't be held back happens whatever is assigned.
+      def all_the_same(action)
+        plain = catalogue.plain(action)
+        same = buttons.select do |button|
+          own = data(button)["builtin_action"]
+          data(button)["held_back"] == false && own && catalogue.plain(own) == plain
+        end
+        same.map do |button|
+          Reach::Wants::Way.new(button:, gesture: "tap", place: Fitting::EVERYWHERE, mode: Fitting::BASE, builtin: true).freeze
+        end
+      end
 
       def direct(action, place)
         want = Fitting::Want.new(place:, hosts: [], action:)

@@ -16,7 +16,7 @@ module Kippen
 
       def candidates(finding)
         @case.winners.select { |one| where_of(one).compact == finding.where }
-          .map { |one| take_off(one, Words.say(:fix_take_off, action: action_name(one.action))) }
+          .map { |one| take_off(one) }
       end
 
       private

@@ -4,8 +4,8 @@ module Kippen
   module Check
     # What one kind of finding needs. A finder has an ID and findings; candidates – changes that may mend one, the best first.
     class Finder
-      # Does it go by what was heard too?
-      def self.by_contacts? = false
+      # Does it go by the fitting alone, so that it is found once for as long as that is?
+      def self.kept? = true
 
       # asked – Case
       def initialize(asked)
@@ -45,8 +45,16 @@ module Kippen
         end
       end
 
-      def take_off(assignment, words)
-        [words, { "kind" => "clear", "button" => assignment.button, "gesture" => assignment.gesture, "place" => assignment.place,
+      # To take off what stands on the tap of a button, as usual everywhere: then it does what it does by itself.
+      def giving_back(ref)
+        tapped = @fitting.assigned(ref).select do |one|
+          !one.off && [one.gesture, one.place, one.mode] == ["tap", Fitting::EVERYWHERE, Fitting::BASE]
+        end
+        tapped.map { |one| take_off(one) }
+      end
+
+      def take_off(assignment)
+        [Words.say(:fix_take_off, action: action_name(assignment.action)), { "kind" => "clear", "button" => assignment.button, "gesture" => assignment.gesture, "place" => assignment.place,
                   "mode" => assignment.mode }]
       end
     end

@@ -9,19 +9,21 @@ module Kippen
       # So many are tried.
       TRIED = 12
 
-      # at – when, for what a change writes down
-      def initialize(fitting, knowledge, contacts: {}, at: nil, deadline: Deadline::NEVER)
+      # at – when, for what a change writes down; finders – which look whether something as bad has come;
+      # heard – trials and contacts, as Check.of takes them
+      def initialize(fitting, knowledge, at: nil, finders: FINDERS, deadline: Deadline::NEVER, **heard)
         @fitting = fitting
         @knowledge = knowledge
-        @contacts = contacts
         @at = at
+        @finders = finders
         @deadline = deadline
+        @heard = heard
         @known = look(fitting)
       end
 
       # [Fix], the best first; empty where nothing was found that mends it. Raises Deadline::Passed.
       def of(finding)
-        asked = Case.new(@fitting, @knowledge, contacts: @contacts, deadline: @deadline)
+        asked = Case.new(@fitting, @knowledge, **@heard, deadline: @deadline)
         finder = FINDERS.find { |one| finding.id == one::ID }.new(asked)
         mending = finder.candidates(finding).first(TRIED).lazy.select { |_, change| mends?(finding, change) }
         mending.first(MOST).map { |words, change| Fix.new(words, change) }
@@ -38,7 +40,14 @@ module Kippen
         false
       end
 
-      def look(fitting) = Check.of(fitting, @knowledge, contacts: @contacts, deadline: @deadline).findings
+      # What could not be looked for in time may be there.
+      def look(fitting)
+        result = Check.of(fitting, @knowledge, finders: @finders, deadline: @deadline, **@heard)
+        raise Deadline::Passed if result.looked_for.size < @finders.size
+
+        result.findings
+      end
+
       def as_bad?(one, finding) = BAD.index(one.bad) <= BAD.index(finding.bad)
       def new?(one) = @known.none? { |other| other.same?(one) }
     end

@@ -18,14 +18,15 @@ module Kippen
 
       def candidates(_finding) = free_places(action)
 
+      # [Reach::Wants::Way] of asking for help.
+      def ways
+        asking.flat_map { |action| places.flat_map { |place| @case.ways(action, place:) } }.uniq
+      end
+
       private
 
       # As some want has it, else the plain call.
       def action = @fitting.wants.map(&:action).find { |one| NoHelp.asks?(one) } || ACTION
-
-      def ways
-        asking.flat_map { |action| places.flat_map { |place| @case.ways(action, place:) } }
-      end
 
       # Every action of the fitting that asks for help.
       def asking

@@ -14,7 +14,7 @@ module Kippen
 
       def candidates(finding)
         one = @fitting.assigned(finding.where["button"]).find { |item| never_of(item) == finding.where }
-        one ? [take_off(one, Words.say(:fix_take_off, action: action_name(one.action)))] : []
+        one ? [take_off(one)] : []
       end
 
       private

@@ -22,7 +22,7 @@ module Kippen
         host = @fitting.host(finding.where["host"])
         gone = taken(host)
         action = pointer?(host) ? CLICK : own(gone.first)
-        [*gone.flat_map { |button| giving_back(button) }, *(free_places(action, hosts: [host.id]) if action)].compact
+        [*gone.flat_map { |button| giving_back(button.ref) }, *(free_places(action, hosts: [host.id]) if action)].compact
       end
 
       private
@@ -52,11 +52,6 @@ module Kippen
       end
 
       def own(button) = button && @case.data(button)["builtin_action"]
-
-      def giving_back(button)
-        @fitting.assigned(button.ref).select { |one| where_of(one).compact.size == 2 && !one.off && one.gesture == "tap" }
-          .map { |one| take_off(one, Words.say(:fix_take_off, action: action_name(one.action))) }
-      end
     end
   end
 end

@@ -6,7 +6,7 @@ module Kippen
     class NotReady < Finder
       ID = "not_ready"
 
-      def self.by_contacts? = true
+      def self.kept? = false
 
       def findings
         @fitting.devices.reject(&:off).filter_map do |device|

@@ -21,9 +21,7 @@ module Kippen
       def candidates(finding)
         button = @fitting.button(finding.where["button"])
         own = @case.data(button)["builtin_action"]
-        back = @fitting.assigned(button.ref).select { |one| one.gesture == "tap" && where_of(one).compact.size == 2 && !one.off }
-        [*back.map { |one| take_off(one, Words.say(:fix_take_off, action: action_name(one.action))) },
-         *free_places(own, hosts: [button.host])]
+        [*giving_back(button.ref), *free_places(own, hosts: [button.host])]
       end
 
       private

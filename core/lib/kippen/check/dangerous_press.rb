@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Check
+    # An action whose wrong press is serious or dangerous, on a gesture that came when something else was meant, while resting or
+    # carrying; or of which too few presses are known to tell.
+    class DangerousPress < Finder
+      ID = "dangerous_press"
+      COSTS = %w[serious dangerous].freeze
+
+      def self.kept? = false
+
+      def findings
+        unknown = HelpUnreliable.new(@case).findings.map(&:where)
+        @case.winners.filter_map do |one|
+          dangerous(one)
+        end.reject { |one| one.figures["seen"].zero? && unknown.include?(one.where) }
+      end
+
+      def candidates(finding)
+        one = @case.winners.find { |other| where_of(other).compact == finding.where } or return []
+        [*free_places(one.action, hosts: [@fitting.button(one.button).host]).map { |words, change| moved(words, change, one) },
+         take_off(one)]
+      end
+
+      private
+
+      def dangerous(one)
+        button = @fitting.button(one.button)
+        return unless COSTS.include?(cost(one, button))
+
+        wrong = @case.presses.became(button, one.gesture).size
+        of = @case.presses.of(button).size
+        return if wrong.zero? && of >= Presses::FEW
+
+        found(wrong.positive? ? "serious" : "look", words(one, button, wrong, of), where: where_of(one),
+                                                                                   figures: { "seen" => wrong, "of" => of },
+                                                                                   rests_on: ["/assignments", "/wants"])
+      end
+
+      # The worst want for it there says; else the catalogue.
+      def cost(one, button)
+        plain = @case.catalogue.plain(one.action)
+        wanted = @fitting.wants.select do |want|
+          want.action && @case.catalogue.plain(want.action) == plain && (want.hosts.empty? || want.hosts.include?(button.host))
+        end
+        costs = wanted.map(&:wrong)
+        costs.max_by { |cost| Fitting::WantsReader::WRONG.index(cost) } || @case.catalogue.entry(one.action)&.harm&.fetch("cost")
+      end
+
+      def words(one, button, wrong, of)
+        given = { action: action_name(one.action), gesture: Words.gesture(one.gesture), button: name(button), count: wrong, of: }
+        Words.say(wrong.positive? ? :check_dangerous_seen : :check_dangerous_unknown, **given)
+      end
+
+      # Put there, and taken off here.
+      def moved(words, change, one)
+        carry = { "kind" => "carry", "button" => one.button, "gesture" => one.gesture, "to" => change.slice("button", "gesture"),
+                  "copy" => false, "place" => one.place, "mode" => one.mode }
+        [words, carry]
+      end
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require_relative "checking"
+
+module Kippen
+  # What this client's presses say: of the call for help, of what is dangerous, of a tremor that goes on.
+  class PressesOfCheckTest < CoreTest
+    include Checking
+
+    ASKED = RIGHT
+
+    # presses – [[intended, ms down…, then apart, down …]…]
+    def series(*presses, button: ASKED)
+      trials = presses.map { |intended, *lengths| { "intended" => intended, "trace" => trace(lengths) } }
+      document = { "kippen" => "trials/1", "button" => { "id" => button }, "offered" => %w[tap long_press], "trials" => trials }
+      [Formats::TrialsJson.read(JSON.generate(document))]
+    end
+
+    def trace(lengths)
+      at = 0
+      lengths.each_with_index.flat_map do |ms, index|
+        next (at += ms * 1000) && [] if index.odd?
+
+        from = at
+        [[from, "down"], [at += ms * 1000, "up"]]
+      end
+    end
+
+    LONG = ["long_press", 700].freeze
+    SHORT = ["long_press", 300].freeze
+
+    def test_how_surely_help_comes
+      assert_equal [["look", { "button" => ASKED, "gesture" => "long_press" }]], told(desk, "help_unreliable")
+      assert_match(/\ANobody knows/, found(desk, "help_unreliable")[0].what)
+      refute_found_with series(*([LONG] * 9), SHORT), "help_unreliable"
+      seldom = series(*([LONG] * 4), *([SHORT] * 6))
+      assert_equal ["serious"], told(desk, "help_unreliable", trials: seldom).map(&:first)
+      assert_equal({ "right" => 4, "of" => 10, "low" => 17, "high" => 69 },
+                   found(desk, "help_unreliable", trials: seldom)[0].figures)
+      # 7 of 8 may as well be nine in ten.
+      assert_equal ["look"], told(desk, "help_unreliable", trials: series(*([LONG] * 7), SHORT)).map(&:first)
+    end
+
+    def refute_found_with(trials, id) = assert_empty(told(desk, id, trials:))
+
+    # Not in a mode, and never the worse of two ways.
+    def test_of_two_ways_the_better_counts
+      two = assign(desk, "#{MOUSE}/middle", "long_press", HELP)
+      sure = series(*([LONG] * 10), button: "#{MOUSE}/middle")
+      assert_empty told(two, "help_unreliable", trials: sure + series(*([SHORT] * 10)))
+    end
+
+    # A wrong call for help is a nuisance; what a want says goes before that.
+    def test_something_dangerous_that_came_when_something_else_was_meant
+      refute_found desk, "dangerous_press"
+      wanted = made(desk, "want", want: { "what" => "Call", "action" => HELP, "wrong" => "dangerous" })
+      # Told with the call for help that nobody knows of.
+      refute_found wanted, "dangerous_press"
+      mixed = series(*([LONG] * 8), ["tap", 600], ["tap", 200])
+      assert_equal [["serious", { "button" => ASKED, "gesture" => "long_press" }]], told(wanted, "dangerous_press", trials: mixed)
+      assert_match(/came once in 10 when something else was meant/, found(wanted, "dangerous_press", trials: mixed)[0].what)
+      assert_empty told(wanted, "dangerous_press", trials: series(*([LONG] * 8), ["tap", 200]))
+    end
+
+    def test_a_guard_that_a_tremor_never_lets_end
+      guarded = made(desk, "timing", button: ASKED, setting: "bounce_guard_ms", value: 300)
+      released = made(guarded, "timing", button: ASKED, setting: "bounce_guard_from", value: "release")
+      tremor = series(["tap", *([100, 200] * 8), 100])
+      assert_equal [["serious", { "button" => ASKED }]], told(released, "guard_never_ends", trials: tremor)
+      # Counted from the press it ends; a slower tremor lets it; three touches within two seconds are none that goes on.
+      assert_empty told(guarded, "guard_never_ends", trials: tremor)
+      assert_empty told(released, "guard_never_ends", trials: series(["tap", *([100, 310] * 8), 100]))
+      assert_empty told(released, "guard_never_ends", trials: series(["tap", 100, 200, 100, 200, 100]))
+      fixes = Check::Fixes.new(released, KNOWLEDGE, at: NOON, trials: tremor)
+      assert_equal ["Bounce guard counted from of Mouse with five buttons, Right button: from the press"],
+                   fixes.of(found(released, "guard_never_ends", trials: tremor)[0]).map(&:words)
+    end
+  end
+end
