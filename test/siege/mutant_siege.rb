@@ -44,6 +44,10 @@ module Kippen
           FileUtils.mkdir_p(File.dirname(File.join(copy, name)))
           FileUtils.cp(File.join(@root, name), File.join(copy, name))
         end
+        # What fails unbroken would notice everything.
+        first = @targets.map { |target| target.areas.first }.uniq.reject { |area| green?(copy, area) }
+        return puts("mutants: unbroken, #{first.join(", ")} fails") || false if first.any?
+
         missed = places(copy).sample(count, random: Random.new(seed)).reject do |target, file, offset|
           noticed?(copy, target, file, offset)
         end
@@ -71,14 +75,16 @@ module Kippen
         line.match?(%r{\A\s*(def|class|module|import|/?\*) ?[^=(]*\z})
     end
 
+    def green?(copy, area)
+      Open3.capture2e({ "FIRST" => "yes" }, "timeout", PATIENCE_S.to_s, File.join(copy, "bin", "test"), area)[1].success?
+    end
+
     def noticed?(copy, target, file, offset)
       path = File.join(copy, file)
       text = File.read(path)
       token = text.match(target.token, offset)[0]
       File.write(path, text[0, offset] + token.sub(token.strip) { |one| SWAPS.fetch(one) } + text[(offset + token.length)..])
-      by = target.areas.find do |area|
-        !Open3.capture2e({ "FIRST" => "yes" }, "timeout", PATIENCE_S.to_s, File.join(copy, "bin", "test"), area)[1].success?
-      end
+      by = target.areas.find { |area| !green?(copy, area) }
       puts "#{by ? "noticed by #{by}" : "MISSED"}: #{file}:#{text[0, offset].count("\n") + 1} #{token.strip}"
       by
     ensure

@@ -192,6 +192,15 @@ module Kippen
       picture "their-screen"
     end
 
+    def test_check
+      sign_in_as("specialist")
+      open_client("Ottoline Fenwether", "Check")
+      assert_text "No button asks for help"
+      click_button sentence("check.mendOf", what: "No button asks for help, on no host.")
+      assert_button sentence("check.doThis")
+      picture "check"
+    end
+
     def test_tuning
       worker
       sign_in_as("specialist")

@@ -10,11 +10,11 @@ module Kippen
 
       def self.kept? = false
 
+      # What nobody knows of is told once, with the call for help.
       def findings
         unknown = HelpUnreliable.new(@case).findings.map(&:where)
-        @case.winners.filter_map do |one|
-          dangerous(one)
-        end.reject { |one| one.figures["seen"].zero? && unknown.include?(one.where) }
+        found = @case.winners.map { |one| dangerous(one) }.compact
+        found.reject { |one| one.figures["seen"].zero? && unknown.include?(one.where) }
       end
 
       def candidates(finding)

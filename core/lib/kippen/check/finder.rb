@@ -54,8 +54,8 @@ module Kippen
       end
 
       def take_off(assignment)
-        [Words.say(:fix_take_off, action: action_name(assignment.action)), { "kind" => "clear", "button" => assignment.button, "gesture" => assignment.gesture, "place" => assignment.place,
-                  "mode" => assignment.mode }]
+        spot = %w[button gesture place mode].to_h { |name| [name, assignment[name]] }
+        [Words.say(:fix_take_off, action: action_name(assignment.action)), { "kind" => "clear" }.merge(spot)]
       end
     end
   end

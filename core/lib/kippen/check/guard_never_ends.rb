@@ -22,7 +22,8 @@ module Kippen
 
       def candidates(finding)
         button = @fitting.button(finding.where["button"])
-        [[Words.say(:fix_set_to, setting: Words.setting("bounce_guard_from"), value: Words.say(:from_the_press), button: name(button)),
+        [[Words.say(:fix_set_to, setting: Words.setting("bounce_guard_from"), value: Words.say(:from_the_press),
+                                 button: name(button)),
           { "kind" => "timing", "button" => button.ref, "setting" => "bounce_guard_from", "value" => "press" }]]
       end
 
@@ -36,7 +37,8 @@ module Kippen
       end
 
       def never(button, timing, shut)
-        found("serious", Words.say(:check_guard_never_ends, button: name(button), guard: Words.ms(timing.bounce_guard_us), count: shut),
+        guard = Words.ms(timing.bounce_guard_us)
+        found("serious", Words.say(:check_guard_never_ends, button: name(button), guard:, count: shut),
               where: { "button" => button.ref }, figures: { "trials" => shut },
               rests_on: ["/button_timing/#{button.ref.sub("/", "~1")}", "/timing"])
       end

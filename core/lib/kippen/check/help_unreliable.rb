@@ -27,7 +27,8 @@ module Kippen
       def unreliable(way, right, of)
         low, high = Statistics.wilson(right, of).map { |share| (share * 100).round }
         found(high < LEAST * 100 ? "serious" : "look",
-              Words.say(:check_help_unreliable, button: name(way.button), gesture: Words.gesture(way.gesture), right:, of:, low:, high:),
+              Words.say(:check_help_unreliable, button: name(way.button), gesture: Words.gesture(way.gesture),
+                                                right:, of:, low:, high:),
               where: where(way), figures: { "right" => right, "of" => of, "low" => low, "high" => high },
               rests_on: ["/assignments", "/button_timing/#{way.button.ref.sub("/", "~1")}"])
       end

@@ -7,14 +7,19 @@ module Kippen
       check_no_click: "Nothing makes a primary click at %{host}.",
       check_no_choosing: "At %{host} nothing chooses what is marked any more.",
       check_no_help: "No button asks for help, on no host.",
-      check_help_unreliable: "The best way to ask for help, the %{gesture} of %{button}: %{right} of %{of} came out as meant (%{low} to %{high} %%).",
+      check_help_unreliable: "The best way to ask for help, the %{gesture} of %{button}: %{right} of %{of} came out as meant " \
+                             "(%{low} to %{high} %%).",
       check_help_unknown: "Nobody knows how surely the %{gesture} of %{button} asks for help: too few presses were asked for.",
-      check_dangerous_seen: { one: "“%{action}” is on the %{gesture} of %{button}, which came once in %{of} when something else was meant.",
-                              other: "“%{action}” is on the %{gesture} of %{button}, which came %{count} times in %{of} when something else was meant." },
-      check_dangerous_unknown: { one: "“%{action}” is on the %{gesture} of %{button}: whether that comes by mistake, %{of} presses can't tell.",
-                                 other: "“%{action}” is on the %{gesture} of %{button}: whether that comes by mistake, %{of} presses can't tell." },
-      check_guard_never_ends: { one: "%{button}: counted from letting go, a tremor kept the bounce guard of %{guard} ms shut in one press.",
-                                other: "%{button}: counted from letting go, a tremor kept the bounce guard of %{guard} ms shut in %{count} presses." },
+      check_dangerous_seen: { one: "“%{action}” is on the %{gesture} of %{button}, which came once in %{of} when something " \
+                                   "else was meant.",
+                              other: "“%{action}” is on the %{gesture} of %{button}, which came %{count} times in %{of} when " \
+                                     "something else was meant." },
+      check_dangerous_unknown: "“%{action}” is on the %{gesture} of %{button}: whether that comes by mistake, %{of} presses " \
+                               "can't tell.",
+      check_guard_never_ends: { one: "%{button}: counted from letting go, a tremor kept the bounce guard of %{guard} ms shut " \
+                                     "in one press.",
+                                other: "%{button}: counted from letting go, a tremor kept the bounce guard of %{guard} ms shut " \
+                                       "in %{count} presses." },
       check_want_undone: "No button does the want “%{what}” where it is wanted.",
       check_want_without_action: "Nobody said yet which action the want “%{what}” is.",
       check_claimed: "%{button}, %{gesture}: “%{action}” is there, and %{by} takes it too. To free it: %{free_by}.",

@@ -18,6 +18,7 @@ export function useFixes(client: string, finding: Checked | undefined) {
     queryKey: keys.fixes(client, useRevision(), query),
     enabled: finding !== undefined,
     queryFn: async () =>
-      (await must(api.GET('/api/clients/{client}/check/fixes', { params: { path: { client }, query } }))).fixes,
+      (await must(api.GET('/api/clients/{client}/check/fixes', { params: { path: { client }, query } })))
+        .fixes,
   })
 }
