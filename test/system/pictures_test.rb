@@ -149,8 +149,6 @@ module Kippen
       assert_selector "td:has(button[aria-label='Pocket phone, Edge key, double-tap: Mark the packet']) small",
                       text: "can't happen"
       assert_no_selector "td:has(button[aria-label^='Pocket phone, Edge key, long-press']) small", text: "can't happen"
-      find("label", text: sentence("lanes.lanes"), exact_text: true).click
-      picture "lanes-impossible"
     end
 
     def test_the_bench

@@ -32,7 +32,6 @@ export function CheckStep({ desk, chosen, onChoose }: Props) {
         <h2 id="check-title">{say.title}</h2>
         {data && <p role="status">{say.counts(of('serious').length, of('look').length)}</p>}
       </div>
-      <Bears desk={desk} />
       {error && <p role="alert">{error.message}</p>}
       {!data && !error && <Waiting />}
       {data?.findings.length === 0 && <p>{say.nothing}</p>}
@@ -50,6 +49,7 @@ export function CheckStep({ desk, chosen, onChoose }: Props) {
       {data && data.looked_for.length > 0 && (
         <p className={styles.quiet}>{say.notFound(data.looked_for.join(', '))}</p>
       )}
+      <Bears desk={desk} />
     </section>
   )
 }
