@@ -16,7 +16,7 @@ module Kippen
       { ["tap_gap_ms", 333] => "Tap gap can't be 333 ms on Television remote; the nearest that can be set is 300 ms",
         ["brush_guard_ms", 20] => "Brush guard can't be 20 ms on Television remote; the nearest that can be set is 0 ms",
         %w[bounce_guard_from
-           release] => "Bounce guard from can't be release on Television remote; the nearest that can be set is press",
+           release] => "Bounce guard counted from can't be release on Television remote; the nearest that can be set is press",
         ["tap_gap_ms", 40] => "is 40, must be 50 to 3000 ms" }.each do |(setting, value), words|
         assert_equal([["/change/value", words]], faults { timing(setting, value) })
       end
