@@ -19,6 +19,7 @@ const PAGES = {
   Devices: [step('devices/DevicesStep'), 280],
   Assign: [step('lanes/AssignStep'), 280],
   Tune: [step('tune/TuneStep'), 280],
+  Check: [step('check/CheckStep'), 280],
   joining: [['index.html', 'src/joinApp.tsx'], 90],
 }
 

@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import type { Checked, Desk } from '../../shared/api'
 import { useChange } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
-import { Field } from '../../shared/ui'
+import { Field, StepFrame } from '../../shared/ui'
 import { Waiting } from '../../shared/plain'
 import { nameOf, placeOf } from './found'
 import { useCheck } from './queries'
@@ -27,16 +27,12 @@ export function CheckStep({ desk, chosen, onChoose }: Props) {
   const { data, error } = useCheck(desk.id)
   const of = (bad: Checked['bad']) => data?.findings.filter((one) => one.bad === bad) ?? []
   return (
-    <section aria-labelledby="check-title" className={styles.step}>
-      <div className={styles.head}>
-        <h2 id="check-title">{say.title}</h2>
-        {data && <p role="status">{say.counts(of('serious').length, of('look').length)}</p>}
-      </div>
+    <StepFrame title={say.title} stands={data && say.counts(of('serious').length, of('look').length)}>
       {error && <p role="alert">{error.message}</p>}
       {!data && !error && <Waiting />}
       {data?.findings.length === 0 && <p>{say.nothing}</p>}
       {PARTS.filter(({ bad }) => of(bad).length > 0).map(({ bad, title }) => (
-        <section key={bad} aria-label={title}>
+        <section key={bad} aria-label={title} className={styles.part}>
           <h3>{title}</h3>
           <ul className={styles.findings}>
             {of(bad).map((one) => (
@@ -50,7 +46,7 @@ export function CheckStep({ desk, chosen, onChoose }: Props) {
         <p className={styles.quiet}>{say.notFound(data.looked_for.join(', '))}</p>
       )}
       <Bears desk={desk} />
-    </section>
+    </StepFrame>
   )
 }
 

@@ -2,7 +2,7 @@ import { Button } from 'antd'
 import type { Desk, WantFacts } from '../../shared/api'
 import { useWants } from '../../shared/fitting'
 import { useMayChange } from '../../shared/session'
-import { Nothing } from '../../shared/ui'
+import { Nothing, StepFrame } from '../../shared/ui'
 import { NewWant } from './NewWant'
 import { IMPORTANCE, stateWords, timesWords, wrongWords } from './words'
 import styles from './wants.module.css'
@@ -20,15 +20,13 @@ interface Props {
 export function WantsStep({ desk, chosen, onChoose, onGive }: Props) {
   const wants = useWants(desk.id)
   const mayChange = useMayChange()
+  const count = wants.data?.length ?? 0
   const open = (wants.data ?? []).filter((want) => want.state !== 'done').length
   return (
-    <section aria-labelledby="wants-title" className={styles.step}>
-      <div className={styles.head}>
-        <h2 id="wants-title">{say.whatWantsDo(desk.name)}</h2>
-        {wants.data && wants.data.length > 0 && (
-          <p>{open === 0 ? say.everyWantHasButton : say.open(String(open), String(wants.data.length))}</p>
-        )}
-      </div>
+    <StepFrame
+      title={say.whatWantsDo(desk.name)}
+      stands={count === 0 ? undefined : open === 0 ? say.everyWantHasButton : say.open(open, count)}
+    >
       {mayChange && <NewWant />}
       {wants.error && <p role="alert">{wants.error.message}</p>}
       {wants.data?.length === 0 && <Nothing>{say.nothingWrittenDownYet}</Nothing>}
@@ -44,7 +42,7 @@ export function WantsStep({ desk, chosen, onChoose, onGive }: Props) {
           />
         ))}
       </ol>
-    </section>
+    </StepFrame>
   )
 }
 
