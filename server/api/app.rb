@@ -79,10 +79,10 @@ module Kippen
         # The desk of a client as the contract has it.
         def desk(id)
           head = revisions.head(id)
-          contacts = streams.contacts(id, head.fitting)
-          open = revisions.open(id, head.fitting).merge(CheckRoutes.of(head.fitting, contacts).counts)
+          heard = CheckRoutes.heard(self, id, head.fitting)
+          open = revisions.open(id, head.fitting).merge(CheckRoutes.of(head.fitting, heard).counts)
           undo, redone = Store::History.new(database, id).steps
-          Render.desk(id, head, open:, contacts:, pending: confirmations.pending(id))
+          Render.desk(id, head, open:, contacts: heard[:contacts], pending: confirmations.pending(id))
             .merge("undo" => undo, "redo" => redone)
         end
 

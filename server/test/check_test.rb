@@ -31,6 +31,30 @@ module Kippen
       assert_equal [404, "This is found no more"], [status, gone["detail"]]
     end
 
+    # Presses that were taken in for the edge key: so many as meant, so many let go too soon.
+    def take_in(right, wrong)
+      pressed = ->(ms) { { "intended" => "long_press", "trace" => [[0, "down"], [ms * 1000, "up"]] } }
+      file = { "kippen" => "trials/1", "button" => { "id" => EDGE }, "offered" => %w[tap long_press],
+               "trials" => [pressed[900]] * right + [pressed[300]] * wrong }
+      send_json(:post, "/api/clients/#{@client}/trials", { "button" => EDGE, "file" => file })
+      assert_equal 201, status, answer
+    end
+
+    def test_what_presses_say_of_the_call_for_help
+      told = -> { check["findings"].select { |one| one["id"] == "help_unreliable" }.map { |one| one.values_at("bad", "figures") } }
+      change({ "kind" => "assign", "button" => EDGE, "gesture" => "long_press", "action" => { "kind" => "help" } }, parent: 1)
+      assert_equal [["look", {}]], told.call
+      serious = open["serious"]
+      take_in(4, 6)
+      assert_equal [["serious", { "right" => 4, "of" => 10, "low" => 17, "high" => 69 }]], told.call
+      assert_equal serious + 1, open["serious"], "counted at the desk with no other revision"
+      DATABASE[:trials].where(Sequel.like(Sequel.cast(:trace, String), "%300000%")).update(counted: false)
+      take_in(190, 0)
+      assert_empty told.call
+      DATABASE[:trials].update(intended: "tap")
+      assert_equal [["look", {}]], told.call, "meant as something else they tell nothing of it"
+    end
+
     def test_whose_client_it_is_not_gets_nothing
       sign_in_as("specialist", service: store.add_service("Elsewhere"))
       check
@@ -44,7 +68,7 @@ module Kippen
       fitting = Formats::FittingJson.read(JSON.generate(DEMO))
       result = Server::CheckRoutes.of(fitting, {}, 0)
       assert_empty result.looked_for
-      assert_equal Check::WITHOUT_PRESSES.size, Server::CheckRoutes.left_out(result).size
+      assert_equal Check::FINDERS.size, Server::CheckRoutes.left_out(result).size
     end
   end
 end

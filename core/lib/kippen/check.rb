@@ -28,9 +28,6 @@ module Kippen
   module Check
     FINDERS = [NoPrimaryClick, NoHelp, HelpUnreliable, DangerousPress, NoWayBack, Impossible, Never, WantUndone, BuiltInGone,
                Claimed, WayAroundTaken, Late, PrintDiffers, ListTooLong, NotSettable, GuardNeverEnds, NotReady].freeze
-    # Those that ask this client's presses, and those that don't.
-    OF_PRESSES = [HelpUnreliable, DangerousPress, GuardNeverEnds].freeze
-    WITHOUT_PRESSES = (FINDERS - OF_PRESSES).freeze
     BAD = %w[serious look].freeze
 
     # findings – [Finding], the worst first, then by id and where; looked_for – ids of what was looked for, whether or not
@@ -42,12 +39,12 @@ module Kippen
       def plain = { "findings" => findings.map(&:checked), "looked_for" => looked_for }
     end
 
-    # knowledge – Knowledge; trials – [Tuning::Series] of this client's presses, one a button
-    # contacts – { device id => [Kinds::Ready::Contact] } of what was heard; finders – which of them look
+    # knowledge – Knowledge; trials – this client's presses: [Tuning::Series], one a button, or what gives them, see Presses
+    # contacts – { device id => [Kinds::Ready::Contact] } of what was heard
     # deadline – how long all of it may take. The same input gives the same Result.
-    def self.of(fitting, knowledge, trials: [], contacts: {}, finders: FINDERS, deadline: Deadline::NEVER)
+    def self.of(fitting, knowledge, trials: [], contacts: {}, deadline: Deadline::NEVER)
       asked = Case.new(fitting, knowledge, trials:, contacts:, deadline:)
-      looked = finders.filter_map { |finder| looked(finder, asked) }
+      looked = FINDERS.filter_map { |finder| looked(finder, asked) }
       found = looked.flat_map(&:last).sort_by { |one| [BAD.index(one.bad), one.id, one.where.sort.to_s] }
       Result.new(findings: found.freeze, looked_for: looked.map(&:first).freeze).freeze
     end

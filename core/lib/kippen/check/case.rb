@@ -6,10 +6,11 @@ module Kippen
     class Case
       attr_reader :fitting, :knowledge, :presses, :contacts, :deadline
 
+      # trials – [Tuning::Series], or what gives them, see Presses
       def initialize(fitting, knowledge, trials: [], contacts: {}, deadline: Deadline::NEVER)
         @fitting = fitting
         @knowledge = knowledge.of(fitting)
-        @presses = Presses.new(fitting, trials)
+        @presses = Presses.new(fitting, trials.is_a?(Array) ? Presses::Given.new(trials) : trials)
         @contacts = contacts
         @deadline = deadline
       end

@@ -9,13 +9,11 @@ module Kippen
       # So many are tried.
       TRIED = 12
 
-      # at – when, for what a change writes down; finders – which look whether something as bad has come;
-      # heard – trials and contacts, as Check.of takes them
-      def initialize(fitting, knowledge, at: nil, finders: FINDERS, deadline: Deadline::NEVER, **heard)
+      # at – when, for what a change writes down; heard – trials and contacts, as Check.of takes them
+      def initialize(fitting, knowledge, at: nil, deadline: Deadline::NEVER, **heard)
         @fitting = fitting
         @knowledge = knowledge
         @at = at
-        @finders = finders
         @deadline = deadline
         @heard = heard
         @known = look(fitting)
@@ -42,8 +40,8 @@ module Kippen
 
       # What could not be looked for in time may be there.
       def look(fitting)
-        result = Check.of(fitting, @knowledge, finders: @finders, deadline: @deadline, **@heard)
-        raise Deadline::Passed if result.looked_for.size < @finders.size
+        result = Check.of(fitting, @knowledge, deadline: @deadline, **@heard)
+        raise Deadline::Passed if result.looked_for.size < FINDERS.size
 
         result.findings
       end

@@ -7,15 +7,22 @@ module Kippen
       # So few say nothing of how often something goes wrong.
       FEW = 8
 
-      # series – [Tuning::Series], one a button; those of buttons that are not there are passed over
-      def initialize(fitting, series)
+      # Series that are there already, by button.
+      class Given
+        def initialize(series) = @by_button = series.group_by(&:button_id)
+        def of(button) = @by_button.fetch(button.ref, [])
+        def key(_button) = nil
+      end
+
+      # source – gives of a button its [Tuning::Series]; key: what they are kept by for as long as the fitting is, or nil
+      def initialize(fitting, source)
         @fitting = fitting
-        @series = series.select { |one| fitting.button(one.button_id) && !one.pass_through? }.group_by(&:button_id)
+        @source = source
         @scores = {}
       end
 
-      # [[Tuning::Trial, Tuning::Judge::Score]…] of a button.
-      def of(button) = @scores[button.ref] ||= @series.fetch(button.ref, []).flat_map { |one| judged(button, one) }
+      # [[Tuning::Trial, Tuning::Judge::Score]…] of a button; clicks that go to the host are not among them.
+      def of(button) = @scores[button.ref] ||= kept(button) { @source.of(button).flat_map { |series| judged(button, series) } }
 
       # [right, of all] of the trials in which a gesture was asked of a button.
       def right(button, gesture)
@@ -28,15 +35,22 @@ module Kippen
         of(button).select { |trial, score| trial.intended != trial_of(gesture) && score.got == trial_of(gesture) }.map(&:first)
       end
 
-      # Trials of a button as they were made, of whichever series.
-      def trials(button) = @series.fetch(button.ref, []).flat_map(&:trials)
+      # Trials of a button as they were made.
+      def trials(button) = of(button).map(&:first)
 
       private
+
+      def kept(button, &)
+        key = @source.key(button)
+        key ? @fitting.recall([:presses, button.ref, key], &) : yield
+      end
 
       # Presses are asked for as long-presses, whatever lasts as long as they do.
       def trial_of(gesture) = gesture == "hold" ? "long_press" : gesture
 
       def judged(button, series)
+        return [] if series.pass_through?
+
         asked = series.dup.tap { |one| one.offered = offered(button) }.freeze
         replays = Tuning::Replays.new(asked)
         timing = @fitting.timing(button).settings

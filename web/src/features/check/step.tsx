@@ -29,5 +29,5 @@ export const check = {
       onlySeen: true,
     },
   },
-  notices: {},
+  notices: { sitting: ['check'] },
 } as const satisfies StepDefinition
