@@ -35,13 +35,17 @@ module Kippen
     def take_in(right, wrong)
       pressed = ->(ms) { { "intended" => "long_press", "trace" => [[0, "down"], [ms * 1000, "up"]] } }
       file = { "kippen" => "trials/1", "button" => { "id" => EDGE }, "offered" => %w[tap long_press],
-               "trials" => [pressed[900]] * right + [pressed[300]] * wrong }
+               "trials" => ([pressed[900]] * right) + ([pressed[300]] * wrong) }
       send_json(:post, "/api/clients/#{@client}/trials", { "button" => EDGE, "file" => file })
       assert_equal 201, status, answer
     end
 
     def test_what_presses_say_of_the_call_for_help
-      told = -> { check["findings"].select { |one| one["id"] == "help_unreliable" }.map { |one| one.values_at("bad", "figures") } }
+      told = lambda {
+        check["findings"].select do |one|
+          one["id"] == "help_unreliable"
+        end.map { |one| one.values_at("bad", "figures") }
+      }
       change({ "kind" => "assign", "button" => EDGE, "gesture" => "long_press", "action" => { "kind" => "help" } }, parent: 1)
       assert_equal [["look", {}]], told.call
       serious = open["serious"]

@@ -80,8 +80,7 @@ export const keys = {
 }
 
 /** The names of questions that one client’s notices are about. */
-export type Asked =
-  'joins' | 'screens' | 'bench' | 'tuning' | 'fit' | 'devices' | 'heard' | 'wants' | 'check'
+export type Asked = 'joins' | 'screens' | 'bench' | 'tuning' | 'fit' | 'devices' | 'heard' | 'wants' | 'check'
 
 /** All that was asked under one name of one client, in whichever revision. */
 export const allOf = (name: Asked, client: string) => [name, client] as const
