@@ -31,6 +31,8 @@ module Kippen
       assert_equal [404, "This is found no more"], [status, gone["detail"]]
     end
 
+    def help_unreliable = check["findings"].select { |one| one["id"] == "help_unreliable" }
+
     # Presses that were taken in for the edge key: so many as meant, so many let go too soon.
     def take_in(right, wrong)
       pressed = ->(ms) { { "intended" => "long_press", "trace" => [[0, "down"], [ms * 1000, "up"]] } }
@@ -41,11 +43,7 @@ module Kippen
     end
 
     def test_what_presses_say_of_the_call_for_help
-      told = lambda {
-        check["findings"].select do |one|
-          one["id"] == "help_unreliable"
-        end.map { |one| one.values_at("bad", "figures") }
-      }
+      told = -> { help_unreliable.map { |one| one.values_at("bad", "figures") } }
       change({ "kind" => "assign", "button" => EDGE, "gesture" => "long_press", "action" => { "kind" => "help" } }, parent: 1)
       assert_equal [["look", {}]], told.call
       serious = open["serious"]
