@@ -17,7 +17,7 @@ module Kippen
     CONTRACT = File.join(__dir__, "contract", "openapi.yaml")
     DATA = File.join(ROOT, "core", "data")
     # Another language, where one is named: before anything says a word.
-    SPOKEN = Spoken.read(ENV.fetch("KIPPEN_WORDS", nil))
+    SPOKEN = Spoken.read_or_end(ENV.fetch("KIPPEN_WORDS", nil))
     KNOWLEDGE = Knowledge.read(DataFolder.texts(DATA))
     KINDS, CODES, CATALOGUE, COMBINATIONS, ARRANGEMENTS, SETTINGS, SEARCH = *KNOWLEDGE
   end

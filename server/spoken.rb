@@ -13,6 +13,15 @@ module Kippen
         of(file).tap { |spoken| Words.speak(spoken.locale, file.fetch("server"), pointer: "/server") }
       end
 
+      # The same for a process that can't go on without: what is wrong is said, one line a fault.
+      def self.read_or_end(path)
+        read(path)
+      rescue Invalid => e
+        abort e.faults.map { |fault| "KIPPEN_WORDS, #{path}: #{fault}" }.join("\n")
+      rescue SystemCallError => e
+        abort "KIPPEN_WORDS: #{e.message}"
+      end
+
       # file – as it was read
       def self.of(file)
         right = file.is_a?(Hash) && file["kippen"] == Spoken::FORMAT

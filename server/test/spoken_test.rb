@@ -32,6 +32,18 @@ module Kippen
       assert_nil Server::Spoken.read("")
     end
 
+    def test_a_process_that_is_told_to_speak_what_is_wrong_ends_and_says_why
+      _, told = capture_io { assert_raises(SystemExit) { Server::Spoken.read_or_end("/nowhere/words.json") } }
+      assert_equal "KIPPEN_WORDS: No such file or directory @ rb_sysopen - /nowhere/words.json\n", told
+      Dir.mktmpdir do |folder|
+        path = File.join(folder, "words.json")
+        File.write(path, JSON.generate(RIGHT.merge("locale" => "?", "direction" => "up")))
+        _, told = capture_io { assert_raises(SystemExit) { Server::Spoken.read_or_end(path) } }
+        assert_equal "KIPPEN_WORDS, #{path}: /locale: must be a language such as nl or pt-BR\n" \
+                     "KIPPEN_WORDS, #{path}: /direction: must be ltr, rtl\n", told
+      end
+    end
+
     def test_what_is_wrong_is_told_all_of_it
       assert_equal [["/kippen", "must be words/1"]], faults({ "kippen" => "words/2" })
       assert_equal [["/kippen", "must be words/1"]], faults("[]")
