@@ -34,7 +34,10 @@ module Kippen
       assert_equal ["Nothing makes a primary click at Computer."], found(taken, "no_primary_click").map(&:what)
       refute_found assign(taken, RIGHT, "tap", CLICK), "no_primary_click"
       assert_equal "Take “Louder” off", mended(taken, "no_primary_click")
-      # A long-press that clicks is no click of a tap.
+      # Nor is a line of a shortlist, nor a long-press that clicks, a click of a tap.
+      listed = shortlist(taken, [CLICK])
+      opens = { "kind" => "shortlist", "shortlist" => listed.shortlists[0].id }
+      assert_equal 1, told(assign(listed, "#{MOUSE}/middle", "tap", opens), "no_primary_click").size
       assert_equal 1, told(assign(taken, "#{MOUSE}/middle", "long_press", CLICK), "no_primary_click").size
     end
 

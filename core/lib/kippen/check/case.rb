@@ -24,10 +24,11 @@ module Kippen
       def data(button) = kinds.button(@fitting.device(button.device), button) || {}
 
       # [Reach::Wants::Way] in which an action comes about, shortlists and modes walked. hosts – ids, empty for any
-      def ways(action, place: Fitting::EVERYWHERE, hosts: [])
+      # by_list – also by a line of a shortlist
+      def ways(action, place: Fitting::EVERYWHERE, hosts: [], by_list: true)
         return [] unless action
 
-        found = direct(action, place) + through(action, place, []) + all_the_same(action)
+        found = direct(action, place) + all_the_same(action) + (by_list ? through(action, place, []) : [])
         found.uniq.select { |way| hosts.empty? || hosts.include?(way.button.host) }
       end
 

@@ -36,7 +36,7 @@ module Kippen
 
       # A finger on the screen clicks, whatever is set.
       def clicks?(host)
-        @case.buttons_of(host).any? { |button| @case.data(button)["clicks"] } || @case.ways(CLICK, hosts: [host.id]).any? do |way|
+        @case.buttons_of(host).any? { |button| @case.data(button)["clicks"] } || @case.ways(CLICK, hosts: [host.id], by_list: false).any? do |way|
           way.gesture == "tap" && way.mode == Fitting::BASE
         end
       end
