@@ -36,11 +36,9 @@ module Kippen
 
       # A finger on the screen clicks, whatever is set.
       def clicks?(host)
-        @case.buttons_of(host).any? do |button|
-          @case.data(button)["clicks"]
-        end || @case.ways(CLICK, hosts: [host.id], by_list: false).any? do |way|
-                 way.gesture == "tap" && way.mode == Fitting::BASE
-               end
+        ways = @case.ways(CLICK, hosts: [host.id], by_list: false)
+        ways.any? { |way| way.gesture == "tap" && way.mode == Fitting::BASE } ||
+          @case.buttons_of(host).any? { |button| @case.data(button)["clicks"] }
       end
 
       def chooses?(host) = taken(host).empty? || Reach::MainJob.new(@case.knowledge).buttons(@fitting, host).any?
