@@ -22,7 +22,6 @@ module Kippen
       # What may pile up for a browser that doesn't read; then it is let go and comes back by itself.
       MOST_WAITING = 64_000
       RETRY_MS = 1000
-      HERE = "event: here\ndata: {}\n\n"
       ENDED = "event: ended\ndata: {}\n\n"
 
       # Of one session at once; the oldest makes room.
@@ -92,12 +91,21 @@ module Kippen
         of_session = @listeners.select { |other| other.watcher.session == watcher.session }
         drop(of_session.first) if of_session.size >= MOST_A_SESSION
         @listeners << listener
-        @listening ? send(listener, HERE) : flush(listener)
+        @listening ? here(listener) : flush(listener)
       end
 
       def listening
         @listening = true
-        tell_all(HERE)
+        @listeners.dup.each { |listener| here(listener) }
+      end
+
+      # From now on nothing is missed: with the newest revision, so that who has it needn't ask. Where that isn't known just now
+      # it isn't said.
+      def here(listener)
+        number = @database[:revisions].where(client_id: listener.client).max(:number)
+        send(listener, "event: here\ndata: #{JSON.generate({ "number" => number }.compact)}\n\n")
+      rescue Sequel::Error
+        send(listener, "event: here\ndata: {}\n\n")
       end
 
       # Those whose session has ended, or who may not see the client any more.

@@ -111,13 +111,24 @@ describe('useNews', () => {
     expect(asked).toEqual([['fit', 'one'], ['tuning', 'one'], DESK])
   })
 
-  it('asks anew for what it may have missed: the desk at first, all that is told after a break', () => {
+  it('asks anew for what it may have missed: at first a newer desk, all that is told after a break', async () => {
     const { asked } = follow()
-    tell('here')
-    expect(asked.splice(0)).toEqual([DESK, ['bench', 'one']])
-    tell('here')
+    tell('here', { number: 4 })
+    await settled()
+    expect(asked.splice(0)).toEqual([['bench', 'one']])
+    tell('here', { number: 4 })
     expect(asked).toEqual([DESK, ['bench', 'one'], ['joins', 'one'], ['fit', 'one'], ['tuning', 'one']])
   })
+
+  it.each([{ number: 5 }, {}])(
+    'asks for a desk that was saved between asking and listening: %o',
+    async (told) => {
+      const { asked } = follow()
+      tell('here', told)
+      await settled()
+      expect(asked).toEqual([['bench', 'one'], DESK])
+    },
+  )
 
   it('comes to an end when one may not see it any more, and lets the pages find out why', () => {
     const { asked } = follow()

@@ -42,9 +42,10 @@ export function useNews(client: string, notices: NoticesOf, onHeard: (stream: st
       )
       // Said whenever it listens, and so after each break too: what was told meanwhile was missed. At first that can
       // only be what was saved or heard between asking and listening.
-      source.addEventListener('here', () => {
+      source.addEventListener('here', (event: MessageEvent<string>) => {
         if (first) {
-          void desk()
+          const { number = Infinity } = JSON.parse(event.data) as { number?: number }
+          void saved(number)
           anew(['bench'])
         } else all()
         first = false
