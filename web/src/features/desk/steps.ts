@@ -32,10 +32,16 @@ export const SHEETS = {
 export const isOfNoStep = ({ of }: SheetAddress): boolean => of in OF_NO_STEP
 
 /** What is asked anew by which notice, of every step and of none. */
-export const NOTICES: NoticesOf = Object.assign(
+export const NOTICES: NoticesOf = together([
   { joins: ['joins'], screen: ['screens'] },
   ...STEPS.map(({ notices }) => notices),
-) as NoticesOf
+])
+
+/** Several steps may go by one notice: each asks for its own. */
+export function together(all: readonly NoticesOf[]): NoticesOf {
+  const names = [...new Set(all.flatMap((notices) => Object.keys(notices)))]
+  return Object.fromEntries(names.map((name) => [name, [...new Set(all.flatMap((one) => one[name] ?? []))]]))
+}
 
 /** The step of an address; the middle of the work where it names none. */
 export function stepOf(name: string | undefined): StepDefinition {
