@@ -50,6 +50,32 @@ module Kippen
       assert_empty told(two, "help_unreliable", trials: sure + series(*([SHORT] * 10)))
     end
 
+    # What a button offers there is what decides: as usual it has no long-press at all.
+    def test_a_way_that_is_in_a_mode
+      moded = made(with_devices("mouse-five"), "mode", mode: { "name" => "Quiet" })
+      mode = moded.modes[0].id
+      taking = assign(moded, "#{MOUSE}/middle", "long_press", { "kind" => "mode", "mode" => mode, "how" => "lock" })
+      quiet = assign(taking, RIGHT, "long_press", HELP, mode:)
+      assert_equal [["look", { "button" => RIGHT, "gesture" => "long_press", "mode" => mode }]], told(quiet, "help_unreliable")
+      assert_empty told(quiet, "help_unreliable", trials: series(*([LONG] * 10)))
+      assert_equal [["serious", { "button" => RIGHT, "gesture" => "long_press", "mode" => mode }]],
+                   told(quiet, "help_unreliable", trials: series(*([SHORT] * 10)))
+      wanted = made(quiet, "want", want: { "what" => "Call", "action" => HELP, "wrong" => "dangerous" })
+      refute_found wanted, "dangerous_press"
+      assert_equal ["serious"], told(wanted, "dangerous_press", trials: series(*([LONG] * 8), ["tap", 600])).map(&:first)
+    end
+
+    # What takes too long to replay is not taken for looked at.
+    def test_replays_end_with_the_deadline
+      many = series(*([LONG] * 50))
+      asked = 0
+      deadline = Object.new.tap { |one| one.define_singleton_method(:check) { (asked += 1) > 100 && raise(Deadline::Passed) } }
+      result = check(desk, trials: many, deadline:)
+      refute_includes result.looked_for, "late"
+      asked = -1_000
+      assert_includes check(Fitting.read(desk.document), trials: many, deadline:).looked_for, "help_unreliable"
+    end
+
     # A wrong call for help is a nuisance; what a want says goes before that.
     def test_something_dangerous_that_came_when_something_else_was_meant
       refute_found desk, "dangerous_press"

@@ -10,7 +10,7 @@ module Kippen
       def initialize(fitting, knowledge, trials: [], contacts: {}, deadline: Deadline::NEVER)
         @fitting = fitting
         @knowledge = knowledge.of(fitting)
-        @presses = Presses.new(fitting, trials.is_a?(Array) ? Presses::Given.new(trials) : trials)
+        @presses = Presses.new(fitting, trials.is_a?(Array) ? Presses::Given.new(trials) : trials, deadline:)
         @contacts = contacts
         @deadline = deadline
       end

@@ -29,8 +29,9 @@ module Kippen
         button = @fitting.button(one.button)
         return unless COSTS.include?(cost(one, button))
 
-        wrong = @case.presses.became(button, one.gesture).size
-        of = @case.presses.of(button).size
+        spot = [one.place, one.mode]
+        wrong = @case.presses.became(button, one.gesture, spot).size
+        of = @case.presses.of(button, spot).size
         return if wrong.zero? && of >= Presses::FEW
 
         found(wrong.positive? ? "serious" : "look", words(one, button, wrong, of), where: where_of(one),

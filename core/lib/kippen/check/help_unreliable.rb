@@ -14,7 +14,7 @@ module Kippen
         ways = NoHelp.new(@case).ways
         return [] if ways.empty? || ways.any?(&:builtin)
 
-        seen = ways.map { |way| [way, *@case.presses.right(way.button, way.gesture)] }
+        seen = ways.map { |way| [way, *@case.presses.right(way.button, way.gesture, [way.place, way.mode])] }
         told = seen.select { |_, _, of| of >= Presses::FEW }
         return [unknown(ways.first)] if told.empty?
 
@@ -38,7 +38,9 @@ module Kippen
               where: where(way), rests_on: ["/assignments"])
       end
 
-      def where(way) = { "button" => way.button.ref, "gesture" => way.gesture }
+      def where(way)
+        where_of(Fitting::Assignment.new(button: way.button.ref, gesture: way.gesture, place: way.place, mode: way.mode))
+      end
     end
   end
 end

@@ -2,10 +2,12 @@
 
 module Kippen
   module Check
-    # What this client's presses come to, replayed with what a button offers as usual, everywhere, and its timing.
+    # What this client's presses come to, replayed with what a button offers in a place and a mode, and its timing.
     class Presses
       # So few say nothing of how often something goes wrong.
       FEW = 8
+
+      USUAL = [Fitting::EVERYWHERE, Fitting::BASE].freeze
 
       # Series that are there already, by button.
       class Given
@@ -15,24 +17,32 @@ module Kippen
       end
 
       # source – gives of a button its [Tuning::Series]; key: what they are kept by for as long as the fitting is, or nil
-      def initialize(fitting, source)
+      # deadline – looked at before each replay
+      def initialize(fitting, source, deadline: Deadline::NEVER)
         @fitting = fitting
         @source = source
+        @deadline = deadline
         @scores = {}
       end
 
-      # [[Tuning::Trial, Tuning::Judge::Score]…] of a button; clicks that go to the host are not among them.
-      def of(button) = @scores[button.ref] ||= kept(button) { @source.of(button).flat_map { |series| judged(button, series) } }
+      # [[Tuning::Trial, Tuning::Judge::Score]…] of a button; clicks that go to the host are not among them. spot – [place, mode]
+      def of(button, spot = USUAL)
+        @scores[[button.ref, spot]] ||= kept(button, spot) do
+          offered = offered(button, *spot)
+          @source.of(button).flat_map { |series| judged(button, series, offered) }
+        end
+      end
 
       # [right, of all] of the trials in which a gesture was asked of a button.
-      def right(button, gesture)
-        asked = of(button).select { |trial, _| trial.intended == trial_of(gesture) }
+      def right(button, gesture, spot = USUAL)
+        asked = of(button, spot).select { |trial, _| trial.intended == trial_of(gesture) }
         [asked.count { |_, score| score.right? }, asked.size]
       end
 
       # Trials in which something else was meant and this gesture came.
-      def became(button, gesture)
-        of(button).select { |trial, score| trial.intended != trial_of(gesture) && score.got == trial_of(gesture) }.map(&:first)
+      def became(button, gesture, spot = USUAL)
+        meant = trial_of(gesture)
+        of(button, spot).select { |trial, score| trial.intended != meant && score.got == meant }.map(&:first)
       end
 
       # Trials of a button as they were made.
@@ -40,25 +50,24 @@ module Kippen
 
       private
 
-      def kept(button, &)
+      def kept(button, spot, &)
         key = @source.key(button)
-        key ? @fitting.recall([:presses, button.ref, key], &) : yield
+        key ? @fitting.recall([:presses, button.ref, spot, key], &) : yield
       end
 
       # Presses are asked for as long-presses, whatever lasts as long as they do.
       def trial_of(gesture) = gesture == "hold" ? "long_press" : gesture
 
-      def judged(button, series)
+      def judged(button, series, offered)
         return [] if series.pass_through?
 
-        asked = series.dup.tap { |one| one.offered = offered(button) }.freeze
-        replays = Tuning::Replays.new(asked)
+        replays = Tuning::Replays.new(series.dup.tap { |one| one.offered = offered }.freeze, deadline: @deadline)
         timing = @fitting.timing(button).settings
         series.trials.map { |trial| [trial, replays.score(trial, timing)] }
       end
 
-      def offered(button)
-        choice = Press::Lane.new(@fitting, button).choice
+      def offered(button, place, mode)
+        choice = Press::Lane.new(@fitting, button, place:, mode:).choice
         %i[tap double_tap triple_tap].select { |gesture| choice[gesture] }.map(&:to_s) + (choice.long ? %w[long_press] : [])
       end
     end

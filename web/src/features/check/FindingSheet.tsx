@@ -27,8 +27,9 @@ export function FindingSheet({ desk, id, onClose }: { desk: Desk; id: string; on
 function Mending({ desk, finding, onClose }: { desk: Desk; finding: Checked; onClose: () => void }) {
   const mayChange = useMayChange()
   const fixes = useFixes(desk.id, finding)
-  const [chosen, setChosen] = useState(0)
-  const fix = fixes.data?.[chosen]
+  // By its words: after a save by somebody else these may be others, in another order.
+  const [chosen, setChosen] = useState<string>()
+  const fix = fixes.data?.find((one) => one.words === chosen) ?? fixes.data?.[0]
   const { change, busy, refused, openedOn, catchUp } = useFormChange()
   const preview = usePreview(desk.id, fix?.change, openedOn)
   const mend = async () => {
@@ -46,9 +47,9 @@ function Mending({ desk, finding, onClose }: { desk: Desk; finding: Checked; onC
         <Radio.Group
           className={styles.fixes}
           aria-label={say.chooseOne}
-          value={chosen}
-          onChange={(event) => setChosen(event.target.value as number)}
-          options={fixes.data.map((one, index) => ({ value: index, label: one.words }))}
+          value={fix?.words}
+          onChange={(event) => setChosen(event.target.value as string)}
+          options={fixes.data.map(({ words }) => ({ value: words, label: words }))}
         />
       )}
       {fix && (
