@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button, Select } from 'antd'
 import { useCallback, useState } from 'react'
-import { allOf, api, must, type Intended, type Tile } from '../../shared/api'
+import { askAnew, allOf, api, must, type Intended, type Tile } from '../../shared/api'
 import { Faults, useAnnounce, useTask } from '../../shared/ui'
 import styles from './bench.module.css'
 import { say, WANTED } from './sentences'
@@ -39,7 +39,7 @@ export function KeepPress({ client, tile }: { client: string; tile: Tile }) {
         await must(api.POST('/api/clients/{client}/kept', { params: { path: { client } }, body }))
         setKept(true)
         announce(say.keptForTune)
-        void queries.invalidateQueries({ queryKey: allOf('tuning', client) })
+        void askAnew(queries, { queryKey: allOf('tuning', client) })
       },
       [client, tile, queries, announce],
     ),

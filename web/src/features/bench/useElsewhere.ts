@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useRef, useState } from 'react'
-import { allOf, api, must, Refused, type BenchView, type Button } from '../../shared/api'
+import { askAnew, allOf, api, must, Refused, type BenchView, type Button } from '../../shared/api'
 import { useAnnounce } from '../../shared/ui'
 import type { Elsewhere } from './benchContext'
 import { say } from './sentences'
@@ -49,7 +49,7 @@ export function useBindElsewhere(client: string, onTrouble: (words: string | und
         const others = bindings.filter((one) => one.heard !== source && one.button !== button.ref)
         const body = { bindings: [...others, { heard: source, button: button.ref }] }
         await must(api.PUT('/api/listeners/{listener}/bindings', { params, body }))
-        await queries.invalidateQueries({ queryKey: allOf('bench', client) })
+        await askAnew(queries, { queryKey: allOf('bench', client) })
         onTrouble(undefined)
         announce(say.standsForThere(button.name))
       } catch (error) {

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useRef } from 'react'
-import { allOf, keys, type BenchView, type Desk } from '../../shared/api'
+import { askAnew, allOf, keys, type BenchView, type Desk } from '../../shared/api'
 import { deviceOf } from './binding'
 
 /** A press so long may be what a step of getting ready waits for. */
@@ -31,7 +31,7 @@ export function useTicksOff(client: string) {
       })
       if (isNew.length === 0) return
       for (const queryKey of [keys.desk(client), allOf('devices', client)])
-        void queries.invalidateQueries({ queryKey })
+        void askAnew(queries, { queryKey })
     },
     [client, queries],
   )

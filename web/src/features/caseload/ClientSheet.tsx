@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button, Input, type InputRef } from 'antd'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { keys, api, must, type Client } from '../../shared/api'
+import { askAnew, keys, api, must, type Client } from '../../shared/api'
 import { Faults, Field, useAnnounce, useTask, FormOf } from '../../shared/ui'
 import { useErasure } from './queries'
 import styles from './caseload.module.css'
@@ -33,7 +33,7 @@ export function ClientSheet({ client, onClose }: { client: Client; onClose: () =
           body: { name },
         }),
       )
-      await queries.invalidateQueries({ queryKey: keys.clients() })
+      await askAnew(queries, { queryKey: keys.clients() })
       announce(say.erased(client.name))
       onClose()
     }, [client, name, queries, announce, onClose]),

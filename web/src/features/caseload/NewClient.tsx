@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
 import { useCallback, useState, type ChangeEvent } from 'react'
 import { useNavigate } from 'react-router'
-import { keys, api, must } from '../../shared/api'
+import { askAnew, keys, api, must } from '../../shared/api'
 import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import styles from './caseload.module.css'
 import { say } from './sentences'
@@ -17,7 +17,7 @@ export function NewClient() {
     useCallback(
       async (text: string) => {
         const desk = await must(api.POST('/api/clients', { body: {}, bodySerializer: () => text }))
-        await queries.invalidateQueries({ queryKey: keys.clients() })
+        await askAnew(queries, { queryKey: keys.clients() })
         await navigate(`/clients/${desk.id}/wants`)
       },
       [queries, navigate],

@@ -1,4 +1,4 @@
-import { allOf } from '../../shared/api'
+import { askAnew, allOf } from '../../shared/api'
 import { Button, Input, Select } from 'antd'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -18,7 +18,7 @@ export function NewDevice({ client, heard }: { client: string; heard: HeardSourc
   const onSubmit = async () => {
     const devices = [{ of: kind, name: called.trim() }]
     if (await change({ kind: 'add_devices', devices }, say.added(called)))
-      await queries.invalidateQueries({ queryKey: allOf('heard', client) })
+      await askAnew(queries, { queryKey: allOf('heard', client) })
   }
   return (
     <div className={styles.nameIt} data-never-heard>

@@ -2,7 +2,7 @@ import { OF_PEOPLE } from '../../shared/text'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, QRCode, Select } from 'antd'
 import { useCallback, useState } from 'react'
-import { keys, api, must, type Desk, type Join } from '../../shared/api'
+import { askAnew, keys, api, must, type Desk, type Join } from '../../shared/api'
 import { THEMES } from '../../shared/theme'
 import { Faults, Field, SideSheet, useTask } from '../../shared/ui'
 import { WayIn } from './WayIn'
@@ -20,10 +20,7 @@ export function JoinSheet({ desk, onClose }: { desk: Desk; onClose: () => void }
     queryKey: keys.joins(desk.id),
     queryFn: () => must(api.GET('/api/clients/{client}/joins', { params: { path: { client: desk.id } } })),
   })
-  const refresh = useCallback(
-    () => queries.invalidateQueries({ queryKey: keys.joins(desk.id) }),
-    [queries, desk.id],
-  )
+  const refresh = useCallback(() => askAnew(queries, { queryKey: keys.joins(desk.id) }), [queries, desk.id])
   const make = useTask(
     useCallback(async () => {
       await must(

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
-import { keys, api, must, type ServiceHosts, type ServiceKinds } from '../../shared/api'
+import { askAnew, keys, api, must, type ServiceHosts, type ServiceKinds } from '../../shared/api'
 import type { KindDocument } from './document'
 
 /** The kinds that the service keeps, and what a new one begins with. */
@@ -60,5 +60,5 @@ export const keepHosts = (document: ServiceHosts['document'], opened_on: number 
 /** Asks for all of it anew. */
 export function useAsked() {
   const queries = useQueryClient()
-  return useCallback(() => queries.invalidateQueries({ queryKey: keys.serviceKinds() }), [queries])
+  return useCallback(() => askAnew(queries, { queryKey: keys.serviceKinds() }), [queries])
 }

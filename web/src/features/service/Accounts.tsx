@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Input, Select } from 'antd'
 import { useCallback, useState } from 'react'
-import { keys, api, must, type Account, type Role } from '../../shared/api'
+import { askAnew, keys, api, must, type Account, type Role } from '../../shared/api'
 import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import { AccountRow } from './AccountRow'
 import styles from './service.module.css'
@@ -23,7 +23,7 @@ export function Accounts() {
     queryFn: async () => (await must(api.GET('/api/accounts'))).accounts,
   })
   const [given, setGiven] = useState(EMPTY)
-  const refresh = useCallback(() => queries.invalidateQueries({ queryKey: keys.accounts() }), [queries])
+  const refresh = useCallback(() => askAnew(queries, { queryKey: keys.accounts() }), [queries])
   const add = useTask(
     useCallback(async () => {
       await must(api.POST('/api/accounts', { body: given }))

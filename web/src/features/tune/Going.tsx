@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { useCallback } from 'react'
-import { allOf, keys, api, must, type Fit } from '../../shared/api'
+import { askAnew, allOf, keys, api, must, type Fit } from '../../shared/api'
 import { useMayChange } from '../../shared/session'
 import { Faults, useTask } from '../../shared/ui'
 import { say } from './sentences'
@@ -14,7 +14,7 @@ export function Going({ client, fit }: { client: string; fit: Fit }) {
   const end = useTask(
     useCallback(async () => {
       await must(api.POST('/api/fits/{fit}/end', { params: { path: { fit: fit.id } } }))
-      void queries.invalidateQueries({ queryKey: allOf('fit', client) })
+      void askAnew(queries, { queryKey: allOf('fit', client) })
     }, [client, fit.id, queries]),
   )
   if (fit.state === 'done') return null
@@ -23,7 +23,7 @@ export function Going({ client, fit }: { client: string; fit: Fit }) {
       <div className={styles.going}>
         <p role="alert">{fit.error ?? say.wasGivenUp}</p>
         {mayChange && (
-          <Button onClick={() => void queries.invalidateQueries({ queryKey: keys.fitWanted(client) })}>
+          <Button onClick={() => void askAnew(queries, { queryKey: keys.fitWanted(client) })}>
             {say.askAnew}
           </Button>
         )}

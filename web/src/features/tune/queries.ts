@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useState } from 'react'
 import { useTask } from '../../shared/ui'
 import {
+  askAnew,
   allOf,
   keys,
   api,
@@ -32,8 +33,8 @@ export function useSittingTaken(client: string) {
           ? { ...now, open: sitting.open ? sitting : null }
           : now,
       )
-      void queries.invalidateQueries({ queryKey: allOf('tuning', client) })
-      void queries.invalidateQueries({ queryKey: keys.sitting(sitting.id) })
+      void askAnew(queries, { queryKey: allOf('tuning', client) })
+      void askAnew(queries, { queryKey: keys.sitting(sitting.id) })
     },
     [queries, client],
   )
@@ -109,7 +110,7 @@ export function useFit(
     placeholderData: (before) => before,
   })
   useEffect(() => {
-    if (asked.data) void queries.invalidateQueries({ queryKey: allOf('fit', client) })
+    if (asked.data) void askAnew(queries, { queryKey: allOf('fit', client) })
   }, [asked.data, client, queries])
   // What was found last stays until there is something newer.
   const [last, setLast] = useState<Fit>()

@@ -1,3 +1,4 @@
+export { askAnew } from './askAnew'
 export { allOf, keys, type Asked } from './keys'
 export { leftOnPurpose, api, carryToken, must, PAGE, Refused, whenSignedOut } from './client'
 export type * from './types'

@@ -1,5 +1,5 @@
 import type { QueryClient } from '@tanstack/react-query'
-import { keys } from '../api'
+import { askAnew, keys } from '../api'
 
 /**
  * After something was saved the desk is asked anew; with the number of its revision all else that is shown is another
@@ -8,7 +8,7 @@ import { keys } from '../api'
 export async function askedAnew(queries: QueryClient, client: string): Promise<void> {
   // Of the caseload nothing is shown here: it is asked anew when it is.
   void queries.invalidateQueries({ queryKey: keys.clients(), refetchType: 'none' })
-  await queries.invalidateQueries({ queryKey: keys.desk(client) })
+  await askAnew(queries, { queryKey: keys.desk(client) })
   // Once it is drawn.
   await new Promise((resolve) => setTimeout(resolve))
   const going = queries.getQueryCache().findAll({

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
-import { allOf, keys, type Asked, type Desk } from '../api'
+import { askAnew, allOf, keys, type Asked, type Desk } from '../api'
 import { useSaving } from './saving'
 
 /** What is asked anew, by the notice that tells of it: of the client, in whichever revision. */
@@ -21,8 +21,8 @@ export function useNews(client: string, notices: NoticesOf, onHeard: (stream: st
   useEffect(() => {
     let source: EventSource | undefined
     const anew = (names: readonly Asked[]) =>
-      names.forEach((name) => void queries.invalidateQueries({ queryKey: allOf(name, client) }))
-    const desk = () => queries.invalidateQueries({ queryKey: keys.desk(client) })
+      names.forEach((name) => void askAnew(queries, { queryKey: allOf(name, client) }))
+    const desk = () => askAnew(queries, { queryKey: keys.desk(client) })
     /** All that a notice may have told. */
     const all = () => {
       void desk()
