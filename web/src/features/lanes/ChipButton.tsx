@@ -37,9 +37,12 @@ const EMPTY_PX = 52
 export const emptyWidth = (free: string | undefined): number =>
   free === undefined ? EMPTY_PX : Math.min(MOST_PX, EMPTY_PX + widthOf(free, 'note') + 12)
 
-/** The longest of some words: narrower it would be broken. */
+/** A word longer than this goes on in a further line, where its stretch is shorter. */
+const MOST_WORD_PX = 80
+
+/** The longest of some words: narrower it would be broken; of a very long one, as much as may stand in a line. */
 const longest = (words: string, font: 'name' | 'note') =>
-  Math.max(...words.split(' ').map((word) => widthOf(word, font)))
+  Math.min(MOST_WORD_PX, Math.max(...words.split(' ').map((word) => widthOf(word, font))))
 
 /**
  * How wide a chip is drawn, for all its words to be read: in one line, where there is room for that before the boundary
