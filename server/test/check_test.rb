@@ -31,6 +31,25 @@ module Kippen
       assert_equal [404, "This is found no more"], [status, gone["detail"]]
     end
 
+    # Known by two at once: one is noted, the other is told; who may only look notes nothing.
+    def test_what_is_known_and_wanted_is_counted_no_more
+      found = check["findings"].find { |one| one["id"] == "no_help" }
+      before = open["serious"]
+      known = { "kind" => "known", "finding" => "no_help", "where" => {}, "why" => "He calls.",
+                "rested" => found.slice("bad", "figures", "mark") }
+      change(known, parent: 1)
+      assert_equal 201, status, answer
+      told = check["findings"].find { |one| one["id"] == "no_help" }
+      assert_equal ["He calls.", nil], [told["known"]["why"], told["again"]]
+      assert_equal before - 1, open["serious"]
+      change(known.merge("why" => "She calls."), parent: 1)
+      assert_equal 409, status, answer
+      change(known.merge("why" => " "), parent: 2)
+      assert_equal 422, status, answer
+      change({ "kind" => "not_known", "finding" => "no_help", "where" => {} }, parent: 2)
+      assert_equal [201, before], [status, open["serious"]]
+    end
+
     def help_unreliable = check["findings"].select { |one| one["id"] == "help_unreliable" }
 
     # Presses that were taken in for the edge key: so many as meant, so many let go too soon.

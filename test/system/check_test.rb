@@ -19,6 +19,7 @@ module Kippen
     end
 
     def findings = all("main li p").map(&:text)
+    def findings_of(part) = all("section[aria-label='#{part}'] li p").map(&:text)
 
     # The number beside the step.
     def assert_serious(count) = assert_selector("header nav a[aria-current='page']", text: /Check\s*#{count unless count.zero?}/)
@@ -85,6 +86,58 @@ module Kippen
       save("assign", button: "pocket-phone/volume-up", gesture: "long_press", action: { "kind" => "help" })
       assert_selector "aside [role=status]", text: sentence("check.gone")
       assert_no_selector "main li", text: "No button asks for help"
+    end
+
+    def note_known(why)
+      fill_in sentence("check.why"), with: why
+      click_button sentence("check.markKnown")
+      assert_selector "aside", text: why
+    end
+
+    # It is counted no more, stands below with who and why, and is found again where what it rests on is another.
+    def test_what_is_known_and_wanted_is_found_again_when_that_changes
+      open_step("check")
+      double = findings_of("Serious").find { |one| one.include?("double-tap") }
+      serious = findings_of("Serious").size
+      mend(double)
+      note_known("Only his tap is used.")
+      assert_accessible
+      press(:escape)
+      within("section[aria-label='#{sentence("check.known")}']") { assert_text "Only his tap is used." }
+      assert_equal serious - 1, findings_of("Serious").size
+      assert_serious(serious - 1)
+
+      save("timing", button: EDGE, setting: "bounce_guard_ms", value: 1400)
+      assert_no_selector "section[aria-label='#{sentence("check.known")}']"
+      within("section[aria-label='Serious']") { assert_text "since then what it rests on was changed" }
+      assert_serious(serious)
+      # Back as it was known, it is; and nobody need want it for ever.
+      click_button sentence("desk.undo")
+      within("section[aria-label='#{sentence("check.known")}']") { assert_text "Only his tap is used." }
+      mend(double)
+      click_button sentence("check.notKnown")
+      assert_no_selector "section[aria-label='#{sentence("check.known")}']"
+      assert_serious(serious)
+    end
+
+    # One at a time: somebody else's save in between changes what would mend it, and what was chosen stays chosen.
+    def test_what_is_chosen_is_done_whatever_somebody_else_saves
+      open_step("check")
+      mend("No button asks for help, on no host.")
+      choices = all("aside label", minimum: 2).map(&:text)
+      find("aside label", text: choices[1]).click
+      assert_selector "aside section"
+      save("want", want: { "what" => "Rest", "importance" => "could" })
+      assert_text "Revision 6, saved"
+      assert(find_field(choices[1], type: "radio", visible: :all).checked?)
+      click_button sentence("check.doThis")
+      assert_no_selector "main li", text: "No button asks for help"
+      fitting = Server::Store::Revisions.new(DATABASE).fitting(@client)[0]
+      done = fitting.assignments.find { |one| one.action == { "kind" => "help" } }
+      device = fitting.button(done.button).device
+      gesture = Words.gesture(done.gesture)
+      assert_equal choices[1], "Put “Ask for help” on the #{gesture} of " \
+                               "#{Words.button(fitting.device(device), fitting.button(done.button))}"
     end
 
     def test_who_only_looks_sees_what_would_mend_it_and_it_fits_a_phone

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "check/rests_on"
+require_relative "check/known"
 require_relative "check/presses"
 require_relative "check/case"
 require_relative "check/finder"
@@ -33,7 +35,8 @@ module Kippen
     # findings – [Finding], the worst first, then by id and where; looked_for – ids of what was looked for, whether or not
     # it was found; what took too long is missing from it
     Result = Struct.new(:findings, :looked_for, keyword_init: true) do
-      def counts = BAD.to_h { |bad| [bad, findings.count { |finding| finding.bad == bad }] }
+      # Of those that nobody wants so.
+      def counts = BAD.to_h { |bad| [bad, findings.count { |finding| finding.bad == bad && !finding.known }] }
 
       # As JSON values.
       def plain = { "findings" => findings.map(&:checked), "looked_for" => looked_for }
@@ -46,7 +49,8 @@ module Kippen
       asked = Case.new(fitting, knowledge, trials:, contacts:, deadline:)
       looked = FINDERS.filter_map { |finder| looked(finder, asked) }
       found = looked.flat_map(&:last).sort_by { |one| [BAD.index(one.bad), one.id, one.where.sort.to_s] }
-      Result.new(findings: found.freeze, looked_for: looked.map(&:first).freeze).freeze
+      known = Known.new(asked)
+      Result.new(findings: found.map { |one| known.told(one) }.freeze, looked_for: looked.map(&:first).freeze).freeze
     end
 
     # [id, findings], or nil where it took too long.

@@ -114,7 +114,7 @@ module Kippen
       knowledge = @knowledge.call
       fixes = Check::Fixes.new(fitting, knowledge, at: given[:at], **heard)
       result = Check.of(fitting, knowledge, **heard)
-      found = result.findings.map { |finding| finding.with_fixes(fixes.of(finding)).checked }
+      found = result.findings.map { |finding| finding.with(fixes: fixes.of(finding)).checked }
       @output.puts JSON.generate(result.plain.merge("findings" => found))
     end
 

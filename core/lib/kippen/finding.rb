@@ -8,24 +8,28 @@ module Kippen
   #   where – only what it is about: { "host", "device", "button", "gesture", "place", "mode", "shortlist" => id }
   #   figures – what it is told with, by name; rests_on – JSON pointers to what it was found in, by id
   #   fixes – [Fix] that would mend it, the best first
-  Finding = Struct.new(:id, :bad, :what, :where, :figures, :rests_on, :fixes, keyword_init: true) do
-    def initialize(id:, bad:, what:, where: {}, figures: {}, rests_on: [], fixes: [])
+  #   known – { "why", "by", "at" } where it is known and wanted; again – the same with "because", where it was and is no more,
+  #     see Check::Known; mark – of what it rests on, see Check::RestsOn
+  Finding = Struct.new(:id, :bad, :what, :where, :figures, :rests_on, :fixes, :known, :again, :mark, keyword_init: true) do
+    def initialize(id:, bad:, what:, where: {}, figures: {}, rests_on: [], fixes: [], known: nil, again: nil, mark: nil)
       super(id:, bad:, what:, where: where.compact.freeze, figures: figures.freeze, rests_on: rests_on.freeze,
-            fixes: fixes.freeze)
+            fixes: fixes.freeze, known:, again:, mark:)
       freeze
     end
 
     def bars? = bad == "bars"
     def gesture = where["gesture"]
 
-    # The same, with what would mend it.
-    def with_fixes(fixes) = self.class.new(**to_h, fixes:)
+    # The same, with more of it.
+    def with(**more) = self.class.new(**to_h, **more)
 
     # Is it about the same?
     def same?(other) = id == other.id && where == other.where
 
-    # With its figures and what it rests on, as JSON values.
-    def checked = plain.merge("figures" => figures, "rests_on" => rests_on)
+    # With its figures, what it rests on and who knows of it, as JSON values.
+    def checked
+      plain.merge({ "figures" => figures, "rests_on" => rests_on, "known" => known, "again" => again, "mark" => mark }.compact)
+    end
 
     # As JSON values.
     def plain = { "id" => id, "bad" => bad, "what" => what, "where" => where, "fixes" => fixes.map(&:plain) }

@@ -14,6 +14,7 @@ require_relative "fitting/wants_reader"
 require_relative "fitting/seats_reader"
 require_relative "fitting/hands_reader"
 require_relative "fitting/extras_reader"
+require_relative "fitting/known_reader"
 require_relative "fitting/shortlists_reader"
 require_relative "fitting/apps"
 require_relative "fitting/apps_reader"
@@ -32,12 +33,12 @@ module Kippen
     FOLLOW = %w[pointer focus].freeze
 
     # document – the JSON object it was read from, frozen, unknown members included
-    # cues – { event => ways }, see Cues
+    # cues – { event => ways }, see Cues; known – findings that are known and wanted, as the document has them
     attr_reader :document, :follow, :hosts, :devices, :modes, :places, :buttons, :assignments, :wants, :links, :hands,
-                :shortlists, :cues
+                :shortlists, :cues, :known
 
     # Of what need not be there.
-    NOTHING = { wants: [], links: [], hands: [], shortlists: [], cues: {} }.freeze
+    NOTHING = { wants: [], links: [], hands: [], shortlists: [], cues: {}, known: [] }.freeze
 
     # Takes a parsed JSON object. Raises Invalid with every fault in it.
     def self.read(document) = Reader.new(document).fitting

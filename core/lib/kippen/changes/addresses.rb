@@ -17,7 +17,7 @@ module Kippen
         "devices" => { list: "id",
                        of: { "settings" => MAP, "timing" => MAP, "ready" => MAP, "buttons" => { list: "id", of: ITEM } } },
         "wants" => BY_ID, "apps" => BY_ID, "modes" => BY_ID, "places" => BY_ID, "shortlists" => BY_ID, "cues" => MAP,
-        "hands" => BY_ID,
+        "hands" => BY_ID, "known" => BY_ID,
         "arrangements" => BY_ID, "kinds" => BY_ID, "taken_out" => BY_ID, "links" => { list: "to" }
       }.freeze
 

@@ -8,7 +8,7 @@ module Kippen
     class Differences
       ORDER = %w[client wants hosts apps modes places shortlists cues hands arrangements kinds devices assignments timing
                  button_timing links follow
-                 confirm_s].freeze
+                 known confirm_s].freeze
       COUNTED = { "by_gap" => :counted_by_gap, "while_held" => :counted_while_held }.freeze
       LISTS = { "wants" => :word_want, "hosts" => :word_host, "apps" => :word_app, "modes" => :word_mode, "places" => :word_place,
                 "shortlists" => :word_shortlist, "hands" => :word_hand, "kinds" => :word_kind,
@@ -54,6 +54,7 @@ module Kippen
         when "timing" then setting(Words.say(:for_all_buttons), rest, [one, other], Words.say(:as_is_usual))
         when "button_timing" then setting(button_words(rest[0]), rest.drop(1), [one, other], Words.say(:as_for_all))
         when "links" then link(one[0], other[0])
+        when "known" then known(one[0], other[0])
         else other_member(member, other)
         end
       end
@@ -76,6 +77,12 @@ module Kippen
       def bears
         ms = @after.document.dig("client", "bears_ms")
         ms ? Words.say(:client_bears, ms:) : Words.say(:client_bears_usual)
+      end
+
+      def known(one, other)
+        key = :"check_name_#{(other || one)["finding"]}"
+        name = Words.said?(key) ? Words.say(key) : (other || one)["finding"]
+        other ? Words.say(:known_now, name:, why: other["why"]) : Words.say(:known_no_more, name:)
       end
 
       # on – what it is on, where that is told with it

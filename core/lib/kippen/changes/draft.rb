@@ -7,7 +7,7 @@ module Kippen
     class Draft
       # Lists whose items are named by one member, each once.
       NAMED = { "devices" => "id", "hosts" => "id", "wants" => "id", "modes" => "id", "places" => "id", "apps" => "id",
-                "shortlists" => "id", "kinds" => "id",
+                "shortlists" => "id", "kinds" => "id", "known" => "id",
                 "links" => "to" }.freeze
 
       # before – the Fitting it was made on; by, at – who changes it and when, in ISO 8601

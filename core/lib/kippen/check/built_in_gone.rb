@@ -54,7 +54,7 @@ module Kippen
       def gone(host, button, gesture, builtin)
         found("look", Words.say(:check_built_in_gone, builtin:, button: name(button), host: host_name(host)),
               where: { "host" => host.id, "button" => button.ref, "gesture" => gesture },
-              rests_on: ["/devices/#{button.device}/buttons/#{button.id}", "/assignments"])
+              rests_on: [itself(button), assigned(button.ref)])
       end
     end
   end

@@ -26,7 +26,7 @@ module Kippen
                                           action: action_name(one.action), by: claim["by"],
                                           free_by: claim["free_by"].delete_suffix("."))
         found("serious", words, where: where_of(one),
-                                rests_on: ["/devices/#{button.device}/buttons/#{button.id}", "/assignments"])
+                                rests_on: [itself(button), assigned(button.ref)])
       end
     end
   end

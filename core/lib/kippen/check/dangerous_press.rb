@@ -34,19 +34,24 @@ module Kippen
         of = @case.presses.of(button, spot).size
         return if wrong.zero? && of >= Presses::FEW
 
+        wants = wanted(one, button).map { |want| RestsOn.pointer("wants", want.id) }
         found(wrong.positive? ? "serious" : "look", words(one, button, wrong, of), where: where_of(one),
                                                                                    figures: { "seen" => wrong, "of" => of },
-                                                                                   rests_on: ["/assignments", "/wants"])
+                                                                                   rests_on: [assigned(one.button), *wants])
       end
 
       # The worst want for it there says; else the catalogue.
       def cost(one, button)
+        costs = wanted(one, button).map(&:wrong)
+        costs.max_by { |cost| Fitting::WantsReader::WRONG.index(cost) } || @case.catalogue.entry(one.action)&.harm&.fetch("cost")
+      end
+
+      # Wants for it on its host.
+      def wanted(one, button)
         plain = @case.catalogue.plain(one.action)
-        wanted = @fitting.wants.select do |want|
+        @fitting.wants.select do |want|
           want.action && @case.catalogue.plain(want.action) == plain && (want.hosts.empty? || want.hosts.include?(button.host))
         end
-        costs = wanted.map(&:wrong)
-        costs.max_by { |cost| Fitting::WantsReader::WRONG.index(cost) } || @case.catalogue.entry(one.action)&.harm&.fetch("cost")
       end
 
       def words(one, button, wrong, of)

@@ -16,11 +16,24 @@ module Kippen
       # [[words, change as it is sent]…] that might mend a finding; see Fixes, which tries them.
       def candidates(_finding) = []
 
+      # Did what a finding is told with get better than where it is told, after those figures and before now? Then who knew of
+      # it knows of another. Fittings change what it rests on; this is for what is heard.
+      # figures – as they were
+      def crossed?(_finding, _figures) = false
+
       private
 
       # figures – what it is told with, by name; rests_on – JSON pointers by id, never by index
       def found(bad, what, where:, figures: {}, rests_on: [])
         Finding.new(id: self.class::ID, bad:, what:, where:, figures:, rests_on:)
+      end
+
+      # Pointers: what is assigned to a button; what is known of it; what its timing is made of.
+      def assigned(ref) = RestsOn.pointer("assignments", ref)
+      def itself(button) = RestsOn.pointer("devices", button.device, "buttons", button.id)
+
+      def timing_of(button)
+        ["/timing", RestsOn.pointer("devices", button.device, "timing"), RestsOn.pointer("button_timing", button.ref)]
       end
 
       def name(button) = Words.button(@fitting.device(button.device), button)

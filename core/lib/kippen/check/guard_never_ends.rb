@@ -40,7 +40,7 @@ module Kippen
         guard = Words.ms(timing.bounce_guard_us)
         found("serious", Words.say(:check_guard_never_ends, button: name(button), guard:, count: shut),
               where: { "button" => button.ref }, figures: { "trials" => shut },
-              rests_on: ["/button_timing/#{button.ref.sub("/", "~1")}", "/timing"])
+              rests_on: timing_of(button))
       end
     end
   end

@@ -13,7 +13,7 @@ module Kippen
       def findings
         return [] if @fitting.buttons.empty? || ways.any?
 
-        [found("serious", Words.say(:check_no_help), where: {}, rests_on: %w[/assignments])]
+        [found("serious", Words.say(:check_no_help), where: {}, rests_on: %w[/hosts])]
       end
 
       def candidates(_finding) = free_places(action)

@@ -22,6 +22,16 @@ module Kippen
         right.fdiv(of) < LEAST ? [unreliable(way, right, of)] : []
       end
 
+      # As often as may be, at some press after those it was told of; or nobody knew then.
+      def crossed?(finding, figures)
+        of = figures["of"] or return finding.figures.key?("of")
+
+        where = finding.where
+        spot = [where.fetch("place", Fitting::EVERYWHERE), where.fetch("mode", Fitting::BASE)]
+        asked = @case.presses.asked(@fitting.button(where["button"]), where["gesture"], spot)
+        (of..asked.size).any? { |count| count.positive? && asked.first(count).count(true).fdiv(count) >= LEAST }
+      end
+
       private
 
       def unreliable(way, right, of)
@@ -30,13 +40,15 @@ module Kippen
               Words.say(:check_help_unreliable, button: name(way.button), gesture: Words.gesture(way.gesture),
                                                 right:, of:, low:, high:),
               where: where(way), figures: { "right" => right, "of" => of, "low" => low, "high" => high },
-              rests_on: ["/assignments", "/button_timing/#{way.button.ref.sub("/", "~1")}"])
+              rests_on: rests_on(way))
       end
 
       def unknown(way)
         found("look", Words.say(:check_help_unknown, button: name(way.button), gesture: Words.gesture(way.gesture)),
-              where: where(way), rests_on: ["/assignments"])
+              where: where(way), rests_on: rests_on(way))
       end
+
+      def rests_on(way) = [assigned(way.button.ref), *timing_of(way.button)]
 
       def where(way)
         where_of(Fitting::Assignment.new(button: way.button.ref, gesture: way.gesture, place: way.place, mode: way.mode))

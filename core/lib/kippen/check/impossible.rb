@@ -27,7 +27,7 @@ module Kippen
                   where: { "button" => button.ref, "gesture" => limit.gesture,
                            "place" => (lane.place unless lane.place == Fitting::EVERYWHERE),
                            "mode" => (lane.mode unless lane.mode == Fitting::BASE) },
-                  figures: { "room_ms" => limit.room_us && (limit.room_us / 1000.0) }.compact, rests_on: rests_on(button))
+                  figures: { "room_ms" => limit.room_us && (limit.room_us / 1000.0) }.compact, rests_on: timing_of(button))
           end
         end
       end
@@ -36,12 +36,11 @@ module Kippen
         lane = @case.lanes(button).first
         OwnDoing.on(@fitting, @case.kinds, lane).select { |one| one.gesture == "double_tap" && one.by_timing }.map do |one|
           found(one.lost ? "serious" : "look", told(button, one.trouble),
-                where: { "button" => button.ref, "gesture" => "double_click" }, rests_on: rests_on(button))
+                where: { "button" => button.ref, "gesture" => "double_click" }, rests_on: timing_of(button))
         end
       end
 
       def told(button, words) = Words.say(:own_of_button, button: name(button), told: words)
-      def rests_on(button) = ["/timing", "/devices/#{button.device}/timing", "/button_timing/#{button.ref.sub("/", "~1")}"]
     end
   end
 end

@@ -30,7 +30,7 @@ module Kippen
         told = longest.map { |gesture, us| Words.say(:check_waits, gesture: Words.gesture(gesture), ms: Words.ms(us)) }
         found("look", Words.say(:check_late, button: name(button), waits: told.join(", "), bears: Words.ms(bears_us)),
               where: { "button" => button.ref }, figures: longest.transform_values { |us| us / 1000.0 },
-              rests_on: ["/client/bears_ms", "/timing"])
+              rests_on: ["/client/bears_ms", *timing_of(button), assigned(button.ref)])
       end
 
       # { gesture => µs } of what is waited too long for; only what waits for something that may still come: a long-press is late

@@ -15,7 +15,7 @@ module Kippen
           found("serious", Words.say(:check_list_too_long, name: list.name || list.id, host: host_name(host), most:,
                                                            count: list.items.size),
                 where: { "host" => host.id, "shortlist" => list.id }, figures: { "lines" => list.items.size, "most" => most },
-                rests_on: ["/shortlists/#{list.id}", "/hosts/#{host.id}"])
+                rests_on: [RestsOn.pointer("shortlists", list.id), RestsOn.pointer("hosts", host.id)])
         end
       end
 

@@ -8,7 +8,7 @@ module Kippen
 
       def findings
         never.findings.map do |one|
-          found("look", one.what, where: one.where, rests_on: ["/assignments"])
+          found("look", one.what, where: one.where, rests_on: [assigned(one.where["button"])])
         end
       end
 

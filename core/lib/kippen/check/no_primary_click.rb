@@ -14,7 +14,7 @@ module Kippen
           next if pointer ? clicks?(host) : chooses?(host)
 
           found("serious", Words.say(pointer ? :check_no_click : :check_no_choosing, host: host_name(host)),
-                where: { "host" => host.id }, rests_on: ["/hosts/#{host.id}", "/devices", "/assignments"])
+                where: { "host" => host.id }, rests_on: [RestsOn.pointer("hosts", host.id)])
         end
       end
 

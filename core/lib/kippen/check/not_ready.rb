@@ -15,7 +15,8 @@ module Kippen
 
           titles = open.map { |step| "“#{step.title}”" }.join(", ")
           found("look", Words.say(:check_not_ready, count: open.size, device: device.name || device.id, steps: titles),
-                where: { "device" => device.id }, figures: { "steps" => open.size }, rests_on: ["/devices/#{device.id}/ready"])
+                where: { "device" => device.id }, figures: { "steps" => open.size },
+                rests_on: [RestsOn.pointer("devices", device.id, "ready")])
         end
       end
 

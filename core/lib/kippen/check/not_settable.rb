@@ -33,10 +33,9 @@ module Kippen
         words = Words.say(:check_not_settable, button: name(button), setting: Words.setting(name),
                                                value: Words.value(name, value),
                                                device: device.name || device.id, nearest: Words.value(name, nearest))
-        own = "/button_timing/#{button.ref.sub("/", "~1")}"
         found("serious", words, where: { "button" => button.ref, "setting" => name },
                                 figures: { "setting" => name, "value" => value, "nearest" => nearest },
-                                rests_on: [own, "/devices/#{device.id}/timing", "/timing"])
+                                rests_on: timing_of(button))
       end
 
       # The settings that what is assigned here is decided by.

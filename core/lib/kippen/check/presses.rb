@@ -35,8 +35,13 @@ module Kippen
 
       # [right, of all] of the trials in which a gesture was asked of a button.
       def right(button, gesture, spot = USUAL)
-        asked = of(button, spot).select { |trial, _| trial.intended == trial_of(gesture) }
-        [asked.count { |_, score| score.right? }, asked.size]
+        asked = asked(button, gesture, spot)
+        [asked.count(true), asked.size]
+      end
+
+      # Of each of these, as they came: did it come out as meant?
+      def asked(button, gesture, spot = USUAL)
+        of(button, spot).select { |trial, _| trial.intended == trial_of(gesture) }.map { |_, score| score.right? }
       end
 
       # Trials in which something else was meant and this gesture came.

@@ -15,7 +15,7 @@ module Kippen
 
           found("look", Words.say(:own_of_button, button: name(button), told: said.what),
                 where: { "button" => button.ref, "gesture" => "tap" },
-                rests_on: ["/devices/#{button.device}/buttons/#{button.id}/print", "/assignments"])
+                rests_on: [itself(button), assigned(button.ref)])
         end
       end
 

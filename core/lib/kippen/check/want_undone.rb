@@ -22,7 +22,7 @@ module Kippen
       def undone(want)
         found(want.importance == "must" ? "serious" : "look", words(want), where: { "want" => want.id, "place" => place(want) },
                                                                            figures: figures(want),
-                                                                           rests_on: ["/wants/#{want.id}", "/assignments"])
+                                                                           rests_on: [RestsOn.pointer("wants", want.id)])
       end
 
       def figures(want) = { "times_a_day" => want.times_a_day }.compact

@@ -14,7 +14,7 @@ module Kippen
 
           found("look", Words.say(:check_way_around, button: name(button), builtin: button.builtin || action_name(own)),
                 where: { "host" => button.host, "button" => button.ref },
-                rests_on: ["/devices/#{button.device}/buttons/#{button.id}", "/assignments"])
+                rests_on: [itself(button), assigned(button.ref)])
         end
       end
 

@@ -35,7 +35,8 @@ module Kippen
       # What speaks of hosts and places at most.
       def others(hosts, places)
         extra = ShortlistsReader.new(@document, @faults, hosts)
-        { wants: WantsReader.new(@document, @faults, hosts, places).wants, hands: HandsReader.new(@document, @faults).hands,
+        { known: KnownReader.new(@document, @faults).known,
+          wants: WantsReader.new(@document, @faults, hosts, places).wants, hands: HandsReader.new(@document, @faults).hands,
           declared_apps: AppsReader.new(@document, @faults).apps, shortlists: extra.shortlists, cues: extra.cues,
           follow: choice(@document, "follow", FOLLOW, "", default: "pointer") }
       end

@@ -45,11 +45,9 @@ module Kippen
         findings.map do |one|
           fresh = one.fixes.reject { |fix| told.include?(fix.change) }
           told.concat(fresh.map(&:change))
-          with_fixes(one, fresh)
+          one.with(fixes: fresh.compact)
         end.freeze
       end
-
-      def with_fixes(one, fixes) = Finding.new(**one.to_h, fixes: fixes.compact)
 
       def cost(id, gesture, what, *fixes)
         Finding.new(id:, bad: BAD.fetch(id), what:, where: { "button" => @button.ref, "gesture" => gesture },
@@ -87,7 +85,7 @@ module Kippen
         return [] if @series.pass_through?
 
         Press::Lane.new(@fitting, @button).with_timing(@after).limit_findings.map do |one|
-          with_fixes(one, elsewhere(one.gesture))
+          one.with(fixes: elsewhere(one.gesture).compact)
         end
       end
 

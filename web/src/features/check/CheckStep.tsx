@@ -7,6 +7,7 @@ import { useMayChange } from '../../shared/session'
 import { Field, StepFrame } from '../../shared/ui'
 import { Waiting } from '../../shared/plain'
 import { nameOf, placeOf } from './found'
+import { KnownBy } from './KnownBy'
 import { useCheck } from './queries'
 import { say } from './sentences'
 import styles from './check.module.css'
@@ -25,17 +26,23 @@ const PARTS = [
 /** What is wrong before it hurts, the worst first; and what was looked for and not found. */
 export function CheckStep({ desk, chosen, onChoose }: Props) {
   const { data, error } = useCheck(desk.id)
-  const of = (bad: Checked['bad']) => data?.findings.filter((one) => one.bad === bad) ?? []
+  const open = data?.findings.filter((one) => !one.known) ?? []
+  const known = data?.findings.filter((one) => one.known) ?? []
+  const of = (bad: Checked['bad']) => open.filter((one) => one.bad === bad)
+  const parts = [
+    ...PARTS.map(({ bad, title }) => ({ title, findings: of(bad) })),
+    { title: say.known, findings: known },
+  ].filter(({ findings }) => findings.length > 0)
   return (
     <StepFrame title={say.title} stands={data && say.counts(of('serious').length, of('look').length)}>
       {error && <p role="alert">{error.message}</p>}
       {!data && !error && <Waiting />}
-      {data?.findings.length === 0 && <p>{say.nothing}</p>}
-      {PARTS.filter(({ bad }) => of(bad).length > 0).map(({ bad, title }) => (
-        <section key={bad} aria-label={title} className={styles.part}>
+      {open.length === 0 && data && <p>{say.nothing}</p>}
+      {parts.map(({ title, findings }) => (
+        <section key={title} aria-label={title} className={styles.part}>
           <h3>{title}</h3>
           <ul className={styles.findings}>
-            {of(bad).map((one) => (
+            {findings.map((one) => (
               <Row key={nameOf(one)} finding={one} desk={desk} chosen={chosen} onChoose={onChoose} />
             ))}
           </ul>
@@ -53,9 +60,16 @@ export function CheckStep({ desk, chosen, onChoose }: Props) {
 function Row({ finding, desk, chosen, onChoose }: Props & { finding: Checked }) {
   const name = nameOf(finding)
   return (
-    <li className={styles.finding} data-bad={finding.bad} data-chosen={chosen === name}>
-      <span aria-hidden="true">{finding.bad === 'serious' ? '!' : '?'}</span>
-      <p>{finding.what}</p>
+    <li
+      className={styles.finding}
+      data-bad={finding.known ? 'known' : finding.bad}
+      data-chosen={chosen === name}
+    >
+      <span aria-hidden="true">{signOf(finding)}</span>
+      <p>
+        {finding.what}
+        {(finding.known ?? finding.again) && <KnownBy finding={finding} />}
+      </p>
       <div>
         <Link to={placeOf(finding, desk)} aria-label={say.showOf(finding.what)}>
           {say.show}
@@ -67,6 +81,9 @@ function Row({ finding, desk, chosen, onChoose }: Props & { finding: Checked }) 
     </li>
   )
 }
+
+/** Only a help for the eye: what it is stands over it. */
+const signOf = ({ known, bad }: Checked) => (known ? '✓' : bad === 'serious' ? '!' : '?')
 
 /** How long this client bears to wait; what waits longer is found. Saved once it is left or confirmed. */
 function Bears({ desk }: { desk: Desk }) {

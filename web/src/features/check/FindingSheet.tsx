@@ -7,6 +7,7 @@ import { Waiting } from '../../shared/plain'
 import { Faults, SideSheet } from '../../shared/ui'
 import { WhatChanges } from '../assign'
 import { nameOf } from './found'
+import { Known } from './Known'
 import { useCheck, useFixes } from './queries'
 import { say } from './sentences'
 import styles from './check.module.css'
@@ -78,6 +79,7 @@ function Mending({ desk, finding, onClose }: { desk: Desk; finding: Checked; onC
           )}
         </>
       )}
+      <Known key={finding.known?.at} finding={finding} />
     </div>
   )
 }

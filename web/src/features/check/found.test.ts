@@ -10,6 +10,7 @@ const finding = (id: string, where: Checked['where']): Checked => ({
   fixes: [],
   figures: {},
   rests_on: [],
+  mark: '',
 })
 const DESK = { id: 'c1' } as Desk
 

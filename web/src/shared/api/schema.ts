@@ -1915,12 +1915,36 @@ export interface components {
         };
         /** @description What a fitting was looked through for */
         Checked: components["schemas"]["Finding"] & {
-            /** @description What it is told with, by name */
-            figures: {
-                [key: string]: number | string;
-            };
+            figures: components["schemas"]["Figures"];
             /** @description JSON pointers to what it was found in, by id */
             rests_on: string[];
+            /** @description Another where what it rests on is another */
+            mark: string;
+            known?: components["schemas"]["KnownBy"];
+            /** @description It was known and wanted, and is found again */
+            again?: components["schemas"]["KnownBy"] & {
+                /**
+                 * @description It got worse; what it rests on is another; it was better in between
+                 * @enum {unknown}
+                 */
+                because: "worse" | "changed" | "crossed";
+            };
+        };
+        /** @description What a finding is told with, by name */
+        Figures: {
+            [key: string]: number | string;
+        };
+        /** @description What a finding was told with */
+        Rested: {
+            /** @enum {unknown} */
+            bad: "serious" | "look";
+            figures: components["schemas"]["Figures"];
+            mark: string;
+        };
+        KnownBy: {
+            why: string;
+            by: string | null;
+            at: string | null;
         };
         /** @description Only what it is about */
         FindingWhere: {
@@ -2217,6 +2241,19 @@ export interface components {
             kind: "follow";
             /** @enum {unknown} */
             follow: "pointer" | "focus";
+        } | {
+            /** @constant */
+            kind: "known";
+            finding: string;
+            where: components["schemas"]["FindingWhere"];
+            /** @description In words */
+            why: string;
+            rested: components["schemas"]["Rested"];
+        } | {
+            /** @constant */
+            kind: "not_known";
+            finding: string;
+            where: components["schemas"]["FindingWhere"];
         } | {
             /** @constant */
             kind: "bears";
