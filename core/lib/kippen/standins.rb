@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "standins/carrier"
 require_relative "standins/chance"
 require_relative "standins/hand"
 require_relative "standins/dials"

@@ -3,6 +3,7 @@
 require_relative "words/changes"
 require_relative "words/check"
 require_relative "words/faults"
+require_relative "words/handover"
 require_relative "words/in_other_words"
 require_relative "words/plurals"
 require_relative "words/presses"
@@ -13,7 +14,7 @@ module Kippen
   # Every sentence the core says, in one place, ready to be put into another language.
   # Parts in %{…} are filled in by name.
   module Words
-    ENGLISH = [PRESSES, CHANGES, CHECK, FAULTS, WHERE, TUNING]
+    ENGLISH = [PRESSES, CHANGES, CHECK, HANDOVER, FAULTS, WHERE, TUNING]
       .inject { |all, more| all.merge(more) { |key| raise "two sentences are called #{key}" } }.freeze
 
     # What is said in this process: set once, when it begins.

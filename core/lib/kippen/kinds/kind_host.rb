@@ -4,7 +4,9 @@ module Kippen
   class Kinds
     # Checks what a kind that somebody made carries on one sort of host, see Reader.
     class KindHost
-      MEMBERS = %w[gestures settable modes double_click_ms unsure].freeze
+      # How many of them it carries at most, where that is known: room is for so many assignments
+      ROOM = { "places" => Limits::PLACES, "shortlists" => Limits::SHORTLISTS, "assignments" => Limits::ASSIGNMENTS }.freeze
+      MEMBERS = ["gestures", "settable", "modes", "double_click_ms", "unsure", *ROOM.keys].freeze
       DOUBLE_CLICK = %w[usual from to].freeze
       VALUES = 50
 
@@ -17,6 +19,10 @@ module Kippen
         gestures(carries["gestures"], "#{at}/gestures")
         fault("#{at}/modes", :must_whole_number, from: 0, to: Limits::MODES) unless whole?(carries["modes"], 0, Limits::MODES)
         fault("#{at}/unsure", :must_be_text_from_to, needed: 1, characters: Reader::TEXT) unless unsure?(carries["unsure"])
+        ROOM.each do |name, most|
+          fault("#{at}/#{name}", :must_whole_number, from: 0, to: most) unless !carries.key?(name) || whole?(carries[name], 0,
+                                                                                                             most)
+        end
         double_click(carries["double_click_ms"], "#{at}/double_click_ms")
         settable(carries["settable"], "#{at}/settable")
       end
