@@ -25,6 +25,7 @@ module Kippen
       register FreePlaceRoutes
       register WhereRoutes
       register CheckRoutes
+      register HandoverRoutes
       register ScreenRoutes
       register PointerRoutes
       register RevisionRoutes
@@ -58,6 +59,8 @@ module Kippen
         def sittings = Store::Sittings.new(database)
         def trials = Store::Trials.new(database)
         def fits = Store::Fits.new(database, line: Jobs::FitTiming.method(:line))
+        def carriers = Store::Carriers.new(database)
+        def handovers = Store::Handovers.new(database, line: Jobs::PutOnDevice.method(:line))
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
         def kinds = Store::KeptKinds.new(database, account)
@@ -119,6 +122,7 @@ module Kippen
       error(Sequel::ForeignKeyConstraintViolation) do
         problem(404, Words.say(:erased_meanwhile))
       end
+      error(Store::Handovers::Differs) { |e| problem(409, Words.say(:why_nothing_lost, why: e.message)) }
       error(Store::Sittings::Closed) { |e| problem(409, e.message) }
       error(Store::Joins::Wrong) { |e| problem(404, e.message) }
       error(Store::Joins::TooMany, Store::Streams::TooMany) { |e| problem(429, e.message) }

@@ -56,6 +56,7 @@ module Kippen
             hold(id)
             @database[:erasures].insert_conflict.insert(client_id: id)
             @database[:audit].where(client_id: id).delete
+            Carriers.new(@database).let_go(id)
             @database[:clients].where(id:).delete
             News.rights(@database)
             @database.after_commit { Revisions::READ.forget(id) }

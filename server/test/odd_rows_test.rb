@@ -8,7 +8,7 @@ module Kippen
     MOUSE = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
     PARTS = ["", "/where", "/screens", "/where", "/screens", "/devices", "/lanes", "/wants", "/bench", "/revisions", "/joins",
              "/hands", "/settings",
-             "/arrangements", "/everything", "/tuning"].freeze
+             "/arrangements", "/handovers", "/check", "/everything", "/tuning"].freeze
 
     def setup
       super
@@ -25,6 +25,12 @@ module Kippen
 
     def hear(number, source, kind, value = "", time_us: number * 1000, stream: @stream)
       DATABASE[:messages].insert(stream_id: stream, number:, time_us:, source:, kind:, value:)
+    end
+
+    def carrier(device, memory)
+      service = DATABASE[:clients].where(id: @client).get(:service_id)
+      DATABASE[:carriers].returning(:id).insert(client_id: @client, service_id: service, device:,
+                                                memory: Sequel.pg_jsonb_wrap(memory)).first[:id]
     end
 
     def assert_opens(why)
@@ -146,6 +152,24 @@ module Kippen
                                             [nil, { "timing" => 7 }, { "kippen" => "fit/9" }]).each do |button, file, result|
           DATABASE[:fits].insert(button:, file: Sequel.pg_jsonb(file), trials: Sequel.pg_jsonb({}),
                                  result: result && Sequel.pg_jsonb(result), **odd)
+        end
+      },
+      "carriers" => lambda { |test|
+        item = { "button" => "mouse/left", "gesture" => "wave" }
+        parts = Handover::Parts.of({ "kippen" => "carried/1", "assignments" => [item] }).map(&:text)
+        slot = { "number" => 1, "digest" => Handover.digest(Handover::Parts.whole(parts)), "of" => parts.size,
+                 "parts" => parts.each_with_index.to_h { |text, index| [index.to_s, text] } }
+        test.carrier("mouse", { "seen" => 1, "in_force" => 0, "slots" => [slot, nil] })
+        test.carrier("remote", { "slots" => 7 })
+        test.carrier("gone", [])
+        test.carrier("half", { "seen" => "x", "in_force" => 5, "slots" => [{ "of" => -1 }, 7] })
+      },
+      "handovers" => lambda { |test|
+        id = test.carrier("mouse", Standins::Carrier::EMPTY)
+        [[1, "put", "done"], [2, "back", "failed"], [3, "empty", "away"]].each do |number, what, state|
+          DATABASE[:handovers].insert(client_id: test.client, carrier_id: id, device: "mouse", number:, what:, revision: 900,
+                                      document: Sequel.pg_jsonb({ "odd" => 7 }), digest: "x", together: id, author: "",
+                                      state:, part: "dance", error: "\u202e")
         end
       },
       "evidence" => lambda { |test|

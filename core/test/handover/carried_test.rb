@@ -107,7 +107,7 @@ module Kippen
       assert_same desk, Handover::InForce.of(desk, {})
     end
 
-    # What was handed over works, whatever the desk says since: without its mode, with a place that was made anew, without a button.
+    # What was handed over works, whatever the desk says since: without its mode, a place made anew, no such button.
     def test_what_is_on_it_works_by_what_it_is
       moded = made(desk, "mode", mode: { "name" => "Reading" })
       mode = moded.modes[0].id

@@ -48,8 +48,8 @@ module Kippen
 
     def hand_over(port, document, number:, seen:)
       told = []
-      transfer = Handover::Transfer.new(port, number:, seen:)
-      transfer.write(document) { |*progress| told << progress }
+      transfer = Handover::Transfer.new(port, document, number:, seen:)
+      transfer.write { |*progress| told << progress }
       transfer.switch
       told
     end
@@ -62,6 +62,15 @@ module Kippen
       assert_equal %w[rest timing assignments], told.map(&:last).uniq
       # What is there already needs no writing.
       assert_empty hand_over(port, document("tap"), number: 2, seen: Handover.digest(document("tap")))
+    end
+
+    # What it had before is there still: one step, and nothing is written.
+    def test_back_to_what_it_had
+      port = Port.new
+      hand_over(port, document("tap"), number: 1, seen: nil)
+      hand_over(port, document("long_press"), number: 2, seen: Handover.digest(document("tap")))
+      assert_empty hand_over(port, document("tap"), number: 3, seen: Handover.digest(document("long_press")))
+      assert_equal document("tap"), port.carrier.on_it
     end
 
     # Asked for again after each, it comes to its end; and until then the old one works, whole.
@@ -102,7 +111,7 @@ module Kippen
     def test_emptied
       port = Port.new
       hand_over(port, document("tap"), number: 1, seen: nil)
-      Handover::Transfer.new(port, number: 2, seen: Handover.digest(document("tap"))).empty
+      Handover::Transfer.new(port, nil, number: 2, seen: Handover.digest(document("tap"))).empty
       assert_nil port.carrier.on_it
     end
   end

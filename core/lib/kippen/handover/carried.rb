@@ -19,6 +19,11 @@ module Kippen
 
       attr_reader :fitting, :device, :document, :left
 
+      # The same, worked out once for as long as a fitting is.
+      def self.of(fitting, device, knowledge)
+        fitting.recall([:carried, device.id, knowledge.kinds.object_id]) { new(fitting, device, knowledge) }
+      end
+
       # device – Fitting::Device
       def initialize(fitting, device, knowledge)
         @fitting = fitting
@@ -119,7 +124,9 @@ module Kippen
       # What a gesture on it uses and it can't be set to.
       def unsettable
         refs = buttons.map(&:ref)
-        found = Check::NotSettable.new(Check::Case.new(@fitting, @knowledge)).findings
+        found = @fitting.recall([:not_settable, kinds.object_id]) do
+          Check::NotSettable.new(Check::Case.new(@fitting, @knowledge)).findings
+        end
         found.select { |one| refs.include?(one.where["button"]) }
           .each { |one| @left << Left.new(id: "setting", finding: one).freeze }
       end

@@ -10,11 +10,13 @@ module Kippen
       end
 
       # carried – Carried; trials – as Check.of takes them
-      def initialize(carried, knowledge, trials: [])
+      # deadline – after it no presses are replayed: of those nobody knows
+      def initialize(carried, knowledge, trials: [], deadline: Deadline::NEVER)
         @carried = carried
         @fitting = carried.fitting
         @knowledge = knowledge.of(@fitting)
         @trials = trials
+        @deadline = deadline
       end
 
       # [Told], in the order of the device's buttons.
@@ -84,6 +86,8 @@ module Kippen
         spot = left.assignment ? [left.assignment.place, left.assignment.mode] : Check::Presses::USUAL
         meant, instead = [@fitting, after].map { |one| outcomes(one, button, spot) }
         [meant.zip(instead).count { |one, other| one != other }, meant.size]
+      rescue Deadline::Passed
+        [0, 0]
       end
 
       # What is carried, with all else as it is meant.
@@ -93,7 +97,7 @@ module Kippen
         own = fitting.button(button.ref)
         spot = Check::Presses::USUAL if fitting.place(spot[0]).nil? && spot[0] != Fitting::EVERYWHERE
         source = @trials.is_a?(Array) ? Check::Presses::Given.new(@trials) : @trials
-        Check::Presses.new(fitting, source).of(own, spot).map { |_, score| score.got }
+        Check::Presses.new(fitting, source, deadline: @deadline).of(own, spot).map { |_, score| score.got }
       end
     end
   end

@@ -9,6 +9,8 @@ module Kippen
       # In this order, so that what others speak of is there first; the rest goes with the first.
       MEMBERS = %w[modes places shortlists timing assignments].freeze
 
+      EMPTY = MEMBERS.to_h { |name| [name, name == "timing" ? {}.freeze : [].freeze] }.freeze
+
       # text – what is sent; name – the member it is of
       Part = Struct.new(:text, :name, keyword_init: true)
 
@@ -23,11 +25,15 @@ module Kippen
         end
       end
 
-      # texts of all parts; returns the document. Raises JSON::ParserError, KeyError.
+      # texts of all parts; returns the document, or nil where they are none.
       def whole(texts)
-        read = texts.join.lines.map { |line| JSON.parse(line) }.reduce({}, :merge)
-        read.fetch("kippen")
-        MEMBERS.to_h { |name| [name, name == "timing" ? {} : []] }.merge(read)
+        read = texts.join.lines.map { |line| JSON.parse(line) }
+        return unless read.all?(Hash)
+
+        document = EMPTY.merge(*read)
+        document if document["kippen"] == Carried::FORMAT && EMPTY.all? { |name, value| document[name].is_a?(value.class) }
+      rescue JSON::ParserError
+        nil
       end
     end
   end

@@ -21,18 +21,21 @@ module Kippen
 
       # device – answers #state, #write, #read_back and #switch, see Standins::Carrier; each may raise Standins::OutOfReach
       # number – of this hand-over, higher than all before; seen – the digest of what was on it when it was asked for, or nil
-      def initialize(device, number:, seen:)
+      # document – what shall be on it, see Carried; nil – nothing
+      def initialize(device, document, number:, seen:)
         @device = device
+        @document = document
+        @digest = Handover.digest(document)
         @number = number
         @seen = seen
       end
 
-      # Writes all parts; yields [done, of, name of the part]. Raises Differs, Garbled, Standins::OutOfReach and Refused.
-      def write(document)
-        @digest = Handover.digest(document)
-        return if on_it?
+      # Writes all parts; yields [done, of, name of the part]. What it holds whole already, in force or not, is not written again.
+      # Raises Differs, Garbled, Standins::OutOfReach and Refused.
+      def write
+        return if there?
 
-        parts = Parts.of(document)
+        parts = Parts.of(@document)
         parts.each_with_index do |part, index|
           yield index, parts.size, part.name
           @device.write(number: @number, digest: @digest, index:, of: parts.size, text: part.text)
@@ -41,7 +44,7 @@ module Kippen
         raise Garbled, Words.say(:device_garbled) unless Handover.digest(read_back) == @digest
       end
 
-      # Puts in force what was written; or, where nothing was, what is there already stays.
+      # Puts in force what was written. Raises Standins::OutOfReach and Refused.
       def switch
         @device.switch(digest: @digest, now: @seen)
       rescue Standins::OutOfReach
@@ -53,20 +56,16 @@ module Kippen
 
       private
 
-      def on_it?
-        now = @device.state["digest"]
-        return true if now == @digest
+      def there?
+        state = @device.state
+        return true if state["digest"] == @digest
 
-        raise Differs, now unless now == @seen
+        raise Differs, state["digest"] unless state["digest"] == @seen
 
-        false
+        state["spare"] == @digest
       end
 
-      def read_back
-        Parts.whole(@device.read_back(number: @number))
-      rescue JSON::ParserError, KeyError
-        nil
-      end
+      def read_back = Parts.whole(@device.read_back(number: @number))
 
       def answered?
         yield

@@ -24,6 +24,22 @@ module Kippen
 
       attr_reader :memory
 
+      # What a device has in its memory, whatever that is: what is none of ours holds nothing.
+      def self.of(memory) = new(memory?(memory) ? memory : EMPTY)
+
+      def self.memory?(memory)
+        return false unless memory.is_a?(Hash) && memory["seen"].is_a?(Integer) && [nil, 0, 1].include?(memory["in_force"])
+
+        slots = memory["slots"]
+        slots.is_a?(Array) && slots.size == 2 && slots.all? { |slot| slot.nil? || slot?(slot) }
+      end
+
+      def self.slot?(slot)
+        slot.is_a?(Hash) && slot["parts"].is_a?(Hash) && slot["parts"].each_value.all?(String) && slot["of"].is_a?(Integer) &&
+          slot["of"].positive?
+      end
+      private_class_method :memory?, :slot?
+
       def initialize(memory = EMPTY) = @memory = memory
 
       # What it says of itself: { "seen", "digest" – of what is in force, or nil, "spare" – of what the other slot holds whole, or
@@ -87,11 +103,7 @@ module Kippen
         slot["digest"] if Handover.digest(document(slot)) == slot["digest"]
       end
 
-      def document(slot)
-        Handover::Parts.whole(texts(slot))
-      rescue JSON::ParserError, KeyError
-        nil
-      end
+      def document(slot) = Handover::Parts.whole(texts(slot))
 
       def texts(slot) = Array.new(slot["of"]) { |index| slot["parts"][index.to_s] }
 

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+# Stand-in devices with a memory of their own, and what was handed over to them. A device outlives what a fitting says of it.
+Sequel.migration do
+  change do
+    create_table(:carriers) do
+      uuid :id, primary_key: true, default: Sequel.function(:gen_random_uuid)
+      foreign_key :service_id, :services, type: :uuid, null: false, on_delete: :cascade
+      # Null once its client was erased: then it is to be emptied.
+      foreign_key :client_id, :clients, type: :uuid, on_delete: :set_null
+      String :device, null: false, size: 64
+      String :kind, size: 64
+      column :memory, :jsonb, null: false
+      TrueClass :reach, null: false, default: true
+      timestamptz :reach_since, null: false, default: Sequel::CURRENT_TIMESTAMP
+      unique %i[client_id device]
+      index :service_id
+    end
+
+    create_table(:handovers) do
+      uuid :id, primary_key: true, default: Sequel.function(:gen_random_uuid)
+      foreign_key :client_id, :clients, type: :uuid, null: false, on_delete: :cascade
+      foreign_key :carrier_id, :carriers, type: :uuid, null: false, on_delete: :cascade
+      String :device, null: false, size: 64
+      Integer :number, null: false
+      # put – something; back – what was there before; empty – nothing
+      String :what, null: false, size: 10
+      # Of which revision; null where nothing is put on it.
+      Integer :revision
+      column :document, :jsonb
+      String :digest, size: 64
+      # What was on it when this was asked for.
+      String :was, size: 64
+      # Those that are asked for together on one host: written all, then switched one after the other.
+      uuid :together, null: false
+      String :state, null: false, size: 20, default: "waiting"
+      TrueClass :written, null: false, default: false
+      Integer :done, null: false, default: 0
+      Integer :of, null: false, default: 1
+      String :part, null: false, size: 20, default: ""
+      Integer :attempts, null: false, default: 0
+      TrueClass :give_up, null: false, default: false
+      String :error, text: true
+      String :author, null: false, text: true
+      timestamptz :asked_at, null: false, default: Sequel::CURRENT_TIMESTAMP
+      timestamptz :ended_at
+      unique %i[carrier_id number]
+      constraint :handovers_what, what: %w[put back empty]
+      constraint :handovers_state, state: %w[waiting working away done failed given_up]
+      index %i[client_id asked_at]
+      index :together
+    end
+  end
+end
