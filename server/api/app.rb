@@ -83,7 +83,8 @@ module Kippen
         def desk(id)
           head = revisions.head(id)
           heard = CheckRoutes.heard(self, id, head.fitting)
-          open = revisions.open(id, head.fitting).merge(CheckRoutes.of(head.fitting, heard).counts)
+          open = revisions.open(id, head.fitting).merge(CheckRoutes.of(head.fitting, heard).counts,
+                                                              "differ" => handovers.differing(id, head.fitting))
           undo, redone = Store::History.new(database, id).steps
           Render.desk(id, head, open:, contacts: heard[:contacts], pending: confirmations.pending(id))
             .merge("undo" => undo, "redo" => redone)

@@ -44,7 +44,7 @@ module Kippen
       def state(device, on, latest)
         return latest[:state] == "waiting" ? "waiting" : "writing" if latest && Store::LongWork::OPEN.include?(latest[:state])
         return latest[:done].positive? ? "broken_off" : "away" if latest && latest[:state] == Store::Handovers::AWAY
-        return "nothing" if on.nil?
+        return carried(device).nothing? ? "nothing" : "differs" if on.nil?
         return "on_it" if on == carried(device).digest
 
         brought(@carriers[device.id], on) ? "differs" : "anothers"

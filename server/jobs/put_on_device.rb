@@ -20,6 +20,8 @@ module Kippen
         def finish_it
           ending(@row) { write }
           together.select { |row| row[:written] }.each { |row| switch(row) } if together.all? { |row| row[:written] }
+          # What a desk counts is another.
+          Store::News.tell(Jobs.database, @row[:client_id], "handed")
         end
 
         # What goes wrong ends it, and what it had stays whole on the device.

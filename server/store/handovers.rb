@@ -82,6 +82,17 @@ module Kippen
           @database[:handovers].where(together: row[:together], state: LongWork::OPEN).order(:device, :id).all
         end
 
+        # How many devices have something else on them than the fitting would put there; where nothing is and nothing would be,
+        # nothing is missing.
+        def differing(client, fitting)
+          carriers = Carriers.new(@database).all(client)
+          fitting.devices.count do |device|
+            carried = Handover::Carried.of(fitting, device, KNOWLEDGE)
+            on = on_it(carriers[device.id])
+            on ? on != carried.digest : !carried.nothing?
+          end
+        end
+
         # Which part is on its way.
         def part(row, name) = rows(row).update(part: name)
 

@@ -15,6 +15,7 @@ module Kippen
 
     def view = ask("/api/clients/#{@client}/handovers")
     def has(device = PHONE) = view["devices"].find { |one| one["device"] == device }
+    def differ = ask("/api/clients/#{@client}")["open"]["differ"]
     def newest = ask("/api/clients/#{@client}")["revision"]["number"]
 
     def hand_over(what = "put", devices: [PHONE], seen: nil, revision: newest)
@@ -42,13 +43,13 @@ module Kippen
     def carrier(device = PHONE) = Server::Store::Carriers.carrier(DATABASE[:carriers].first(client_id: @client, device:))
 
     def test_from_nothing_to_on_it_and_what_differs_then
-      assert_equal ["nothing", nil, nil], has.values_at("state", "brought", "seen")
+      assert_equal ["nothing", nil, nil, 0], [*has.values_at("state", "brought", "seen"), differ]
       hand_over
       assert_equal [202, "waiting"], [status, answer["devices"].find { |one| one["device"] == PHONE }["state"]]
       work
       assert_equal ["on_it", 1, "A specialist", []], [has["state"], *has["brought"].values_at("revision", "by"), has["differs"]]
       assign("long_press", ANSWER)
-      assert_equal ["differs", 1], [has["state"], has["brought"]["revision"]]
+      assert_equal ["differs", 1, 1], [has["state"], has["brought"]["revision"], differ]
       assert(has["differs"].any? { |one| one.include?("long-press: Answer") }, has["differs"].to_s)
       put
       assert_equal ["on_it", 2, 1], [has["state"], has["brought"]["revision"], has["back"]]
@@ -67,7 +68,7 @@ module Kippen
       assert_equal [first, "differs", 1], [has["seen"], has["state"], has["brought"]["revision"]]
       hand_over("empty")
       work
-      assert_equal ["nothing", nil], has.values_at("state", "seen")
+      assert_equal ["differs", nil], has.values_at("state", "seen")
       # What was there before is kept on record: it is written anew.
       hand_over("back")
       work

@@ -37,6 +37,12 @@ module Kippen
 
       def digest = Handover.digest(document)
 
+      # Is there nothing that it would do otherwise than by itself?
+      def nothing?
+        document["assignments"].empty? && !document["off"] && document["buttons_off"].empty? &&
+          buttons.all? { |button| @fitting.timing(button).settings == Fitting::Timing.from({}).settings }
+      end
+
       private
 
       def kinds = @knowledge.kinds

@@ -3,6 +3,7 @@ import type { NoticesOf } from '../../shared/fitting'
 import { benchSheets } from '../bench'
 import { check } from '../check'
 import { devices } from '../devices'
+import { handover } from '../handover'
 import { historySheets } from '../history'
 import { joiningSheets } from '../joining'
 import { assign } from '../lanes'
@@ -12,7 +13,7 @@ import { answersSheets } from '../where'
 import { helpSheets } from './helpSheets'
 
 /** The steps in the order of the work; those that are built. A new one is its folder and its name here. */
-const ALL = [wants, devices, assign, tune, check] as const
+const ALL = [wants, devices, assign, tune, check, handover] as const
 export const STEPS: readonly StepDefinition[] = ALL
 export type Step = (typeof ALL)[number]['id']
 

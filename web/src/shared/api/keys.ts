@@ -50,6 +50,7 @@ export const keys = {
   where: inRevision<[]>('where'),
   check: inRevision<[]>('check'),
   fixes: inRevision<[object]>('fixes'),
+  handovers: inRevision<[]>('handovers'),
   answers: inRevision<[string | undefined, SpotKey]>('answers'),
   pointer: inRevision<[string, object]>('pointer'),
   arrangements: inRevision<[]>('arrangements'),
@@ -80,7 +81,8 @@ export const keys = {
 }
 
 /** The names of questions that one client’s notices are about. */
-export type Asked = 'joins' | 'screens' | 'bench' | 'tuning' | 'fit' | 'devices' | 'heard' | 'wants' | 'check'
+export type Asked =
+  'joins' | 'screens' | 'bench' | 'tuning' | 'fit' | 'devices' | 'heard' | 'wants' | 'check' | 'handovers'
 
 /** All that was asked under one name of one client, in whichever revision. */
 export const allOf = (name: Asked, client: string) => [name, client] as const

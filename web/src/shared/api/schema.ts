@@ -967,6 +967,64 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/handovers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What is on each device, against the fitting as it is, and what was handed over */
+        get: operations["getHandovers"];
+        put?: never;
+        /** Puts the fitting on devices, takes them back to what they had, or takes everything off them */
+        post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/handovers/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gives up what is under way on a device; it keeps what it had */
+        post: operations["stopHandover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/handovers/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A stand-in device is out of reach, or back; what waits for it is caught up */
+        post: operations["reachDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/check/fixes": {
         parameters: {
             query?: never;
@@ -1686,6 +1744,8 @@ export interface components {
             devices?: number;
             /** @description What is found wrong, at a desk; see check */
             serious?: number;
+            /** @description Devices that have something else on them, at a desk; see handovers */
+            differ?: number;
             /** @description What should be looked at, at a desk */
             look?: number;
         };
@@ -1929,6 +1989,72 @@ export interface components {
                  */
                 because: "worse" | "changed" | "crossed";
             };
+        };
+        Handovers: {
+            revision: number;
+            devices: components["schemas"]["DeviceHas"][];
+            /** @description What would be wrong while some have the new and some the old, in words */
+            mixes: string[];
+            /** @description Devices that the fitting has no more, with something on them still */
+            gone: {
+                device: string;
+                seen: string;
+                brought: components["schemas"]["BroughtBy"];
+                away: boolean;
+            }[];
+            /** @description What was handed over, the newest first */
+            record: {
+                device: string;
+                name: string;
+                /** @enum {unknown} */
+                what: "put" | "back" | "empty";
+                revision: number | null;
+                /** @enum {unknown} */
+                state: "waiting" | "working" | "away" | "done" | "failed" | "given_up";
+                done: number;
+                of: number;
+                by: string;
+                at: string;
+                error: string | null;
+            }[];
+        };
+        /** @description What brought it there; null where nothing of this client's did */
+        BroughtBy: {
+            revision: number | null;
+            since: string;
+            by: string;
+        } | null;
+        DeviceHas: {
+            device: string;
+            /** @enum {unknown} */
+            state: "waiting" | "writing" | "broken_off" | "away" | "nothing" | "on_it" | "differs" | "anothers";
+            /** @description A mark of what is on it; null */
+            seen: string | null;
+            brought: components["schemas"]["BroughtBy"];
+            /** @description Out of reach since then */
+            away_since: string | null;
+            done: number;
+            of: number;
+            /** @description What is being written, in words */
+            part: string | null;
+            /** @description What the last one ended with */
+            error: string | null;
+            /** @description What would be another on it, in words */
+            differs: string[];
+            /** @description What it can't carry */
+            left: {
+                /** @enum {unknown} */
+                id: "gesture" | "mode" | "place" | "shortlist" | "setting" | "room";
+                /** @description With what happens instead, in words */
+                what: string;
+                where: components["schemas"]["FindingWhere"];
+                /** @description Presses that would come out otherwise */
+                changed: number;
+                /** @description Of so many; 0, nobody knows */
+                of: number;
+            }[];
+            /** @description The revision that it can be taken back to */
+            back: number | null;
         };
         /** @description What a finding is told with, by name */
         Figures: {
@@ -5142,6 +5268,128 @@ export interface operations {
                         /** @description What took too long to be looked for, in words */
                         left_out: string[];
                     };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getHandovers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handovers"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    handOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /**
+                     * @description The fitting as it is; what was there before; nothing
+                     * @enum {unknown}
+                     */
+                    what: "put" | "back" | "empty";
+                    /** @description The one that was shown when it was asked for */
+                    revision: number;
+                    devices: {
+                        device: string;
+                        /** @description What was shown as being on it */
+                        seen: string | null;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description It is under way */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handovers"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    stopHandover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    device: string;
+                };
+            };
+        };
+        responses: {
+            /** @description As it is then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handovers"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    reachDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    device: string;
+                    reach: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description As it is then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handovers"];
                 };
             };
             default: components["responses"]["Problem"];

@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+require_relative "helper"
+require_relative "tuning"
+require_relative "by_keyboard"
+
+module Kippen
+  # The fitting goes onto stand-in devices, waits for one that is away, comes back, and is never there by half.
+  class HandoverTest < SystemTest
+    include Tuning::Stories
+    include ByKeyboard
+
+    PHONE = "Pocket phone"
+
+    def setup
+      super
+      give_three_jobs
+      worker
+    end
+
+    def open_handover
+      sign_in("specialist") unless @signed_in
+      @signed_in = true
+      go_to "/clients/#{@client}/handover"
+      assert_selector "h2", text: /on the devices/
+    end
+
+    def device(name = PHONE, &) = within("article[aria-label='#{name}']", &)
+    def on_it(revision, name = PHONE) = device(name) { assert_text sentence("handover.onIt", number: revision), wait: 30 }
+    def revision = Server::Store::Revisions.new(DATABASE).fitting(@client)[1][:number]
+
+    def put(name = PHONE) = click_button(sentence("handover.putOn", number: revision, device: name))
+
+    def reach(words)
+      click_button sentence("handover.more", device: PHONE)
+      find("[role=menuitem]", text: sentence("handover.#{words}")).click
+    end
+
+    def test_put_on_all_that_differ_and_back
+      demo("sunniva")
+      open_handover
+      assert_accessible
+      within("section[aria-label='#{sentence("handover.cantCarry")}']") { assert_text sentence("handover.carriesAll") }
+      click_button sentence("handover.putAll")
+      on_it(1, "Knee switch")
+      on_it(1, "Pad")
+      assert_no_button sentence("handover.putAll")
+      assert_selector "header nav a[aria-current='page']", exact_text: "Hand over", wait: 20
+      save("timing", button: "knee-switch/press", setting: "long_press_ms", value: 800)
+      device("Knee switch") { find("summary", text: "1 difference").click }
+      device("Knee switch") { assert_text "800" }
+      put("Knee switch")
+      on_it(2, "Knee switch")
+      device("Knee switch") { click_button sentence("handover.backTo", number: 1) }
+      device("Knee switch") { assert_text sentence("handover.differs", number: 1), wait: 30 }
+      find("summary", text: sentence("handover.record")).click
+      assert_selector "tbody tr", text: /Knee switch\s*back, revision 1\s*done/
+      assert_accessible
+    end
+
+    def test_out_of_reach_it_is_caught_up_when_it_is_back
+      open_handover
+      put
+      on_it(revision)
+      save("timing", button: EDGE, setting: "long_press_ms", value: 700)
+      reach("goAway")
+      device { assert_text(/Out of reach since/) }
+      put
+      device { assert_text sentence("handover.away"), wait: 30 }
+      assert_accessible
+      reach("comeBack")
+      on_it(revision)
+      device { assert_no_text(/Out of reach/) }
+    end
+
+    # Killed while it writes: the old one is whole, and another worker brings it to its end.
+    def test_a_worker_that_is_killed_in_the_middle
+      open_handover
+      put
+      on_it(first = revision)
+      old = on_device
+      save("timing", button: EDGE, setting: "long_press_ms", value: 700)
+      put
+      device { assert_text(/Being written: \d of \d/, wait: 30) }
+      stop_worker("KILL")
+      assert_equal old, on_device
+      worker
+      on_it(revision)
+      refute_equal [first, old], [revision, on_device]
+    end
+
+    def on_device = Server::Store::Carriers.carrier(DATABASE[:carriers].first(client_id: @client)).on_it
+
+    def test_stopped_and_emptied_by_keys_alone
+      open_handover
+      tab_to sentence("handover.putOn", number: revision, device: PHONE)
+      press(:enter)
+      on_it(revision)
+      tab_to sentence("handover.more", device: PHONE)
+      press(:enter)
+      assert_selector "[role=menuitem]", text: sentence("handover.empty")
+      press(:enter)
+      device { assert_text sentence("handover.nothingYet"), wait: 30 }
+      device { assert_button sentence("handover.backTo", number: revision) }
+    end
+
+    def test_who_only_looks_and_on_a_phone
+      DATABASE[:viewings].insert(account_id: Server::Store::Accounts.new(DATABASE).demo_account("viewer"), client_id: @client)
+      sign_in("viewer")
+      @signed_in = true
+      resize(360, 740)
+      visit "/clients/#{@client}/handover"
+      device { assert_text sentence("handover.nothingYet") }
+      device { assert_no_button }
+      assert_fits
+      assert_accessible
+    end
+  end
+end

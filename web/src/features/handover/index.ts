@@ -1,0 +1,1 @@
+export { handover } from './step'

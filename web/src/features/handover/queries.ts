@@ -1,0 +1,50 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback } from 'react'
+import { api, askAnew, keys, must, type Handovers } from '../../shared/api'
+import { useRevision } from '../../shared/fitting'
+import { useTask } from '../../shared/ui'
+
+/** What is on each device, against the fitting as it is. */
+export function useHandovers(client: string) {
+  return useQuery({
+    queryKey: keys.handovers(client, useRevision()),
+    placeholderData: (before) => before,
+    queryFn: () => must(api.GET('/api/clients/{client}/handovers', { params: { path: { client } } })),
+  })
+}
+
+export type What = 'put' | 'back' | 'empty'
+export interface Seen {
+  device: string
+  seen: string | null
+}
+
+/** What is asked of the devices; each answers with how it is then. */
+export function useAsking(client: string) {
+  const queries = useQueryClient()
+  const revision = useRevision()
+  return useTask(
+    useCallback(
+      async (
+        asked: { what: What; devices: Seen[] } | { stop: string } | { reach: boolean; device: string },
+      ) => {
+        const params = { path: { client } }
+        const ask = (): Promise<Handovers> => {
+          if ('stop' in asked)
+            return must(
+              api.POST('/api/clients/{client}/handovers/stop', { params, body: { device: asked.stop } }),
+            )
+          if ('reach' in asked)
+            return must(api.POST('/api/clients/{client}/handovers/reach', { params, body: asked }))
+          return must(api.POST('/api/clients/{client}/handovers', { params, body: { ...asked, revision } }))
+        }
+        try {
+          queries.setQueryData(keys.handovers(client, revision), await ask())
+        } finally {
+          void askAnew(queries, { queryKey: keys.desk(client) })
+        }
+      },
+      [client, queries, revision],
+    ),
+  )
+}
