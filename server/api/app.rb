@@ -60,6 +60,7 @@ module Kippen
         def trials = Store::Trials.new(database)
         def fits = Store::Fits.new(database, line: Jobs::FitTiming.method(:line))
         def carriers = Store::Carriers.new(database)
+        def works = Store::Works.new(database)
         def handovers = Store::Handovers.new(database, line: Jobs::PutOnDevice.method(:line))
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
@@ -84,10 +85,10 @@ module Kippen
           head = revisions.head(id)
           heard = CheckRoutes.heard(self, id, head.fitting)
           open = revisions.open(id, head.fitting).merge(CheckRoutes.of(head.fitting, heard).counts,
-                                                              "differ" => handovers.differing(id, head.fitting))
+                                                        "differ" => handovers.differing(id, head.fitting))
           undo, redone = Store::History.new(database, id).steps
           Render.desk(id, head, open:, contacts: heard[:contacts], pending: confirmations.pending(id))
-            .merge("undo" => undo, "redo" => redone)
+            .merge("undo" => undo, "redo" => redone, "works_by" => works.by(id))
         end
 
         # The request's body as the contract's check has read it.

@@ -57,7 +57,8 @@ module Kippen
           events = Store::Screens::Events.new(decided: seen.decided.reject { |one| one.button == asked },
                                               presses: seen.presses.reject { |one| one.button == asked }, now_us: seen.now_us)
           touched = app.screens.follow(stream[:client_id], seen.fitting, events, changed:, modes: seen.bench.modes)
-          confirm(app, stream, seen.fitting, events.decided)
+          # What a device still does confirms nothing of the desk.
+          confirm(app, stream, seen.fitting, events.decided) unless seen.by_devices
           [seen, touched]
         end
       end

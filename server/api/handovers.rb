@@ -20,6 +20,11 @@ module Kippen
           json(RenderHandover.new(self, params["client"]).to_h)
         end
 
+        app.put("/api/clients/:client/works-by") do
+          works.by!(params["client"], sent["by"])
+          json("by" => works.by(params["client"]))
+        end
+
         app.post("/api/clients/:client/handovers/reach") do
           HandoverRoutes.reach(self, params["client"])
           json(RenderHandover.new(self, params["client"]).to_h)

@@ -5,15 +5,16 @@ module Kippen
     module Store
       # One stream's bench while it is worked on; the stream is held meanwhile. Part of Benches.
       class BenchDesk
-        # bindings – of the listener, where what was heard are not buttons yet
-        def initialize(database, stream, head, bindings)
+        # now – Works::Now; bindings – of the listener, where what was heard are not buttons yet
+        def initialize(database, stream, now, bindings)
           @database = database
           @stream = stream
-          @fitting = head.fitting
-          @revision = head.number
+          @fitting = now.fitting
+          @revision = now.number
+          @by_devices = !now.mark.nil?
           @reader = RawMessages.new(@fitting, bindings, host: stream[:host]) if stream[:raw]
-          # By what it is decided: another revision or other bindings, and it is decided anew.
-          @basis = [head.number, *(Digest::SHA256.hexdigest(JSON.generate(bindings.sort)) if @reader)].join(" ")
+          # By what it is decided: another revision, something else on a device or other bindings, and it is decided anew.
+          @basis = [now.number, *now.mark, *(Digest::SHA256.hexdigest(JSON.generate(bindings.sort)) if @reader)].join(" ")
         end
 
         # fresh – messages that were just kept, by their place. Returns a Benches::Seen.
@@ -32,7 +33,7 @@ module Kippen
           Benches::Seen.new(bench: @bench, standing: @row, stories: @settled + @bench.open, from_us: redo_us || from_us,
                             decided: @decided, modes_changed: @modes_changed, fitting: @fitting, revision: @revision,
                             reader: @reader, heard: @heard,
-                            presses: @presses,
+                            presses: @presses, by_devices: @by_devices,
                             now_us: @place&.first || 0)
         end
 

@@ -19,10 +19,11 @@ module Kippen
         # What a look at a stream gives: stories – [Press::Stories::Story], oldest first, from_us – they replace all
         # from then on, nil: all there is; decided – [Press::Outcome] that what was taken brought about;
         # presses – [Press::Stories::Press] that became known by it; now_us – how far the stream is told
+        # by_devices – was it decided by what is on the devices?
         # heard – [Press::Bench::Message] of buttons that came anew; modes_changed – [[host, before, after]…], each as
         # Press::HostState#effective has it
         Seen = Struct.new(:bench, :standing, :stories, :from_us, :decided, :modes_changed, :fitting, :revision, :reader, :heard,
-                          :presses, :now_us,
+                          :presses, :now_us, :by_devices,
                           keyword_init: true)
 
         # What a story is known by: the same for the same press, however it is decided.
@@ -39,16 +40,16 @@ module Kippen
           @database = database
         end
 
-        # Yields the Fitting in force and takes Press::Bench::Messages read by it; keeps those that are new,
+        # Yields the Fitting that decides, see Works, and takes Press::Bench::Messages read by it; keeps those that are new,
         # passes over those it has. ahead – how many seconds past the server's time a message may be;
         # nil: any. Returns a Seen of what they changed.
         def take(stream, ahead: Streams::AHEAD_S)
           held(stream) do |clock|
-            head = head(stream)
-            messages = yield head.fitting
+            now = now(stream)
+            messages = yield now.fitting
             fresh = Streams.new(@database).keep(clock, messages, ahead)
             News.tell(@database, stream[:client_id], "heard", stream: stream[:id]) if fresh.any?
-            seen = work(stream, head, fresh)
+            seen = work(stream, now, fresh)
             # What is sent again had no answer: then all is told.
             fresh.size == messages.size ? seen : whole(stream, seen)
           end
@@ -56,7 +57,7 @@ module Kippen
 
         # A Seen of the last stories, decided by the fitting as it is now.
         def look(stream)
-          held(stream) { whole(stream, work(stream, head(stream), [])) }
+          held(stream) { whole(stream, work(stream, now(stream), [])) }
         end
 
         private
@@ -84,11 +85,11 @@ module Kippen
           end
         end
 
-        def head(stream) = Revisions.new(@database).head(stream[:client_id])
+        def now(stream) = Works.new(@database).now(stream[:client_id])
 
-        def work(stream, head, fresh)
+        def work(stream, now, fresh)
           bindings = stream[:raw] ? Listeners.new(@database).bindings(stream[:listener_id]) : {}
-          BenchDesk.new(@database, stream, head, bindings).work(fresh)
+          BenchDesk.new(@database, stream, now, bindings).work(fresh)
         end
       end
     end

@@ -32,6 +32,7 @@ module Kippen
 
         def parts
           rows = { "revisions" => of(:revisions).order(:number), **heard, **tuned, "screens" => of(:screens).order(:host),
+                   "carriers" => of(:carriers).order(:device), "handovers" => of(:handovers).order(:asked_at, :id),
                    "viewers" => @database[:accounts].where(id: of(:viewings).select(:account_id)).select(:name, :email),
                    "audit" => of(:audit).order(:id).select(:author, :what, :detail, :at) }
           rows.to_h { |name, dataset| [name, paged(dataset, name == "revisions")] }

@@ -51,7 +51,8 @@ module Kippen
 
     def test_kippen_sees_a_first_press_and_a_hold_by_itself
       with_remote
-      assert_equal({ "wants" => 0, "steps" => 4, "devices" => 1, "serious" => 1, "look" => 1 },
+      assert_equal({ "wants" => 0, "steps" => 4, "devices" => 1, "serious" => 1, "look" => 1,
+                     "differ" => 0 },
                    ask("/api/clients/#{@client}")["open"])
       press("key:AudioVolumeDown", 1_000_000, 5_000_001, raw: true)
       assert_equal(%w[seen seen], %w[pair first-press].map { |id| step("television-remote", id)["state"] })

@@ -30,7 +30,7 @@ module Kippen
       (ids.empty? ? waiting : ids).each { |id| Server::Jobs::PutOnDevice.run(id) }
     end
 
-    def put(**given)
+    def onto(**given)
       hand_over(**given)
       assert_equal 202, status, answer
       work
@@ -51,7 +51,7 @@ module Kippen
       assign("long_press", ANSWER)
       assert_equal ["differs", 1, 1], [has["state"], has["brought"]["revision"], differ]
       assert(has["differs"].any? { |one| one.include?("long-press: Answer") }, has["differs"].to_s)
-      put
+      onto
       assert_equal ["on_it", 2, 1], [has["state"], has["brought"]["revision"], has["back"]]
       # A name is no difference.
       change({ "kind" => "device", "device" => PHONE, "set" => { "name" => "Bram's phone" } }, parent: 2)
@@ -59,10 +59,10 @@ module Kippen
     end
 
     def test_taken_back_in_one_step_and_emptied
-      put
+      onto
       first = has["seen"]
       assign("long_press", ANSWER)
-      put
+      onto
       hand_over("back")
       work
       assert_equal [first, "differs", 1], [has["seen"], has["state"], has["brought"]["revision"]]
@@ -78,11 +78,11 @@ module Kippen
     end
 
     def test_out_of_reach_it_keeps_what_it_had_and_is_caught_up
-      put
+      onto
       old = has["seen"]
       assign("long_press", ANSWER)
       reach(false)
-      put
+      onto
       assert_equal ["away", old], has.values_at("state", "seen")
       refute_nil has["away_since"]
       reach(true)
@@ -92,7 +92,7 @@ module Kippen
 
     # At every message: whatever breaks off, the old one is whole; and it comes to its end once it is in reach again.
     def test_broken_off_after_any_message
-      put
+      onto
       (0..11).each do |left|
         old = carrier.on_it
         assign("long_press", { "kind" => "text", "text" => "It is #{left}" }, parent: newest)
@@ -128,7 +128,7 @@ module Kippen
 
     # Somebody else put something on it meanwhile: both are shown, nothing is lost.
     def test_what_was_seen_is_there_no_more
-      put
+      onto
       hand_over(seen: "0" * 64)
       assert_equal [409, "on_it"], [status, has["state"]]
       assign("long_press", ANSWER)
@@ -149,7 +149,7 @@ module Kippen
     end
 
     def test_stopped_it_keeps_what_it_had
-      put
+      onto
       old = has["seen"]
       assign("long_press", ANSWER)
       hand_over
@@ -171,7 +171,7 @@ module Kippen
     end
 
     def test_a_device_that_the_fitting_has_no_more_stays_listed_until_it_is_emptied
-      put
+      onto
       seen = has["seen"]
       change({ "kind" => "take_out", "id" => PHONE }, parent: 1)
       assert_equal([[PHONE, seen]], view["gone"].map { |one| one.values_at("device", "seen") })
@@ -184,7 +184,7 @@ module Kippen
 
     # What can be told is emptied; what can't is to be emptied, and nobody's.
     def test_erased_with_its_client
-      put
+      onto
       reach(false)
       Server::Store::Clients.new(DATABASE).erase(@client)
       left = Server::Store::Carriers.new(DATABASE).to_be_emptied(@service)
@@ -194,8 +194,39 @@ module Kippen
       assert_empty Server::Store::Carriers.new(DATABASE).to_be_emptied(@service)
     end
 
+    # Pressed for a second: by the desk it answers the call, by the phone it does what was put on it.
+    def pressed(seconds: 1)
+      listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
+      @stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
+      edges = [["down", 0], ["up", seconds * 1_000_000], ["told", 9_000_000]]
+      messages = edges.each_with_index.map do |(kind, time_us), index|
+        { "number" => index + 1, "source" => kind == "told" ? "" : EDGE, "kind" => kind, "t_us" => time_us }
+      end
+      send_json(:post, "/api/streams/#{@stream}/messages", "messages" => messages)
+      told
+    end
+
+    def told = ask("/api/streams/#{@stream}")["tiles"].flat_map { |tile| tile["results"].map { |one| one["action_name"] } }
+
+    def works_by(by) = send_json(:put, "/api/clients/#{@client}/works-by", "by" => by)
+
+    def test_a_press_is_decided_by_what_is_on_the_device_where_one_says_so
+      assign("long_press", ANSWER)
+      assert_equal ["Answer the call"], pressed
+      works_by("devices")
+      assert_equal "devices", ask("/api/clients/#{@client}")["works_by"]
+      refute_includes pressed, "Answer the call"
+      onto
+      # What was heard before is decided anew, by what is on it now.
+      assert_equal ["Answer the call"], told
+      assign("long_press", MARK, parent: newest)
+      assert_equal ["Answer the call"], pressed
+      works_by("desk")
+      refute_includes told, "Answer the call"
+    end
+
     def test_whose_client_it_is_not_gets_nothing_and_who_looks_hands_nothing_over
-      put
+      onto
       sign_in_as("specialist", service: store.add_service("Elsewhere"))
       view
       assert_equal 404, status

@@ -2,7 +2,7 @@
 
 # Stand-in devices with a memory of their own, and what was handed over to them. A device outlives what a fitting says of it.
 Sequel.migration do
-  change do
+  up do
     create_table(:carriers) do
       uuid :id, primary_key: true, default: Sequel.function(:gen_random_uuid)
       foreign_key :service_id, :services, type: :uuid, null: false, on_delete: :cascade
@@ -15,6 +15,12 @@ Sequel.migration do
       timestamptz :reach_since, null: false, default: Sequel::CURRENT_TIMESTAMP
       unique %i[client_id device]
       index :service_id
+    end
+
+    # By what presses are decided: by the desk's newest revision, or by what is on the devices.
+    alter_table(:clients) do
+      add_column :works_by, String, null: false, size: 10, default: "desk"
+      add_constraint :clients_works_by, works_by: %w[desk devices]
     end
 
     create_table(:handovers) do
@@ -50,5 +56,15 @@ Sequel.migration do
       index %i[client_id asked_at]
       index :together
     end
+    # What may hold words of a client has no statistics.
+    { carriers: %i[memory], handovers: %i[document author error] }.each do |table, columns|
+      columns.each { |column| run "ALTER TABLE #{table} ALTER COLUMN #{column} SET STATISTICS 0" }
+    end
+  end
+
+  down do
+    drop_table(:handovers)
+    drop_table(:carriers)
+    alter_table(:clients) { drop_column :works_by }
   end
 end

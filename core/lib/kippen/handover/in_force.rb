@@ -52,10 +52,11 @@ module Kippen
         known.map { |item| places.key?(item["place"]) ? item.merge("place" => places[item["place"]]) : item }
       end
 
-      # Of a device with nothing on it its buttons' presses are as they come.
+      # Each value is said: whatever the desk says of all buttons is none of a device's.
       def timing(document, device, carried)
-        refs = device.buttons.map(&:ref)
-        document.fetch("button_timing", {}).except(*refs).merge(carried["timing"].slice(*refs))
+        usual = Fitting::Timing.from({}).settings
+        own = device.buttons.map(&:ref).to_h { |ref| [ref, usual.merge(carried["timing"].fetch(ref, {}))] }
+        document.fetch("button_timing", {}).merge(own)
       end
 
       # A place that was made anew since, under another id: { old id => the id it has now }.

@@ -16,10 +16,12 @@ interface Props {
   client: string
   onSheet: (sheet: BenchSheet) => void
   screen: ReactNode
+  /** What must be known of how it hears. */
+  notice?: ReactNode
 }
 
 /** Where presses are tried and explained. Always there: one line until there is something to see. */
-export function Bench({ client, onSheet, screen }: Props) {
+export function Bench({ client, onSheet, screen, notice }: Props) {
   const { tiles, mode, loading, bindings } = useBench('tiles', 'mode', 'loading', 'bindings')
   const size = useBenchSize()
   const [chosen, setChosen] = useState<{ key: string; newest: string | undefined }>()
@@ -37,6 +39,7 @@ export function Bench({ client, onSheet, screen }: Props) {
       style={{ '--bench-height': `${String(size.px)}px` } as CSSProperties}
       data-pane
       data-open={size.open}
+      data-noticed={Boolean(notice)}
       tabIndex={-1}
       aria-label={say.bench}
       data-listening={mode.kind === 'on'}
@@ -50,6 +53,7 @@ export function Bench({ client, onSheet, screen }: Props) {
         screen={size.screen && size.open}
         onScreen={size.toggleScreen}
       />
+      {notice}
       {size.open && (
         <div className={styles.body} data-screen={size.screen}>
           <div className={styles.left}>

@@ -7,6 +7,7 @@ import { useTitle } from '../../shared/ui'
 import { NotPutOn, type LeftOver } from '../assign'
 import { Bench, BenchProvider, useDown } from '../bench'
 import { ConfirmBar } from '../confirm'
+import { WorksBy } from '../handover'
 import { ScreenPane } from '../screens'
 import { DeskCommands } from './DeskCommands'
 import { DeskSheet } from './DeskSheet'
@@ -61,7 +62,12 @@ export function Desk({ desk, step }: { desk: DeskData; step: StepDefinition }) {
             <Bench
               client={desk.id}
               onSheet={(of) => go({ do: 'open', sheet: { of } })}
-              screen={<ScreenPane client={desk.id} onPlace={(place) => choosePlace(now, place)} />}
+              notice={desk.works_by === 'devices' && <WorksBy desk={desk} />}
+              screen={
+                <ScreenPane client={desk.id} onPlace={(place) => choosePlace(now, place)}>
+                  {desk.works_by === 'desk' && <WorksBy desk={desk} />}
+                </ScreenPane>
+              }
             />
           </Below>
         </div>

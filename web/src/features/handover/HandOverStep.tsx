@@ -10,6 +10,7 @@ import { HasRow } from './HasRow'
 import { Gone } from './Gone'
 import { Left } from './Left'
 import { Record } from './Record'
+import { WorksBy } from './WorksBy'
 import { say } from './sentences'
 import { canBePut, isMissing, stands } from './states'
 import styles from './handover.module.css'
@@ -81,6 +82,7 @@ export function HandOverStep({ desk, shown }: Props) {
           onReach={(reach) => void asking.run({ reach, device: has.device })}
         />
       ))}
+      {devices.length > 0 && desk.works_by === 'desk' && <WorksBy desk={desk} />}
       {devices.length > 0 && <Left devices={devices} names={names} />}
       {data && <Gone gone={data.gone} onEmpty={(one) => ask('empty', [one])} />}
       {data && <Record record={data.record} />}

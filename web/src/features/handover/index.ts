@@ -1,1 +1,2 @@
 export { handover } from './step'
+export { WorksBy } from './WorksBy'

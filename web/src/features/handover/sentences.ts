@@ -56,6 +56,10 @@ export const say = sentences('handover', {
   goneHas: fill('{device}: something is on it still', 'device'),
   record: 'What was handed over',
   noRecord: 'Nothing was handed over yet.',
+  byDesk: fill('Presses do what revision {number} says', 'number'),
+  byDevices: 'Presses do what is on the devices, whatever the desk says',
+  toDevices: 'Do what is on the devices',
+  toDesk: 'Do what the desk says',
   did: {
     put: 'put on',
     back: 'back',

@@ -15,5 +15,9 @@ export const handover = {
     return ({ now: { desk, shown } }) => <HandOverStep desk={desk} shown={shown.map((device) => device.id)} />
   }, null),
   sheets: {},
-  notices: { handover: ['handovers'] },
+  notices: {
+    handover: ['handovers'],
+    handed: ['handovers', 'bench', 'screens'],
+    works: ['bench', 'screens'],
+  },
 } as const satisfies StepDefinition

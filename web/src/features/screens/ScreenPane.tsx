@@ -1,5 +1,5 @@
 import { Button, Select } from 'antd'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import type { Screen } from '../../shared/api'
 import { CueBanner } from '../../shared/cues'
 import { ScreenPicture } from '../../shared/screen'
@@ -13,10 +13,12 @@ interface Props {
   client: string
   /** What was pressed while a place is chosen: the fitting’s place, or none yet. */
   onPlace: (place: string | null, label: string) => void
+  /** By what it goes. */
+  children?: ReactNode
 }
 
 /** The stand-in hosts of a client, one at a time. */
-export function ScreenPane({ client, onPlace }: Props) {
+export function ScreenPane({ client, onPlace, children }: Props) {
   const { data: screens, error } = useScreens(client)
   const [host, setHost] = useState<string>()
   const screen = screens?.find((one) => one.host === host) ?? screens?.[0]
@@ -25,6 +27,7 @@ export function ScreenPane({ client, onPlace }: Props) {
   return (
     <section className={styles.pane} aria-label={say.screenOf(screen.name)}>
       <CueBanner />
+      {children}
       <OneScreen key={screen.host} client={client} screen={screen} onPlace={onPlace}>
         {screens.length > 1 && (
           <Select
@@ -48,7 +51,7 @@ const happenings = (screen: Screen) => [
   { key: 'anew', label: say.anew },
 ]
 
-function OneScreen(props: Props & { screen: Screen; children: React.ReactNode }) {
+function OneScreen(props: Props & { screen: Screen }) {
   const { client, screen, onPlace, children } = props
   const mayChange = useMayChange()
   const announce = useAnnounce()

@@ -987,6 +987,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/works-by": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        /** By what presses are decided from now on */
+        put: operations["setWorksBy"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/handovers/stop": {
         parameters: {
             query?: never;
@@ -1840,6 +1859,7 @@ export interface components {
             }[];
             /** @description So many seconds one has to confirm */
             confirm_s: number;
+            works_by: components["schemas"]["WorksBy"];
             /** @description How long a wait the client bears, as said or as usual */
             bears_ms: number;
             /** @description What is to be confirmed by a press, or null */
@@ -2056,6 +2076,11 @@ export interface components {
             /** @description The revision that it can be taken back to */
             back: number | null;
         };
+        /**
+         * @description By what presses are decided: the desk's newest revision, or what is on the devices
+         * @enum {unknown}
+         */
+        WorksBy: "desk" | "devices";
         /** @description What a finding is told with, by name */
         Figures: {
             [key: string]: number | string;
@@ -5331,6 +5356,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Handovers"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    setWorksBy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    by: components["schemas"]["WorksBy"];
+                };
+            };
+        };
+        responses: {
+            /** @description As it is then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        by: components["schemas"]["WorksBy"];
+                    };
                 };
             };
             default: components["responses"]["Problem"];

@@ -58,7 +58,8 @@ export function useNews(client: string, notices: NoticesOf, onHeard: (stream: st
       source.addEventListener('revision', (event: MessageEvent<string>) => {
         void saved((JSON.parse(event.data) as { number: number }).number)
       })
-      for (const notice of ['confirmation', 'handed']) source.addEventListener(notice, () => void desk())
+      for (const notice of ['confirmation', 'handed', 'works'])
+        source.addEventListener(notice, () => void desk())
       for (const [notice, names] of Object.entries(notices))
         source.addEventListener(notice, () => anew(names))
     }
