@@ -2,6 +2,7 @@ import { render, screen } from '@testing-library/react'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { expect, it } from 'vitest'
 import type { Mode } from '../../shared/api'
+import { AccountContext, type SignedIn } from '../../shared/session'
 import { SavingProvider } from '../../shared/fitting'
 import { ModeCard } from './ModeCard'
 
@@ -27,9 +28,11 @@ const nothing = () => undefined
 const show = (mode: Mode) =>
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <SavingProvider client="one" revision={1}>
-        <ModeCard mode={mode} onChange={nothing} onShow={nothing} onGive={nothing} />
-      </SavingProvider>
+      <AccountContext.Provider value={{ role: 'viewer' } as SignedIn}>
+        <SavingProvider client="one" revision={1}>
+          <ModeCard mode={mode} onChange={nothing} onShow={nothing} onGive={nothing} />
+        </SavingProvider>
+      </AccountContext.Provider>
     </QueryClientProvider>,
   )
 
