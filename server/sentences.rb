@@ -36,6 +36,9 @@ module Kippen
       handover_of_another: "What was shown is revision %{shown}; revision %{now} is the newest. Nothing was put on a " \
                            "device: look first",
       nothing_before: "Nothing is known of what was on it before; nothing was changed",
+      no_such_item: "This is not on the list any more, or with another value: look again",
+      set_by_hand: "This device is set by hand; nothing was put on it",
+      did_hand: "set a device by hand",
       mix_brings: "While %{device} still works by what it has, and the others by what is new: %{what}",
       part_rest: "the beginning",
       part_modes: "modes",

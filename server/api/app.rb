@@ -26,6 +26,7 @@ module Kippen
       register WhereRoutes
       register CheckRoutes
       register HandoverRoutes
+      register ByHandRoutes
       register ScreenRoutes
       register PointerRoutes
       register RevisionRoutes
@@ -60,6 +61,7 @@ module Kippen
         def trials = Store::Trials.new(database)
         def fits = Store::Fits.new(database, line: Jobs::FitTiming.method(:line))
         def carriers = Store::Carriers.new(database)
+        def by_hand = Store::ByHand.new(database)
         def works = Store::Works.new(database)
         def handovers = Store::Handovers.new(database, line: Jobs::PutOnDevice.method(:line))
         def accounts = Store::Accounts.new(database)

@@ -45,6 +45,7 @@ module Kippen
 
       def self.wanted(app, client, fitting, sent)
         device = fitting.device(sent["device"]) || gone(app, client, sent["device"])
+        app.problem(409, Words.say(:set_by_hand)) if app.carriers.all(client)[device.id]&.fetch(:by_hand)
         what = app.sent["what"]
         common = { device:, what:, seen: sent["seen"] }
         case what

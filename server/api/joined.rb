@@ -17,7 +17,7 @@ module Kippen
           token, join = joins.join(sent["code"], sent["name"])
           Store::News.tell(database, join[:client_id], "joins")
           status 201
-          json("token" => token)
+          json("token" => token, "opens" => join[:lists] ? "list" : "listener")
         end
 
         app.get("/api/joined") do

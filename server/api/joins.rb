@@ -15,7 +15,10 @@ module Kippen
           fitting, = revisions.fitting(params["client"])
           raise Invalid.at("/host", Words.say(:unknown_host, host: Faults.show(sent["host"]))) unless fitting.host(sent["host"])
 
-          row = joins.add(params["client"], sent["host"], account.id)
+          lists = sent["lists"]
+          raise Invalid.at("/lists", Words.say(:no_device, id: Faults.show(lists))) if lists && fitting.device(lists).nil?
+
+          row = joins.add(params["client"], sent["host"], account.id, lists:)
           audit.note(account, Words.say(:did_make_code), client: params["client"], host: sent["host"])
           status 201
           json(JoinRoutes.render(row, fitting))
@@ -32,7 +35,7 @@ module Kippen
 
       def self.render(row, fitting)
         host = fitting.host(row[:host])
-        { "id" => row[:id], "host" => row[:host], "host_name" => host&.name || row[:host],
+        { "id" => row[:id], "host" => row[:host], "lists" => row[:lists], "host_name" => host&.name || row[:host],
           "code" => row[:joined_at] ? nil : row[:code],
           "expires_at" => Times.iso(row[:expires_at]), "listener" => row[:listener], "name" => row[:name] }
       end

@@ -35,7 +35,9 @@ module Kippen
         on = on_it(device)
         latest = newest(device)
         { "device" => device.id, "state" => state(device, on, latest), "seen" => on, "brought" => brought(row, on),
-          "away_since" => (Times.iso(row[:reach_since]) if row && !row[:reach]), **progress(latest),
+          "by_hand" => by_hand(device, row), "away_since" => (if row && !row[:reach]
+                                                                Times.iso(row[:reach_since])
+                                                              end), **progress(latest),
           "differs" => differences(device, on), "left" => left(device),
           "back" => row && @app.handovers.before(row[:id], on)&.then { |before| before[:revision] } }
       end
@@ -44,10 +46,22 @@ module Kippen
       def state(device, on, latest)
         return latest[:state] == "waiting" ? "waiting" : "writing" if latest && Store::LongWork::OPEN.include?(latest[:state])
         return latest[:done].positive? ? "broken_off" : "away" if latest && latest[:state] == Store::Handovers::AWAY
+        return by_hand_state(device, on) if @carriers[device.id]&.fetch(:by_hand)
         return carried(device).nothing? ? "nothing" : "differs" if on.nil?
         return "on_it" if on == carried(device).digest
 
         brought(@carriers[device.id], on) ? "differs" : "anothers"
+      end
+
+      def by_hand_state(device, on) = on == carried(device).digest ? "on_it" : "by_hand"
+
+      # How far the list is: { "of", "set", "cant" }; nil where Kippen puts it on.
+      def by_hand(device, row)
+        return unless row && row[:by_hand]
+
+        ticks = @app.by_hand.lines(@client, @fitting, device).map(&:tick)
+        { "of" => ticks.size, "set" => ticks.compact.count { |tick| tick["set"] },
+          "cant" => ticks.compact.count { |tick| !tick["set"] } }
       end
 
       def progress(latest)
@@ -76,7 +90,13 @@ module Kippen
         []
       end
 
-      def document(device) = Store::Carriers.carrier(@carriers[device.id]).on_it
+      # What is on a device: of one that is set by hand, what was set last.
+      def document(device)
+        row = @carriers[device.id]
+        return Store::Carriers.carrier(row).on_it unless row && row[:by_hand]
+
+        @app.handovers.of_digest(row[:id], on_it(device))&.fetch(:document)&.to_hash
+      end
 
       def left(device)
         Handover::LeftBehind.new(carried(device), KNOWLEDGE, trials: @trials, deadline: @deadline).told.map(&:plain)

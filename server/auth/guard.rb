@@ -7,6 +7,8 @@ module Kippen
     class Guard
       ANYONE = "anyone"
       LISTENER = "listener"
+      # Whoever has a code for a list by hand.
+      HAND = "hand"
       # Places in what another parameter names, and what is nobody's own.
       NO_OWNER = %w[number kind shipped].freeze
       # Of whose client a path speaks: parameter → table and the way to its client.
@@ -33,18 +35,21 @@ module Kippen
 
         who = asked.operation["x-who"] || []
         return @app.call(env) if who.include?(ANYONE)
-        return listener(env) if who == [LISTENER]
+        return joined(env, who) if (who - [LISTENER, HAND]).empty? && who.any?
 
         refusal(who, env["kippen.account"], asked.path_parameters) || @app.call(env)
       end
 
       private
 
-      # Who has joined by code shows the token got for it.
-      def listener(env)
+      # Who has joined by code shows the token got for it; what is for listeners is for nobody else who has one.
+      def joined(env, who)
         token = env["HTTP_AUTHORIZATION"].to_s.delete_prefix("Bearer ")
-        env["kippen.join"] = Store::Joins.new(@database).by_token(token)
-        env["kippen.join"] ? @app.call(env) : Problem.response(401, Words.say(:listener_over))
+        join = Store::Joins.new(@database).by_token(token)
+        return Problem.response(401, Words.say(:listener_over)) unless join && who.include?(join[:lists] ? HAND : LISTENER)
+
+        env["kippen.join"] = join
+        @app.call(env)
       end
 
       def refusal(who, account, parameters)

@@ -93,6 +93,19 @@ module Kippen
           end
         end
 
+        # A list by hand was gone through: it counts as handed over. carried – Handover::Carried
+        def through(client, device, carried, revision, by)
+          carrier = Carriers.new(@database).of(client, device)
+          was = on_it(carrier)
+          return if was == carried.digest
+
+          @database[:handovers].insert(
+            client_id: client, carrier_id: carrier[:id], device: device.id, number: number(carrier), what: "hand", revision:,
+            document: Sequel.pg_jsonb(carried.document), digest: carried.digest, was:,
+            together: Sequel.function(:gen_random_uuid), state: "done", author: by, ended_at: Sequel::CURRENT_TIMESTAMP
+          )
+        end
+
         # Which part is on its way.
         def part(row, name) = rows(row).update(part: name)
 
@@ -115,7 +128,7 @@ module Kippen
         # What is on a device: of one that can be reached what it says, else what was put on it last. carrier – its row or nil
         def on_it(carrier)
           return if carrier.nil?
-          return Carriers.carrier(carrier).state["digest"] if carrier[:reach]
+          return Carriers.carrier(carrier).state["digest"] if carrier[:reach] && !carrier[:by_hand]
 
           @database[:handovers].where(carrier_id: carrier[:id], state: "done").reverse(:number).get(:digest)
         end

@@ -13,11 +13,13 @@ module Kippen
         LETTERS = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789"
         LENGTH = 6
         CODE_SECONDS = 15 * 60
+        # For a list by hand: it is passed on, and done later.
+        LIST_SECONDS = 24 * 3600
         JOINED_SECONDS = 8 * 3600
         # Of one client: codes that wait to be used, and devices that have joined.
         MOST_OPEN = 5
         MOST_JOINED = 10
-        SHOWN = %i[id client_id host code created_at expires_at joined_at ended_at].freeze
+        SHOWN = %i[id client_id host lists code created_at expires_at joined_at ended_at].freeze
 
         # A code that leads nowhere (any more).
         class Wrong < Kippen::Error; end
@@ -27,14 +29,14 @@ module Kippen
 
         def initialize(database) = @database = database
 
-        # Raises TooMany.
-        def add(client, host, account)
+        # lists – id of the device whose list by hand it opens, and nothing else; nil: a listener. Raises TooMany.
+        def add(client, host, account, lists: nil)
           open, joined = current(client).partition { |row| row[:joined_at].nil? }.map(&:size)
           raise TooMany, Words.say(:codes_wait, most: MOST_OPEN) if open >= MOST_OPEN
           raise TooMany, Words.say(:devices_joined, most: MOST_JOINED) if joined >= MOST_JOINED
 
-          @database[:joins].returning(*SHOWN).insert(client_id: client, host:, account_id: account, code: free_code,
-                                                     expires_at: from_now(CODE_SECONDS)).first
+          @database[:joins].returning(*SHOWN).insert(client_id: client, host:, lists:, account_id: account, code: free_code,
+                                                     expires_at: from_now(lists ? LIST_SECONDS : CODE_SECONDS)).first
         end
 
         # Those that are waited for or joined, newest first; with the listener that joined.
@@ -43,7 +45,7 @@ module Kippen
                                             ended_at: nil).where { expires_at > Sequel::CURRENT_TIMESTAMP }
           current.left_join(:listeners, join_id: Sequel[:joins][:id]).reverse(Sequel[:joins][:created_at])
             .select(*SHOWN.map { |column| Sequel[:joins][column] }, Sequel[:listeners][:id].as(:listener),
-                    Sequel[:listeners][:name].as(:name)).all
+                    Sequel.function(:coalesce, Sequel[:listeners][:name], Sequel[:joins][:who]).as(:name)).all
         end
 
         # Takes a code; returns [token, join]. name – what the joining browser calls itself.
@@ -56,16 +58,20 @@ module Kippen
                                      token_digest: Joins.digest(token)).first
             raise Wrong, Words.say(:code_unknown) unless join
 
-            @database[:listeners].insert(client_id: join[:client_id], name:, join_id: join[:id])
+            @database[:listeners].insert(client_id: join[:client_id], name:, join_id: join[:id]) unless join[:lists]
+            @database[:joins].where(id: join[:id]).update(who: name) if join[:lists]
             [token, join]
           end
         end
 
         # The join and its listener of whoever shows this token, or nil.
         def by_token(token)
-          @database[:joins].join(:listeners, join_id: Sequel[:joins][:id]).where(token_digest: Joins.digest(token), ended_at: nil)
-            .where { expires_at > Sequel::CURRENT_TIMESTAMP }
-            .select(Sequel[:joins][:id], Sequel[:joins][:client_id], :host, Sequel[:listeners][:id].as(:listener)).first
+          @database[:joins].left_join(:listeners, join_id: Sequel[:joins][:id]).where(token_digest: Joins.digest(token), ended_at: nil)
+            .where do
+            expires_at > Sequel::CURRENT_TIMESTAMP
+          end
+            .select(Sequel[:joins][:id], Sequel[:joins][:client_id], :host, :lists, :who,
+                    Sequel[:listeners][:id].as(:listener)).first
         end
 
         def end(id)

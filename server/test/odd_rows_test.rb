@@ -172,6 +172,14 @@ module Kippen
                                       state:, part: "dance", error: "\u202e")
         end
       },
+      "hand_ticks" => lambda { |test|
+        test.carrier("mouse", Standins::Carrier::EMPTY)
+        DATABASE[:carriers].where(client_id: test.client).update(by_hand: true)
+        %w[mouse gone].each do |device|
+          DATABASE[:hand_ticks].insert(client_id: test.client, device:, key: "\u202e", mark: "x", value: "", set: false,
+                                       author: "")
+        end
+      },
       "evidence" => lambda { |test|
         none = { file: {}, fixed: {}, trials: [], sittings: [] }.transform_values { |value| Sequel.pg_jsonb(value) }
         row = { client_id: test.client, button: "", price: 1, digest: "x", author: "",

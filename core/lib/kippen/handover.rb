@@ -5,6 +5,7 @@ require_relative "handover/carried"
 require_relative "handover/left_behind"
 require_relative "handover/in_force"
 require_relative "handover/mixes"
+require_relative "handover/by_hand"
 require_relative "handover/parts"
 require_relative "handover/transfer"
 

@@ -20,7 +20,7 @@ module Kippen
       def of(button)
         settable = @case.kinds.settable(@fitting.device(button.device), @fitting.host(button.host))
         given = @fitting.timing(button).settings
-        used(button).filter_map do |name|
+        UsedSettings.of(@case, button).filter_map do |name|
           nearest = Kinds::Settable.nearest(settable[name], given[name])
           next if nearest == given[name]
 
@@ -36,23 +36,6 @@ module Kippen
         found("serious", words, where: { "button" => button.ref, "setting" => name },
                                 figures: { "setting" => name, "value" => value, "nearest" => nearest },
                                 rests_on: timing_of(button))
-      end
-
-      # The settings that what is assigned here is decided by.
-      def used(button)
-        lanes = @case.lanes(button).select { |lane| lane.choice.kind == :assigned }
-        return [] if lanes.empty? || button.kind == "notch"
-
-        [("long_press_ms" if lanes.any? { |lane| lane.choice.long }),
-         *(%w[tap_gap_ms tap_gap_from] if lanes.any? { |lane| lane.choice.top > 1 && !lane.choice.unhurried? }),
-         *filters(button)].compact
-      end
-
-      # A filter that is off asks nothing of a device.
-      def filters(button)
-        timing = @fitting.timing(button)
-        names = %w[gap_bridge_ms bounce_guard_ms brush_guard_ms].reject { |name| timing.settings[name].zero? }
-        names.include?("bounce_guard_ms") ? [*names, "bounce_guard_from"] : names
       end
     end
   end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module Kippen
+  module Server
+    module Store
+      # Devices that people set from a list: what was ticked, and what of the list is open still.
+      class ByHand
+        # A list's item with its tick: { "set" => , "why", "by", "at" } or nil
+        Line = Struct.new(:item, :tick, keyword_init: true) do
+          def plain = item.plain.merge("tick" => tick)
+        end
+
+        def initialize(database) = @database = database
+
+        # By hand from now on, or by Kippen.
+        def by_hand!(client, device, by_hand)
+          Carriers.new(@database).of(client, device)
+          @database[:carriers].where(client_id: client, device: device.id).update(by_hand:)
+          News.tell(@database, client, "handover")
+        end
+
+        # [Line] of a device.
+        def lines(client, fitting, device)
+          rows = @database[:hand_ticks].where(client_id: client, device: device.id).order(:at).all
+          items(fitting, device, rows).map { |item| Line.new(item:, tick: tick(rows, item)) }
+        end
+
+        # An item was set and seen, or it can't be: why. Once all are through, it counts as handed over. Raises Missing where the
+        # list has no such item, or another value by now.
+        def tick!(client, fitting, revision, device, key:, mark:, set:, why:, by:)
+          Store.transaction(@database) do
+            Save.lock(@database, client)
+            item = items(fitting, device, []).find { |one| one.key == key && one.mark == mark }
+            raise Missing, Words.say(:no_such_item) unless item
+
+            now = { set:, why: set ? "" : why, author: by, at: Sequel::CURRENT_TIMESTAMP }
+            @database[:hand_ticks].insert_conflict(target: %i[client_id device key mark], update: now)
+              .insert(client_id: client, device: device.id, key:, mark:, value: item.value, **now)
+            through(client, fitting, revision, device, by)
+            News.tell(@database, client, "handover")
+          end
+        end
+
+        # It was not set after all.
+        def untick!(client, device, key:, mark:)
+          @database[:hand_ticks].where(client_id: client, device: device.id, key:, mark:).delete
+          News.tell(@database, client, "handover")
+        end
+
+        private
+
+        # rows – of ticks, the oldest first: what was set before another value is known by them
+        def items(fitting, device, rows)
+          carried = Handover::Carried.of(fitting, device, KNOWLEDGE)
+          was = rows.select { |row| row[:set] }.to_h { |row| [row[:key], row[:value]] }
+          Handover::ByHand.new(carried, KNOWLEDGE, was:).items
+        end
+
+        def tick(rows, item)
+          row = rows.find { |one| one[:key] == item.key && one[:mark] == item.mark }
+          row && { "set" => row[:set], "why" => row[:why], "by" => row[:author], "at" => Times.iso(row[:at]) }
+        end
+
+        def through(client, fitting, revision, device, by)
+          return if lines(client, fitting, device).any? { |line| line.tick.nil? }
+
+          Handovers.new(@database).through(client, device, Handover::Carried.of(fitting, device, KNOWLEDGE), revision, by)
+        end
+      end
+    end
+  end
+end
