@@ -27,6 +27,7 @@ export const SHEETS = {
   ...assign.sheets,
   ...tune.sheets,
   ...check.sheets,
+  ...handover.sheets,
   ...OF_NO_STEP,
 } satisfies Sheets
 

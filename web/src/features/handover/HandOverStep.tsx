@@ -19,13 +19,14 @@ interface Props {
   desk: Desk
   /** Ids of the devices that are looked at. */
   shown: string[]
+  onList: (device: string) => void
 }
 
 const namesOf = (desk: Desk): Map<string, string> =>
   new Map(desk.hosts.flatMap((host) => host.devices.map(({ id, name }) => [id, name] as const)))
 
 /** What is on each device, what would be another there, and what is put on it. */
-export function HandOverStep({ desk, shown }: Props) {
+export function HandOverStep({ desk, shown, onList }: Props) {
   const { data, error } = useHandovers(desk.id)
   const mayChange = useMayChange()
   const asking = useAsking(desk.id)
@@ -79,6 +80,8 @@ export function HandOverStep({ desk, shown }: Props) {
           revision={desk.revision.number}
           onAsk={(what) => ask(what, [has])}
           onStop={() => void asking.run({ stop: has.device })}
+          onByHand={(byHand) => void asking.run({ byHand, device: has.device })}
+          onList={() => onList(has.device)}
           onReach={(reach) => void asking.run({ reach, device: has.device })}
         />
       ))}

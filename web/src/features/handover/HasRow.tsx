@@ -15,6 +15,8 @@ interface Props {
   onAsk: (what: What) => void
   onStop: () => void
   onReach: (reach: boolean) => void
+  onByHand: (byHand: boolean) => void
+  onList: () => void
 }
 
 /** One device: what is on it, what would be another, and what can be done. */
@@ -34,6 +36,9 @@ export function HasRow(props: Props) {
         {error && <p role="alert">{say.failed(error)}</p>}
         {differs.length > 0 && !under && <Differs differs={differs} name={name} />}
         {under && <progress max={Math.max(has.of, 1)} value={has.done} aria-label={stands(has)} />}
+        {has.state === 'by_hand' && has.by_hand && (
+          <progress max={Math.max(has.by_hand.of, 1)} value={has.by_hand.set} aria-label={stands(has)} />
+        )}
       </div>
       <Actions {...props} />
     </article>
@@ -55,11 +60,20 @@ function Differs({ differs, name }: { differs: string[]; name: string }) {
   )
 }
 
-function Actions({ has, name, revision, onAsk, onStop, onReach }: Props) {
-  if (!useMayChange()) return null
+function Actions({ has, name, revision, onAsk, onStop, onReach, onByHand, onList }: Props) {
+  const mayChange = useMayChange()
+  const list = has.by_hand && (
+    <Button type={has.state === 'by_hand' ? 'primary' : 'default'} onClick={onList}>
+      {has.state === 'by_hand' && mayChange ? say.goOn : say.lookList}
+    </Button>
+  )
+  if (!mayChange) return <div className={styles.actions}>{list}</div>
   const waits = has.state === 'away' || has.state === 'broken_off'
   const { back } = has
-  const items: MenuItem[] = [
+  const byHand: MenuItem = has.by_hand
+    ? { key: 'by-hand', label: say.setByKippen, onChoose: () => onByHand(false) }
+    : { key: 'by-hand', label: say.setByHand, onChoose: () => onByHand(true) }
+  const standIn: MenuItem[] = [
     ...(has.seen === null ? [] : [{ key: 'empty', label: say.empty, onChoose: () => onAsk('empty') }]),
     has.away_since
       ? { key: 'reach', label: say.comeBack, onChoose: () => onReach(true) }
@@ -67,6 +81,7 @@ function Actions({ has, name, revision, onAsk, onStop, onReach }: Props) {
   ]
   return (
     <div className={styles.actions}>
+      {list}
       {canBePut(has) && (
         <Button type="primary" aria-label={say.putOn(String(revision), name)} onClick={() => onAsk('put')}>
           {say.put}
@@ -77,10 +92,10 @@ function Actions({ has, name, revision, onAsk, onStop, onReach }: Props) {
           {say.stop}
         </Button>
       )}
-      {back !== null && !isUnderWay(has) && !waits && (
+      {back !== null && !has.by_hand && !isUnderWay(has) && !waits && (
         <Button onClick={() => onAsk('back')}>{say.backTo(String(back))}</Button>
       )}
-      <MenuButton label={say.more(name)} items={items}>
+      <MenuButton label={say.more(name)} items={has.by_hand ? [byHand] : [...standIn, byHand]}>
         ⋯
       </MenuButton>
     </div>

@@ -26,13 +26,24 @@ export function useAsking(client: string) {
   return useTask(
     useCallback(
       async (
-        asked: { what: What; devices: Seen[] } | { stop: string } | { reach: boolean; device: string },
+        asked:
+          | { what: What; devices: Seen[] }
+          | { stop: string }
+          | { reach: boolean; device: string }
+          | { byHand: boolean; device: string },
       ) => {
         const params = { path: { client } }
         const ask = (): Promise<Handovers> => {
           if ('stop' in asked)
             return must(
               api.POST('/api/clients/{client}/handovers/stop', { params, body: { device: asked.stop } }),
+            )
+          if ('byHand' in asked)
+            return must(
+              api.PUT('/api/clients/{client}/by-hand', {
+                params,
+                body: { device: asked.device, by_hand: asked.byHand },
+              }),
             )
           if ('reach' in asked)
             return must(api.POST('/api/clients/{client}/handovers/reach', { params, body: asked }))

@@ -7,7 +7,7 @@ const TIME = new Intl.DateTimeFormat(OF_PEOPLE, { dateStyle: 'medium', timeStyle
 export const when = (at: string): string => TIME.format(new Date(at))
 
 /** How a device stands, in a sentence. */
-export function stands({ state, seen, brought, done, of, part }: DeviceHas): string {
+export function stands({ state, seen, brought, done, of, part, by_hand: byHand }: DeviceHas): string {
   switch (state) {
     case 'waiting':
       return say.waiting
@@ -23,6 +23,8 @@ export function stands({ state, seen, brought, done, of, part }: DeviceHas): str
       return brought?.revision ? say.onIt(String(brought.revision)) : say.nothing
     case 'differs':
       return seen === null || !brought?.revision ? say.nothingYet : say.differs(String(brought.revision))
+    case 'by_hand':
+      return say.byHand(String(byHand?.set ?? 0), String(byHand?.of ?? 0))
     case 'anothers':
       return say.anothers
   }

@@ -1,4 +1,4 @@
-import type { StepDefinition } from '../../shared/desk'
+import { aSheet, type StepDefinition } from '../../shared/desk'
 import { later } from '../../shared/ui'
 import { say } from './step.sentences'
 
@@ -12,11 +12,25 @@ export const handover = {
   next: () => undefined,
   View: later(async () => {
     const { HandOverStep } = await import('./HandOverStep')
-    return ({ now: { desk, shown } }) => <HandOverStep desk={desk} shown={shown.map((device) => device.id)} />
+    return ({ now: { desk, shown, go } }) => (
+      <HandOverStep
+        desk={desk}
+        shown={shown.map((device) => device.id)}
+        onList={(id) => go({ do: 'open', sheet: { of: 'by-hand', id } })}
+      />
+    )
   }, null),
-  sheets: {},
+  sheets: {
+    'by-hand': {
+      ...aSheet<'by-hand'>(async () => {
+        const { HandSheet } = await import('./HandSheet')
+        return ({ now, sheet, onClose }) => <HandSheet desk={now.desk} id={sheet.id} onClose={onClose} />
+      }),
+      onlySeen: true,
+    },
+  },
   notices: {
-    handover: ['handovers'],
+    handover: ['handovers', 'by-hand'],
     handed: ['handovers', 'bench', 'screens'],
     works: ['bench', 'screens'],
   },

@@ -1,20 +1,26 @@
 import { useCallback, useEffect, useState, type FormEvent } from 'react'
 import { Refused } from '../../shared/api'
-import { join, kept, likelyName, stillJoined } from './joined'
+import { join, kept, likelyName, stillJoined, type Opens } from './joined'
+import { later } from '../../shared/ui/later'
 import { JoinedPage } from './JoinedPage'
 import styles from './joined.module.css'
 import { useTitle } from '../../shared/ui/useTitle'
 import { say } from './sentences'
 
+/** Few come with such a code. */
+const HandPage = later(async () => (await import('./HandPage')).HandPage, null)
+
 /** Opened on the client's own device: type the code, and it listens. */
 export function JoinPage() {
   const [token, setToken] = useState(kept.token)
-  const state = useStillJoined(token)
+  const list = token !== null && kept.opens() === 'list'
+  const state = useStillJoined(list ? null : token)
   useTitle(say.letThisDeviceListen)
   const leave = useCallback(() => {
     kept.forget()
     setToken(null)
   }, [])
+  if (list) return <HandPage token={token} onLeave={leave} />
   if (token && state.kind === 'joined') return <JoinedPage token={token} host={state.host} onLeave={leave} />
   if (token && state.kind === 'asking') return <main className={styles.page} aria-busy="true" />
   if (token && state.kind === 'away') {
@@ -31,8 +37,8 @@ export function JoinPage() {
   return (
     <CodeForm
       ended={token !== null && state.kind === 'ended'}
-      onJoined={(next) => {
-        kept.keep(next)
+      onJoined={(next, opens) => {
+        kept.keep(next, opens)
         setToken(next)
       }}
     />
@@ -78,7 +84,7 @@ async function answer(token: string): Promise<Joined> {
   }
 }
 
-function CodeForm({ ended, onJoined }: { ended: boolean; onJoined: (token: string) => void }) {
+function CodeForm({ ended, onJoined }: { ended: boolean; onJoined: (token: string, opens: Opens) => void }) {
   const [code, setCode] = useState(new URLSearchParams(window.location.search).get('code') ?? '')
   const [name, setName] = useState(likelyName)
   const [busy, setBusy] = useState(false)
@@ -86,7 +92,8 @@ function CodeForm({ ended, onJoined }: { ended: boolean; onJoined: (token: strin
   const enter = async () => {
     setBusy(true)
     try {
-      onJoined(await join(code, name.trim() || likelyName()))
+      const { token, opens } = await join(code, name.trim() || likelyName())
+      onJoined(token, opens)
     } catch (error) {
       if (!(error instanceof Refused)) throw error
       setTrouble(error.problem.detail)

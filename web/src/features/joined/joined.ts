@@ -1,13 +1,22 @@
 import { say } from './sentences'
-import { api, must, Refused, type Message } from '../../shared/api'
+import { api, must, Refused, type HandLine, type HandListData, type Message } from '../../shared/api'
+import type { Tick } from '../../shared/handlist'
 
 const KEY = 'kippen.joined'
+const OPENS = 'kippen.joined.opens'
 
 /** What a joined browser keeps, so that it is still joined when the page is loaded again. */
 export const kept = {
   token: () => localStorage.getItem(KEY),
-  keep: (token: string) => localStorage.setItem(KEY, token),
-  forget: () => localStorage.removeItem(KEY),
+  opens: (): Opens => (localStorage.getItem(OPENS) === 'list' ? 'list' : 'listener'),
+  keep: (token: string, opens: Opens) => {
+    localStorage.setItem(KEY, token)
+    localStorage.setItem(OPENS, opens)
+  },
+  forget: () => {
+    localStorage.removeItem(KEY)
+    localStorage.removeItem(OPENS)
+  },
 }
 
 const headers = (token: string) => ({ Authorization: `Bearer ${token}` })
@@ -22,9 +31,24 @@ export async function stillJoined(token: string): Promise<string | undefined> {
   }
 }
 
-export async function join(code: string, name: string): Promise<string> {
-  return (await must(api.POST('/api/joined', { body: { code, name } }))).token
+/** What a code opened: a listener, or the list of a device that is set by hand. */
+export type Opens = 'listener' | 'list'
+
+export async function join(code: string, name: string): Promise<{ token: string; opens: Opens }> {
+  return must(api.POST('/api/joined', { body: { code, name } }))
 }
+
+/** The list that a code opened. */
+export const handList = (token: string): Promise<HandListData> =>
+  must(api.GET('/api/joined/by-hand', { headers: headers(token) }))
+
+export const tickHand = (
+  token: string,
+  { key, mark }: HandLine,
+  tick: Tick,
+  why = '',
+): Promise<HandListData> =>
+  must(api.POST('/api/joined/by-hand', { body: { key, mark, tick, why }, headers: headers(token) }))
 
 /** The ports of a StreamSender that sends as a joined listener. */
 export function portsFor(token: string) {

@@ -6,6 +6,8 @@ export const say = sentences('joined', {
   kippenCantReachedJust: 'Kippen can’t be reached just now',
   thisDeviceJoinedStill: 'This device is joined still. It tries again by itself.',
   leave: 'Leave',
+  setOn: fill('To be set on {device}', 'device'),
+  whatIsSet: 'What is to be set',
   wasEndedOtherSide: 'It was ended at the other side, or has lapsed. Ask for a new code.',
   sixCharactersShownOther: 'The six characters shown on the other screen',
   whatThisDeviceCalled: 'What this device is called there',

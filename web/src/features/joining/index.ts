@@ -1,1 +1,3 @@
+export { CodeShown } from './CodeShown'
 export { joiningSheets } from './sheets'
+export { useJoins } from './useJoins'

@@ -23,6 +23,10 @@ export const say = sentences('joining', {
     'expiresAt',
     'hostName',
   ),
+  lapsesOpensList: fill(
+    'It lapses at {expiresAt} tomorrow, and opens this list and nothing else.',
+    'expiresAt',
+  ),
   takeCodeBack: 'Take the code back',
   fromOtherMachines: 'From other machines',
   theyReachKippen: fill(

@@ -51,6 +51,7 @@ export const keys = {
   check: inRevision<[]>('check'),
   fixes: inRevision<[object]>('fixes'),
   handovers: inRevision<[]>('handovers'),
+  byHand: inRevision<[string]>('by-hand'),
   answers: inRevision<[string | undefined, SpotKey]>('answers'),
   pointer: inRevision<[string, object]>('pointer'),
   arrangements: inRevision<[]>('arrangements'),
@@ -82,7 +83,17 @@ export const keys = {
 
 /** The names of questions that one client’s notices are about. */
 export type Asked =
-  'joins' | 'screens' | 'bench' | 'tuning' | 'fit' | 'devices' | 'heard' | 'wants' | 'check' | 'handovers'
+  | 'joins'
+  | 'screens'
+  | 'bench'
+  | 'tuning'
+  | 'fit'
+  | 'devices'
+  | 'heard'
+  | 'wants'
+  | 'check'
+  | 'handovers'
+  | 'by-hand'
 
 /** All that was asked under one name of one client, in whichever revision. */
 export const allOf = (name: Asked, client: string) => [name, client] as const

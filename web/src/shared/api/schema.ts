@@ -987,6 +987,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/by-hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What is to be set on a device by hand, one value after the other, and what was */
+        get: operations["getByHand"];
+        /** A device is set by hand from now on, or by Kippen */
+        put: operations["setByHand"];
+        /** Something of the list was set, can't be set, or was not after all */
+        post: operations["tickByHand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/joined/by-hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The list that the code opens */
+        get: operations["getJoinedList"];
+        put?: never;
+        /** Something of the list was set, can't be set, or was not after all */
+        post: operations["tickJoinedList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/works-by": {
         parameters: {
             query?: never;
@@ -2027,7 +2066,7 @@ export interface components {
                 device: string;
                 name: string;
                 /** @enum {unknown} */
-                what: "put" | "back" | "empty";
+                what: "put" | "back" | "empty" | "hand";
                 revision: number | null;
                 /** @enum {unknown} */
                 state: "waiting" | "working" | "away" | "done" | "failed" | "given_up";
@@ -2047,10 +2086,16 @@ export interface components {
         DeviceHas: {
             device: string;
             /** @enum {unknown} */
-            state: "waiting" | "writing" | "broken_off" | "away" | "nothing" | "on_it" | "differs" | "anothers";
+            state: "waiting" | "writing" | "broken_off" | "away" | "nothing" | "on_it" | "differs" | "anothers" | "by_hand";
             /** @description A mark of what is on it; null */
             seen: string | null;
             brought: components["schemas"]["BroughtBy"];
+            /** @description How far its list is; null, where Kippen puts it on */
+            by_hand: {
+                of: number;
+                set: number;
+                cant: number;
+            } | null;
             /** @description Out of reach since then */
             away_since: string | null;
             done: number;
@@ -2075,6 +2120,37 @@ export interface components {
             }[];
             /** @description The revision that it can be taken back to */
             back: number | null;
+        };
+        HandTick: {
+            key: string;
+            /** @description Of the value that was shown */
+            mark: string;
+            /** @enum {unknown} */
+            tick: "set" | "cant" | "open";
+            /** @description Why it can't be set, in words */
+            why?: string;
+        };
+        HandList: {
+            device: string;
+            name: string;
+            revision: number;
+            lines: {
+                key: string;
+                mark: string;
+                what: string;
+                /** @description Where to look for it */
+                where: string;
+                value: string;
+                /** @description How one sees that it took */
+                see: string;
+                undo: string;
+                tick: {
+                    set: boolean;
+                    why: string;
+                    by: string;
+                    at: string;
+                } | null;
+            }[];
         };
         /**
          * @description By what presses are decided: the desk's newest revision, or what is on the devices
@@ -3003,6 +3079,8 @@ export interface components {
             /** Format: uuid */
             id: string;
             host: string;
+            /** @description The device whose list by hand it opens; null, a listener */
+            lists: string | null;
             host_name: string;
             /** @description null once somebody has joined by it */
             code: string | null;
@@ -4575,6 +4653,8 @@ export interface operations {
             content: {
                 "application/json": {
                     host: string;
+                    /** @description The device whose list by hand it opens, and nothing else */
+                    lists?: string;
                 };
             };
         };
@@ -4722,6 +4802,8 @@ export interface operations {
                 content: {
                     "application/json": {
                         token: string;
+                        /** @enum {unknown} */
+                        opens: "listener" | "list";
                     };
                 };
             };
@@ -5356,6 +5438,136 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Handovers"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getByHand: {
+        parameters: {
+            query: {
+                device: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandList"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    setByHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    device: string;
+                    by_hand: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description As it is then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handovers"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    tickByHand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandTick"] & {
+                    device: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The list then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandList"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getJoinedList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandList"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    tickJoinedList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandTick"];
+            };
+        };
+        responses: {
+            /** @description The list then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandList"];
                 };
             };
             default: components["responses"]["Problem"];

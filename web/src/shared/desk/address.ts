@@ -33,6 +33,7 @@ const WITH_ID = [
   'open-shortlist',
   'take-mode',
   'finding',
+  'by-hand',
 ] as const
 
 /** What the side sheet is about. */

@@ -1,0 +1,1 @@
+export { HandList, type Tick } from './HandList'
