@@ -27,6 +27,7 @@ module Kippen
       register CheckRoutes
       register HandoverRoutes
       register ByHandRoutes
+      register PaperRoutes
       register ScreenRoutes
       register PointerRoutes
       register RevisionRoutes

@@ -66,10 +66,9 @@ module Kippen
 
         # The join and its listener of whoever shows this token, or nil.
         def by_token(token)
-          @database[:joins].left_join(:listeners, join_id: Sequel[:joins][:id]).where(token_digest: Joins.digest(token), ended_at: nil)
-            .where do
-            expires_at > Sequel::CURRENT_TIMESTAMP
-          end
+          known = @database[:joins].where(token_digest: Joins.digest(token), ended_at: nil)
+            .where { expires_at > Sequel::CURRENT_TIMESTAMP }
+          known.left_join(:listeners, join_id: Sequel[:joins][:id])
             .select(Sequel[:joins][:id], Sequel[:joins][:client_id], :host, :lists, :who,
                     Sequel[:listeners][:id].as(:listener)).first
         end

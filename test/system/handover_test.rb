@@ -164,6 +164,33 @@ module Kippen
       end
     end
 
+    # The same on paper: each button with what it does, help first; what is set, to be ticked; only some devices.
+    def test_on_paper
+      demo("ottoline")
+      save("assign", button: "mouse/back", gesture: "long_press", action: { "kind" => "help" })
+      open_handover
+      click_link sentence("handover.buttonCard")
+      assert_selector "h1", text: /buttons do\z/
+      assert_selector "article:first-of-type", text: "Ask for help"
+      assert_text "Revision 2, saved"
+      assert_accessible
+      find("label", text: sentence("paper.large")).click
+      find("label", text: sentence("paper.plain")).click
+      pick("Remote", from: sentence("paper.devices"))
+      assert_no_selector "article", text: "Ask for help"
+      assert_includes page.current_url, "only=remote"
+      # Loaded again it is as it was.
+      page.refresh
+      assert_no_selector "article", text: "Ask for help"
+      assert_selector "[data-large='true'][data-plain='true']"
+      visit "/clients/#{@client}/paper/settings"
+      assert_selector "table th[scope='row']", text: "long-press"
+      assert_accessible
+      resize(360, 740)
+      assert_fits
+      assert_accessible
+    end
+
     def test_who_only_looks_and_on_a_phone
       DATABASE[:viewings].insert(account_id: Server::Store::Accounts.new(DATABASE).demo_account("viewer"), client_id: @client)
       sign_in("viewer")

@@ -13,6 +13,7 @@ import { say } from './sentences'
 
 const CaseloadPage = later(async () => (await import('./features/caseload')).CaseloadPage, <Loading />)
 const DeskPage = later(async () => (await import('./features/desk')).DeskPage, <Loading />)
+const PaperPage = later(async () => (await import('./features/paper')).PaperPage, <Loading />)
 const KindsPage = kindsPage(<Loading />)
 const ServicePage = later(async () => (await import('./features/service')).ServicePage, <Loading />)
 
@@ -59,6 +60,7 @@ export function SignedIn() {
           <Route path="/kinds/:kind" element={<KindsPage />} />
           <Route path="/service" element={<ServicePage />} />
           <Route path="/clients/:client" element={<DeskPage />} />
+          <Route path="/clients/:client/paper/:what" element={<PaperPage />} />
           <Route path="/clients/:client/:step" element={<DeskPage />} />
           <Route path="*" element={<Navigate to="/" replace />} />
         </Routes>

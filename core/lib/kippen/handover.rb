@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "digest"
+require_relative "handover/card"
 require_relative "handover/carried"
 require_relative "handover/left_behind"
 require_relative "handover/in_force"

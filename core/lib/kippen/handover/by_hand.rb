@@ -32,7 +32,10 @@ module Kippen
       private
 
       def document = @carried.document
-      def assignments = document["assignments"]
+
+      # What a button does by itself nobody need set.
+      def assignments = document["assignments"].reject { |item| item["action"]["kind"] == "builtin" }
+
       def system = @fitting.host(@carried.device.host).system
       def button(ref) = @fitting.button(ref)
 

@@ -87,6 +87,10 @@ export function HandOverStep({ desk, shown, onList }: Props) {
       ))}
       {devices.length > 0 && desk.works_by === 'desk' && <WorksBy desk={desk} />}
       {devices.length > 0 && <Left devices={devices} names={names} />}
+      <nav aria-label={say.onPaper} className={styles.head}>
+        <Link to={`/clients/${desk.id}/paper/card`}>{say.buttonCard}</Link>
+        <Link to={`/clients/${desk.id}/paper/settings`}>{say.settingsSheet}</Link>
+      </nav>
       {data && <Gone gone={data.gone} onEmpty={(one) => ask('empty', [one])} />}
       {data && <Record record={data.record} />}
     </StepFrame>

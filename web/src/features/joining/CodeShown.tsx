@@ -13,7 +13,7 @@ export function CodeShown({ join, address, onEnd }: { join: Join; address: strin
   const lapses = TIME.format(new Date(join.expires_at))
   return (
     <section className={styles.waiting} aria-label={say.codeJoin}>
-      <p>{say.open(join.host_name)}</p>
+      <p>{join.lists === null ? say.open(join.host_name) : say.openAnywhere}</p>
       <p className={styles.address}>{address.replace(/^https?:\/\//, '')}</p>
       <p>{say.type}</p>
       <p className={styles.code} aria-label={say.code([...(join.code ?? '')].join(' '))}>

@@ -15,6 +15,7 @@ export const say = sentences('joining', {
   makeCode: 'Make a code',
   codeJoin: 'A code to join by',
   open: fill('Open on {hostName}:', 'hostName'),
+  openAnywhere: 'Open on any phone that reaches this computer:',
   type: 'and type',
   code: fill('Code {code}', 'code'),
   scan: 'or scan:',

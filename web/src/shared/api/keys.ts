@@ -26,6 +26,7 @@ export const keys = {
   serviceKinds: (...of: string[]) => ['service-kinds', ...of] as const,
 
   // Of a client, whatever was saved
+  paper: (client: string) => ['paper', client] as const,
   desk: (client: string) => ['desk', client] as const,
   joins: (client: string) => ['joins', client] as const,
   listener: (client: string) => ['listener', client] as const,

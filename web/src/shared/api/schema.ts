@@ -1008,6 +1008,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/paper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What each button does, and what is set on each device, to be written down */
+        get: operations["getPaper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/joined/by-hand": {
         parameters: {
             query?: never;
@@ -2120,6 +2139,47 @@ export interface components {
             }[];
             /** @description The revision that it can be taken back to */
             back: number | null;
+        };
+        Paper: {
+            client: string;
+            revision: number;
+            saved_at: string;
+            /** @description Who saved the revision */
+            by: string;
+            hosts: {
+                id: string;
+                name: string;
+                devices: {
+                    id: string;
+                    name: string;
+                    off: boolean;
+                    drawing: components["schemas"]["Drawing"] | null;
+                    /** @description Buttons that do something, help first */
+                    rows: {
+                        ref: string;
+                        id: string;
+                        name: string;
+                        entries: {
+                            /** @enum {unknown} */
+                            gesture: "tap" | "double_tap" | "triple_tap" | "long_press" | "hold";
+                            name: string;
+                            action: string;
+                            /** @description In which place and mode, in words; null, everywhere and as usual */
+                            where: string | null;
+                            help: boolean;
+                        }[];
+                    }[];
+                    /** @description What is set on it */
+                    lines: {
+                        key: string;
+                        what: string;
+                        where: string;
+                        value: string;
+                        see: string;
+                        undo: string;
+                    }[];
+                }[];
+            }[];
         };
         HandTick: {
             key: string;
@@ -5522,6 +5582,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HandList"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getPaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Host by host, device by device */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Paper"];
                 };
             };
             default: components["responses"]["Problem"];

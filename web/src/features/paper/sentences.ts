@@ -1,0 +1,30 @@
+import { fill, sentences } from '../../shared/text'
+
+/** What this part of the page says, ready to be put into another language. */
+export const say = sentences('paper', {
+  cardOf: fill('What {client}’s buttons do', 'client'),
+  settingsOf: fill('What is set on {client}’s devices', 'client'),
+  stamped: fill('Revision {number}, saved {at} by {by}', 'number', 'at', 'by'),
+  printed: fill('Printed {at}', 'at'),
+  onPaper: 'Paper',
+  a4: 'A4',
+  letter: 'Letter',
+  large: 'Large print',
+  plain: 'Black and white',
+  devices: 'Which devices',
+  all: 'All of them',
+  print: 'Print, or keep as PDF',
+  how: 'The browser’s own print window keeps it as PDF, with real text. This page itself is what a screen reader reads best.',
+  back: 'Back to the desk',
+  help: 'Help',
+  nothing: 'Nothing is on it.',
+  isOff: fill('{device} is switched off.', 'device'),
+  buttonOf: fill('{device}, {button}', 'device', 'button'),
+  what: 'What',
+  value: 'Value',
+  where: 'Where to look for it',
+  see: 'How one sees that it took',
+  undo: 'To undo it',
+  done: 'Set and seen',
+  nothingSet: 'Nothing is to be set on it.',
+})
