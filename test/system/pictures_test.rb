@@ -102,12 +102,6 @@ module Kippen
       # Shown alone, it is unfolded.
       assert_text sentence("devices.thenOneSees")
       picture "devices"
-      find("label", text: sentence("devices.findButton")).click
-      click_button sentence("find.listenEverything")
-      browser.action.move_to(find("h2", text: sentence("devices.findButton")).native).pointer_down(:back).perform
-      assert_selector "article[aria-label='mouse back'] strong", text: sentence("bench.down")
-      picture "find-a-button"
-      browser.action.pointer_up(:back).perform
     end
 
     def test_lanes_and_assigning
@@ -197,6 +191,18 @@ module Kippen
       click_button sentence("check.mendOf", what: "No button asks for help, on no host.")
       assert_button sentence("check.doThis")
       picture "check"
+    end
+
+    def test_handing_over
+      worker
+      sign_in_as("specialist")
+      open_client("Ottoline Fenwether", "Hand over")
+      click_button sentence("handover.more", device: "Remote")
+      find("[role=menuitem]", text: sentence("handover.setByHand")).click
+      assert_button sentence("handover.goOn")
+      click_button sentence("handover.putOn", number: 1, device: "Mouse")
+      assert_text sentence("handover.onIt", number: 1), wait: 30
+      picture "hand-over"
     end
 
     def test_tuning
