@@ -34,5 +34,14 @@ module Kippen
       close([2.2, 3, 7.6], [0.3, 0.5, 0.9].map { |share| Statistics.quantile([10, 4, 3, 2, 1], share) })
       assert_nil Statistics.quantile([], 0.5)
     end
+
+    # By hand: sorted 0.005 × 4, 0.01 × 3, 0.03 × 2, 0.04 × 1, none less than the one before. The procedure: Holm, "A simple
+    # sequentially rejective multiple test procedure", Scandinavian Journal of Statistics 6 (1979).
+    def test_holm
+      assert_equal([0.03, 0.06, 0.06, 0.02], Statistics.holm([0.01, 0.04, 0.03, 0.005]).map { |one| one.round(6) })
+      assert_equal [0.2], Statistics.holm([0.2])
+      assert_equal [1.0, 1.0], Statistics.holm([0.9, 0.8])
+      assert_empty Statistics.holm([])
+    end
   end
 end

@@ -102,6 +102,17 @@ module Kippen
       values.tally.sort.to_h { |value, count| [value, before + ((count + 1) / 2.0)].tap { before += count } }
     end
 
+    # Several p values taken together, after Holm (1979): each as it may be held against one bound. Takes and returns them in
+    # their order; none where there are none.
+    def holm(values)
+      worst = 0
+      sorted = values.each_with_index.sort.each_with_index.map do |(value, index), rank|
+        worst = (value * (values.size - rank)).clamp(worst, 1.0)
+        [index, worst]
+      end
+      sorted.sort.map(&:last)
+    end
+
     # The chance that two shares differ as much or more, all counts at the edge given (Fisher), two-sided: of
     # all tables the sum of those that are no likelier. hits in so many, of each. R: fisher.test.
     def fisher(hits, of, other_hits, other_of)

@@ -107,6 +107,14 @@ module Kippen
 
     # A Tuning::Drift::Change in a sentence.
     def self.drift(change)
+      words = drifted(change)
+      return say(:drift_unknown, words:) if change.p.nil?
+
+      say(change.changed? ? :drift_changed : :drift_same, words:, p: number((change.p * 100).round(1)))
+    end
+
+    # What it was then and is now.
+    def self.drifted(change)
       shown = [change.before, change.after].map do |value|
         if value.nil?
           "–"
@@ -114,10 +122,7 @@ module Kippen
           number(change.what == "wrong" ? (value * 100).round(1) : value)
         end
       end
-      words = say(:"drift_#{change.what}", before: shown[0], after: shown[1])
-      return say(:drift_unknown, words:) if change.p.nil?
-
-      say(change.changed? ? :drift_changed : :drift_same, words:, p: number((change.p * 100).round(1)))
+      say(:"drift_#{change.what}", before: shown[0], after: shown[1])
     end
 
     # A measured number, whole where it is.

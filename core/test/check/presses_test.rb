@@ -101,5 +101,39 @@ module Kippen
       assert_equal ["Bounce guard counted from of Mouse with five buttons, Right button: from the press"],
                    fixes.of(found(released, "guard_never_ends", trials: tremor)[0]).map(&:words)
     end
+
+    # days – [day, how many, ms held…]
+    def of_days(*days, button: ASKED)
+      trials = days.flat_map do |day, count, ms|
+        Array.new(count) do |index|
+          { "intended" => "tap", "at" => "2026-11-#{day}T10:00:#{format("%02d", index)}Z",
+            "trace" => [[0, "down"], [(ms + index) * 1000, "up"]] }
+        end
+      end
+      document = { "kippen" => "trials/1", "button" => { "id" => button }, "offered" => %w[tap long_press], "trials" => trials }
+      [Formats::TrialsJson.read(JSON.generate(document))]
+    end
+
+    def test_presses_of_another_day_that_have_changed
+      slower = of_days([20, 12, 150], [24, 12, 320])
+      assert_equal [["look", { "button" => ASKED }]], told(desk, "trials_old", trials: slower)
+      assert_equal "Mouse with five buttons, Right button: the presses of the last day differ from those before. " \
+                   "How long presses last: 155.5 ms then, 325.5 ms now.", found(desk, "trials_old", trials: slower)[0].what
+      refute_found_with of_days([20, 12, 150], [24, 12, 152]), "trials_old"
+      # One day is no other day, and presses that say no time are of none.
+      refute_found_with of_days([20, 24, 150]), "trials_old"
+      refute_found_with series(*([LONG] * 9), SHORT), "trials_old"
+    end
+
+    # Of one button alone it would be sure; beside nine that are as they were it isn't.
+    def test_all_buttons_are_taken_together
+      same = %w[left middle back forward].flat_map { |id| of_days([20, 9, 150], [24, 9, 151], button: "#{MOUSE}/#{id}") }
+      alone = of_days([20, 9, 150], [24, 9, 154])
+      p_alone = Tuning::Drift.of(*Check::Presses.new(desk, Check::Presses::Given.new(alone)).days(desk.button(ASKED)),
+                                 desk.timing(desk.button(ASKED)).settings).map(&:p).compact.min
+      assert_operator p_alone, :<, 0.05
+      assert_equal 1, told(desk, "trials_old", trials: alone).size
+      assert_empty told(desk, "trials_old", trials: alone + same)
+    end
   end
 end

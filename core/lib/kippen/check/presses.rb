@@ -53,6 +53,17 @@ module Kippen
       # Trials of a button as they were made.
       def trials(button) = of(button).map(&:first)
 
+      # The days on which a button's presses were made, the oldest first: [Tuning::Series], judged by what the button offers as
+      # usual. Presses that say no time are of no day.
+      def days(button)
+        offered = offered(button, *USUAL)
+        counted = @source.of(button).reject(&:pass_through?)
+        dated = counted.flat_map(&:trials).select { |trial| trial.data["at"].is_a?(String) }
+        dated.group_by { |trial| trial.data["at"][0, 10] }.sort.map do |_, trials|
+          counted.first.with(trials).dup.tap { |series| series.offered = offered }.freeze
+        end
+      end
+
       private
 
       def kept(button, spot, &)

@@ -32,6 +32,8 @@ module Kippen
       check_not_settable: "%{button}: %{device} can't be set to “%{setting}: %{value}”; the nearest is %{nearest}.",
       check_not_ready: { one: "%{device} is not ready: one step is open: %{steps}.",
                          other: "%{device} is not ready: %{count} steps are open: %{steps}." },
+      check_trials_old: "%{button}: the presses of the last day differ from those before. %{changes}.",
+      check_name_trials_old: "presses that have changed since they were taken",
       check_name_no_primary_click: "no way left to make a primary click",
       check_name_no_help: "no way to ask for help",
       check_name_help_unreliable: "a call for help that goes wrong too often",
