@@ -28,6 +28,7 @@ module Kippen
       register HandoverRoutes
       register ByHandRoutes
       register PaperRoutes
+      register FollowUpRoutes
       register ScreenRoutes
       register PointerRoutes
       register RevisionRoutes

@@ -69,9 +69,15 @@ module Kippen
 
       def client(rest)
         return bears if rest == %w[bears_ms]
+        return next_visit if rest == %w[next_visit]
         return Words.say(:client_has_changed) unless rest.size == 1 && %w[name about].include?(rest[0])
 
         Words.say(:client_now, client: @after.document.fetch("client", {}).values_at("name", "about").compact.join(", "))
+      end
+
+      def next_visit
+        day = @after.document.dig("client", "next_visit")
+        day ? Words.say(:next_visit_on, day:) : Words.say(:next_visit_open)
       end
 
       def bears

@@ -12,6 +12,11 @@ module Kippen
       def make(draft) = draft.set("client", Draft.with(draft.member("client", {}), "bears_ms" => ms))
     end
 
+    # When the client is seen next, as an ISO 8601 date; nil: nobody said.
+    class NextVisit < Change.of("next_visit", :day)
+      def make(draft) = draft.set("client", Draft.with(draft.member("client", {}), "next_visit" => day))
+    end
+
     # want – as in the document; without an id it is a new one, else what it doesn't say is said no more.
     # Its place may be an app as a whole, { "app" => id or name }, and its action may name an app as people call it,
     # see NamedApp. An action that is another than before must be whole.

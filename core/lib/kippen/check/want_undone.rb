@@ -8,9 +8,11 @@ module Kippen
 
       def findings
         help = NoHelp.new(@case).findings.any?
-        undone = @fitting.wants.select { |want| ways(want).empty? }
-        undone.reject { |want| help && NoHelp.asks?(want.action) }.map { |want| undone(want) }
+        undone.reject { |want| help && NoHelp.asks?(want.action) }.map { |want| told(want) }
       end
+
+      # [Fitting::Want] that nothing does where they are wanted.
+      def undone = @fitting.wants.select { |want| ways(want).empty? }
 
       def candidates(finding)
         want = @fitting.wants.find { |one| one.id == finding.where["want"] }
@@ -19,7 +21,7 @@ module Kippen
 
       private
 
-      def undone(want)
+      def told(want)
         found(want.importance == "must" ? "serious" : "look", words(want), where: { "want" => want.id, "place" => place(want) },
                                                                            figures: figures(want),
                                                                            rests_on: [RestsOn.pointer("wants", want.id)])

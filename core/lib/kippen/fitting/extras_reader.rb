@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "date"
+
 module Kippen
   class Fitting
     # Reads what a fitting has besides devices and assignments: who it is for, settings of hosts and
@@ -9,6 +11,7 @@ module Kippen
 
       CONFIRM_S = 5..600
       BEARS_MS = (50..5000)
+      DAY = /\A\d{4}-\d{2}-\d{2}\z/
 
       def initialize(document, faults)
         @document = document
@@ -42,6 +45,20 @@ module Kippen
           @faults.add("/client/#{key}", Words.say(:must_be_text_to, most: Limits::NAME_CHARACTERS))
         end
         check_bears(client["bears_ms"])
+        check_next(client["next_visit"])
+      end
+
+      # A day, where somebody said so.
+      def check_next(day)
+        return if day.nil? || (day.is_a?(String) && day.match?(DAY) && day?(day))
+
+        @faults.add("/client/next_visit", Words.say(:must_be_a_day, value: Faults.show(day)))
+      end
+
+      def day?(text)
+        Date.iso8601(text) && true
+      rescue Date::Error
+        false
       end
 
       # How long a wait the client bears, where somebody said so.

@@ -1,1 +1,2 @@
 export { check } from './step'
+export { useCheck } from './queries'

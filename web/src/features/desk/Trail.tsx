@@ -91,16 +91,30 @@ export function Trail(props: {
       </nav>
       <div className={trailStyles.undo}>
         <Button ghost aria-keyshortcuts={keysOf('find')} onClick={onFind}>
-          {say.find} <small>{say.ctrlK}</small>
+          {say.find}
         </Button>
       </div>
       {mayChange && (
         <div className={trailStyles.undo}>
-          <Button ghost disabled={!undo} aria-keyshortcuts={keysOf('undo')} onClick={undo}>
-            {say.undo}
+          <Button
+            ghost
+            aria-label={say.undo}
+            title={say.undo}
+            disabled={!undo}
+            aria-keyshortcuts={keysOf('undo')}
+            onClick={undo}
+          >
+            <span aria-hidden="true">↶</span>
           </Button>
-          <Button ghost disabled={!redo} aria-keyshortcuts={keysOf('redo')} onClick={redo}>
-            {say.redo}
+          <Button
+            ghost
+            aria-label={say.redo}
+            title={say.redo}
+            disabled={!redo}
+            aria-keyshortcuts={keysOf('redo')}
+            onClick={redo}
+          >
+            <span aria-hidden="true">↷</span>
           </Button>
         </div>
       )}

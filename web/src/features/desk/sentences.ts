@@ -90,7 +90,6 @@ export const say = sentences('desk', {
   clientsAlone: 'Clients',
   steps: 'Steps',
   find: 'Find',
-  ctrlK: 'Ctrl+K',
   undo: 'Undo',
   redo: 'Redo',
   revision: fill('Revision {number}, {count}', 'number', 'count'),

@@ -3,6 +3,7 @@ import type { NoticesOf } from '../../shared/fitting'
 import { benchSheets } from '../bench'
 import { check } from '../check'
 import { devices } from '../devices'
+import { followup } from '../followup'
 import { handover } from '../handover'
 import { historySheets } from '../history'
 import { joiningSheets } from '../joining'
@@ -13,7 +14,7 @@ import { answersSheets } from '../where'
 import { helpSheets } from './helpSheets'
 
 /** The steps in the order of the work; those that are built. A new one is its folder and its name here. */
-const ALL = [wants, devices, assign, tune, check, handover] as const
+const ALL = [wants, devices, assign, tune, check, handover, followup] as const
 export const STEPS: readonly StepDefinition[] = ALL
 export type Step = (typeof ALL)[number]['id']
 
@@ -28,6 +29,7 @@ export const SHEETS = {
   ...tune.sheets,
   ...check.sheets,
   ...handover.sheets,
+  ...followup.sheets,
   ...OF_NO_STEP,
 } satisfies Sheets
 

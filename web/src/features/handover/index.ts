@@ -1,2 +1,4 @@
 export { handover } from './step'
+export { useHandovers } from './queries'
+export { stands } from './states'
 export { WorksBy } from './WorksBy'

@@ -52,6 +52,7 @@ export const keys = {
   check: inRevision<[]>('check'),
   fixes: inRevision<[object]>('fixes'),
   handovers: inRevision<[]>('handovers'),
+  followUp: inRevision<[number | undefined]>('follow-up'),
   byHand: inRevision<[string]>('by-hand'),
   answers: inRevision<[string | undefined, SpotKey]>('answers'),
   pointer: inRevision<[string, object]>('pointer'),

@@ -1027,6 +1027,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/follow-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What became of the fitting since last time, or since a revision */
+        get: operations["getFollowUp"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/joined/by-hand": {
         parameters: {
             query?: never;
@@ -2140,6 +2159,40 @@ export interface components {
             /** @description The revision that it can be taken back to */
             back: number | null;
         };
+        FollowUp: {
+            since: number;
+            revision: number;
+            /** @description The last revision of each day, the newest first */
+            days: components["schemas"]["SavedBy"][];
+            /** @description Each revision since then, the oldest first */
+            changed: (components["schemas"]["SavedBy"] & {
+                note: string;
+                /** @description The revision that it took back */
+                took_back: number | null;
+                words: string[];
+            })[];
+            /** @description What is another now than then, in words */
+            differs: string[];
+            wants: {
+                id: string;
+                what: string;
+                /** @description Something does it where it is wanted */
+                works: boolean;
+                /** @description Did it work then; null, it wasn't wanted */
+                was: boolean | null;
+            }[];
+            given_up: {
+                words: string;
+                at: string;
+                by: string;
+            }[];
+            next_visit: string | null;
+        };
+        SavedBy: {
+            number: number;
+            at: string;
+            by: string;
+        };
         Paper: {
             client: string;
             revision: number;
@@ -2541,6 +2594,10 @@ export interface components {
             kind: "not_known";
             finding: string;
             where: components["schemas"]["FindingWhere"];
+        } | {
+            /** @constant */
+            kind: "next_visit";
+            day: string | null;
         } | {
             /** @constant */
             kind: "bears";
@@ -5605,6 +5662,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Paper"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getFollowUp: {
+        parameters: {
+            query?: {
+                since?: number;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Since then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FollowUp"];
                 };
             };
             default: components["responses"]["Problem"];

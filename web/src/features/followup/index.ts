@@ -1,0 +1,1 @@
+export { followup } from './step'
