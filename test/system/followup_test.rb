@@ -24,7 +24,7 @@ module Kippen
       part("differs") { assert_text "long-press: Ask for help" }
       part("works") { assert_selector "li", text: /Call somebody to come\s*#{sentence("followup.gained")}/ }
       part("worksNot") { assert_text "Write down who rang which bell" }
-      part("devices") { assert_text "Mouse: #{sentence("handover.nothingYet")}" }
+      part("devices") { assert_text "Mouse: #{sentence("handed.nothingYet")}" }
       part("findings") { assert_no_text "No button asks for help" }
       assert_accessible
       find("summary", text: sentence("followup.oneByOne")).click

@@ -26,7 +26,7 @@ module Kippen
     end
 
     def device(name = PHONE, &) = within("article[aria-label='#{name}']", &)
-    def on_it(revision, name = PHONE) = device(name) { assert_text sentence("handover.onIt", number: revision), wait: 30 }
+    def on_it(revision, name = PHONE) = device(name) { assert_text sentence("handed.onIt", number: revision), wait: 30 }
     def revision = Server::Store::Revisions.new(DATABASE).fitting(@client)[1][:number]
 
     def put(name = PHONE) = click_button(sentence("handover.putOn", number: revision, device: name))
@@ -52,7 +52,7 @@ module Kippen
       put("Knee switch")
       on_it(2, "Knee switch")
       device("Knee switch") { click_button sentence("handover.backTo", number: 1) }
-      device("Knee switch") { assert_text sentence("handover.differs", number: 1), wait: 30 }
+      device("Knee switch") { assert_text sentence("handed.differs", number: 1), wait: 30 }
       find("summary", text: sentence("handover.record")).click
       assert_selector "tbody tr", text: /Knee switch\s*back, revision 1\s*done/
       assert_accessible
@@ -66,7 +66,7 @@ module Kippen
       reach("goAway")
       device { assert_text(/Out of reach since/) }
       put
-      device { assert_text sentence("handover.away"), wait: 30 }
+      device { assert_text sentence("handed.away"), wait: 30 }
       assert_accessible
       reach("comeBack")
       on_it(revision)
@@ -100,7 +100,7 @@ module Kippen
       press(:enter)
       assert_selector "[role=menuitem]", text: sentence("handover.empty")
       press(:enter)
-      device { assert_text sentence("handover.nothingYet"), wait: 30 }
+      device { assert_text sentence("handed.nothingYet"), wait: 30 }
       device { assert_button sentence("handover.backTo", number: revision) }
     end
 
@@ -197,7 +197,7 @@ module Kippen
       @signed_in = true
       resize(360, 740)
       visit "/clients/#{@client}/handover"
-      device { assert_text sentence("handover.nothingYet") }
+      device { assert_text sentence("handed.nothingYet") }
       device { assert_no_button }
       assert_fits
       assert_accessible

@@ -201,7 +201,7 @@ module Kippen
       find("[role=menuitem]", text: sentence("handover.setByHand")).click
       assert_button sentence("handover.goOn")
       click_button sentence("handover.putOn", number: 1, device: "Mouse")
-      assert_text sentence("handover.onIt", number: 1), wait: 30
+      assert_text sentence("handed.onIt", number: 1), wait: 30
       picture "hand-over"
     end
 

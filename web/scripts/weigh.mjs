@@ -20,6 +20,8 @@ const PAGES = {
   Assign: [step('lanes/AssignStep'), 280],
   Tune: [step('tune/TuneStep'), 280],
   Check: [step('check/CheckStep'), 280],
+  'Hand over': [step('handover/HandOverStep'), 280],
+  'Follow-up': [step('followup/FollowUpStep'), 280],
   joining: [['index.html', 'src/joinApp.tsx'], 90],
 }
 

@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import type { Desk } from '../../shared/api'
 import { useCheck } from '../check'
-import { stands, useHandovers } from '../handover'
+import { stands, useHandovers } from '../../shared/handed'
 import { Part } from './Part'
 import { say } from './sentences'
 

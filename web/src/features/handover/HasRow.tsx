@@ -4,7 +4,7 @@ import { useMayChange } from '../../shared/session'
 import { MenuButton, type MenuItem } from '../../shared/ui'
 import type { What } from './queries'
 import { say } from './sentences'
-import { canBePut, isUnderWay, stands, when } from './states'
+import { canBePut, isUnderWay, stands, when } from '../../shared/handed'
 import styles from './handover.module.css'
 
 interface Props {

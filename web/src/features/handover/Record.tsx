@@ -1,6 +1,6 @@
 import type { Handovers } from '../../shared/api'
 import { say } from './sentences'
-import { when } from './states'
+import { when } from '../../shared/handed'
 import styles from './handover.module.css'
 
 type Row = Handovers['record'][number]

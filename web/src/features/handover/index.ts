@@ -1,4 +1,2 @@
+export { WorksBy } from './lazy'
 export { handover } from './step'
-export { useHandovers } from './queries'
-export { stands } from './states'
-export { WorksBy } from './WorksBy'

@@ -1,17 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
 import { api, askAnew, keys, must, type Handovers } from '../../shared/api'
 import { useRevision } from '../../shared/fitting'
 import { useTask } from '../../shared/ui'
-
-/** What is on each device, against the fitting as it is. */
-export function useHandovers(client: string) {
-  return useQuery({
-    queryKey: keys.handovers(client, useRevision()),
-    placeholderData: (before) => before,
-    queryFn: () => must(api.GET('/api/clients/{client}/handovers', { params: { path: { client } } })),
-  })
-}
 
 export type What = 'put' | 'back' | 'empty'
 export interface Seen {

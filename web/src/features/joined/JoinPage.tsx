@@ -1,14 +1,13 @@
-import { useCallback, useEffect, useState, type FormEvent } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useState, type FormEvent } from 'react'
 import { Refused } from '../../shared/api'
 import { join, kept, likelyName, stillJoined, type Opens } from './joined'
-import { later } from '../../shared/ui/later'
 import { JoinedPage } from './JoinedPage'
 import styles from './joined.module.css'
 import { useTitle } from '../../shared/ui/useTitle'
 import { say } from './sentences'
 
 /** Few come with such a code. */
-const HandPage = later(async () => (await import('./HandPage')).HandPage, null)
+const HandPage = lazy(async () => ({ default: (await import('./HandPage')).HandPage }))
 
 /** Opened on the client's own device: type the code, and it listens. */
 export function JoinPage() {
@@ -20,7 +19,13 @@ export function JoinPage() {
     kept.forget()
     setToken(null)
   }, [])
-  if (list) return <HandPage token={token} onLeave={leave} />
+  if (list) {
+    return (
+      <Suspense fallback={<main className={styles.page} aria-busy="true" />}>
+        <HandPage token={token} onLeave={leave} />
+      </Suspense>
+    )
+  }
   if (token && state.kind === 'joined') return <JoinedPage token={token} host={state.host} onLeave={leave} />
   if (token && state.kind === 'asking') return <main className={styles.page} aria-busy="true" />
   if (token && state.kind === 'away') {

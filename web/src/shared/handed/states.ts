@@ -1,5 +1,5 @@
-import type { DeviceHas } from '../../shared/api'
-import { OF_PEOPLE } from '../../shared/text'
+import type { DeviceHas } from '../api'
+import { OF_PEOPLE } from '../text'
 import { say } from './sentences'
 
 const TIME = new Intl.DateTimeFormat(OF_PEOPLE, { dateStyle: 'medium', timeStyle: 'short' })

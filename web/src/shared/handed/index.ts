@@ -1,0 +1,2 @@
+export { canBePut, isMissing, isUnderWay, stands, when } from './states'
+export { useHandovers } from './useHandovers'
