@@ -73,6 +73,44 @@ module Kippen
       device { assert_no_text(/Out of reach/) }
     end
 
+    # Five faults, each mended where it is found; then onto the phone, broken off in the middle, taken up again, taken back.
+    def test_from_five_faults_to_a_device_and_back
+      save("assign", button: EDGE, gesture: "triple_tap", action: { "kind" => "volume", "direction" => "up" })
+      save("timing", button: EDGE, setting: "bounce_guard_ms", value: 1500)
+      save("bears", ms: 200)
+      sign_in("specialist")
+      @signed_in = true
+      visit "/clients/#{@client}/check"
+      assert_operator all("main li p", minimum: 5).size, :>=, 5
+      5.times { mend_the_first }
+      open_handover
+      put
+      on_it(first = revision)
+      save("timing", button: EDGE, setting: "tap_gap_ms", value: 450)
+      put
+      device { assert_text(/Being written/, wait: 30) }
+      reach("goAway")
+      device { assert_text(/Broken off at \d|Out of reach\./, wait: 30) }
+      reach("comeBack")
+      on_it(revision)
+      device { click_button sentence("handover.backTo", number: first) }
+      device { assert_text sentence("handed.differs", number: first), wait: 30 }
+    end
+
+    # The first finding that anything mends.
+    def mend_the_first
+      mended = all("main li p", minimum: 1).map(&:text).find do |what|
+        click_button sentence("check.mendOf", what:)
+        assert_selector "aside strong", text: what
+        assert_no_text sentence("check.looking"), wait: 20
+        page.has_button?(sentence("check.doThis"), wait: 1)
+      end
+      assert mended, "nothing mends what is found"
+      click_button sentence("check.doThis")
+      assert_no_selector "aside", wait: 20
+      assert_no_selector "main li p", exact_text: mended
+    end
+
     # Killed while it writes: the old one is whole, and another worker brings it to its end.
     def test_a_worker_that_is_killed_in_the_middle
       open_handover
