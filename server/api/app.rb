@@ -63,7 +63,7 @@ module Kippen
         def trials = Store::Trials.new(database)
         def fits = Store::Fits.new(database, line: Jobs::FitTiming.method(:line))
         def carriers = Store::Carriers.new(database)
-        def by_hand = Store::ByHand.new(database)
+        def by_hand(client) = Store::ByHand.new(database, client)
         def works = Store::Works.new(database)
         def handovers = Store::Handovers.new(database, line: Jobs::PutOnDevice.method(:line))
         def accounts = Store::Accounts.new(database)

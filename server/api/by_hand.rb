@@ -10,7 +10,7 @@ module Kippen
 
         app.put("/api/clients/:client/by-hand") do
           fitting, = revisions.fitting(params["client"])
-          by_hand.by_hand!(params["client"], ByHandRoutes.device(fitting, sent["device"]), sent["by_hand"])
+          by_hand(params["client"]).by_hand!(ByHandRoutes.device(fitting, sent["device"]), sent["by_hand"])
           json(RenderHandover.new(self, params["client"]).to_h)
         end
 
@@ -24,19 +24,19 @@ module Kippen
         fitting, revision = app.revisions.fitting(client)
         device = device(fitting, id)
         { "device" => id, "name" => device.name || id, "revision" => revision[:number],
-          "lines" => app.by_hand.lines(client, fitting, device).map(&:plain) }
+          "lines" => app.by_hand(client).lines(device).map(&:plain) }
       end
 
       # by – who did it, as they call themselves
       def self.tick(app, client, id, by)
-        fitting, revision = app.revisions.fitting(client)
+        fitting, = app.revisions.fitting(client)
         device = device(fitting, id)
         line = { key: app.sent["key"], mark: app.sent["mark"] }
         if app.sent["tick"] == "open"
-          app.by_hand.untick!(client, device, **line)
+          app.by_hand(client).untick!(device, **line)
         else
           why = app.sent.fetch("why", "").strip
-          app.by_hand.tick!(client, fitting, revision[:number], device, **line, set: app.sent["tick"] == "set", why:, by:)
+          app.by_hand(client).tick!(device, **line, set: app.sent["tick"] == "set", why:, by:)
         end
         list(app, client, id)
       end

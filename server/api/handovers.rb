@@ -39,8 +39,13 @@ module Kippen
         end
         wanted = app.sent["devices"].uniq { |one| one["device"] }.map { |one| wanted(app, client, fitting, one) }
         wanted.group_by { |one| one[:device].host }.each_value { |own| app.handovers.ask(client, own, author: app.author) }
-        names = wanted.map { |one| one[:device].name || one[:device].id }.join(", ")
-        app.audit.note(app.account, Words.say(:"did_#{app.sent["what"]}"), client:, devices: names, revision: revision[:number])
+        note(app, client, wanted.map { |one| one[:device] })
+      end
+
+      def self.note(app, client, devices)
+        names = devices.map { |device| device.name || device.id }.join(", ")
+        app.audit.note(app.account, Words.say(:"did_#{app.sent["what"]}"), client:, devices: names,
+                                                                           revision: app.sent["revision"])
       end
 
       def self.wanted(app, client, fitting, sent)
@@ -87,7 +92,7 @@ module Kippen
         app.handovers.catch_up(carrier[:id]) if changed && app.sent["reach"]
         Store::News.tell(app.database, client, "handover") if changed
       end
-      private_class_method :wanted, :gone, :back
+      private_class_method :note, :wanted, :gone, :back
     end
   end
 end

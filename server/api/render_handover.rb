@@ -44,9 +44,20 @@ module Kippen
 
       # In one word, see docs/handing-over.md.
       def state(device, on, latest)
-        return latest[:state] == "waiting" ? "waiting" : "writing" if latest && Store::LongWork::OPEN.include?(latest[:state])
-        return latest[:done].positive? ? "broken_off" : "away" if latest && latest[:state] == Store::Handovers::AWAY
         return by_hand_state(device, on) if @carriers[device.id]&.fetch(:by_hand)
+
+        under_way(latest) || standing(device, on)
+      end
+
+      def under_way(latest)
+        case latest&.fetch(:state)
+        when "waiting" then "waiting"
+        when "working" then "writing"
+        when Store::Handovers::AWAY then latest[:done].positive? ? "broken_off" : "away"
+        end
+      end
+
+      def standing(device, on)
         return carried(device).nothing? ? "nothing" : "differs" if on.nil?
         return "on_it" if on == carried(device).digest
 
@@ -59,7 +70,7 @@ module Kippen
       def by_hand(device, row)
         return unless row && row[:by_hand]
 
-        ticks = @app.by_hand.lines(@client, @fitting, device).map(&:tick)
+        ticks = @app.by_hand(@client).lines(device).map(&:tick)
         { "of" => ticks.size, "set" => ticks.compact.count { |tick| tick["set"] },
           "cant" => ticks.compact.count { |tick| !tick["set"] } }
       end

@@ -10,48 +10,56 @@ module Kippen
           def plain = item.plain.merge("tick" => tick)
         end
 
-        def initialize(database) = @database = database
+        # Of a client as the fitting is now.
+        def initialize(database, client)
+          @database = database
+          @client = client
+          @fitting, @revision = Revisions.new(database).fitting(client)
+        end
 
         # By hand from now on, or by Kippen.
-        def by_hand!(client, device, by_hand)
-          Carriers.new(@database).of(client, device)
-          @database[:carriers].where(client_id: client, device: device.id).update(by_hand:)
-          News.tell(@database, client, "handover")
+        def by_hand!(device, by_hand)
+          Carriers.new(@database).of(@client, device)
+          @database[:carriers].where(client_id: @client, device: device.id).update(by_hand:)
+          tell
         end
 
         # [Line] of a device.
-        def lines(client, fitting, device)
-          rows = @database[:hand_ticks].where(client_id: client, device: device.id).order(:at).all
-          items(fitting, device, rows).map { |item| Line.new(item:, tick: tick(rows, item)) }
+        def lines(device)
+          rows = ticks(device).order(:at).all
+          items(device, rows).map { |item| Line.new(item:, tick: tick(rows, item)) }
         end
 
         # An item was set and seen, or it can't be: why. Once all are through, it counts as handed over. Raises Missing where the
         # list has no such item, or another value by now.
-        def tick!(client, fitting, revision, device, key:, mark:, set:, why:, by:)
+        def tick!(device, key:, mark:, set:, why:, by:)
           Store.transaction(@database) do
-            Save.lock(@database, client)
-            item = items(fitting, device, []).find { |one| one.key == key && one.mark == mark }
+            Save.lock(@database, @client)
+            item = items(device, []).find { |one| one.key == key && one.mark == mark }
             raise Missing, Words.say(:no_such_item) unless item
 
             now = { set:, why: set ? "" : why, author: by, at: Sequel::CURRENT_TIMESTAMP }
             @database[:hand_ticks].insert_conflict(target: %i[client_id device key mark], update: now)
-              .insert(client_id: client, device: device.id, key:, mark:, value: item.value, **now)
-            through(client, fitting, revision, device, by)
-            News.tell(@database, client, "handover")
+              .insert(client_id: @client, device: device.id, key:, mark:, value: item.value, **now)
+            through(device, by)
+            tell
           end
         end
 
         # It was not set after all.
-        def untick!(client, device, key:, mark:)
-          @database[:hand_ticks].where(client_id: client, device: device.id, key:, mark:).delete
-          News.tell(@database, client, "handover")
+        def untick!(device, key:, mark:)
+          ticks(device).where(key:, mark:).delete
+          tell
         end
 
         private
 
+        def ticks(device) = @database[:hand_ticks].where(client_id: @client, device: device.id)
+        def tell = News.tell(@database, @client, "handover")
+
         # rows – of ticks, the oldest first: what was set before another value is known by them
-        def items(fitting, device, rows)
-          carried = Handover::Carried.of(fitting, device, KNOWLEDGE)
+        def items(device, rows)
+          carried = Handover::Carried.of(@fitting, device, KNOWLEDGE)
           was = rows.select { |row| row[:set] }.to_h { |row| [row[:key], row[:value]] }
           Handover::ByHand.new(carried, KNOWLEDGE, was:).items
         end
@@ -61,10 +69,11 @@ module Kippen
           row && { "set" => row[:set], "why" => row[:why], "by" => row[:author], "at" => Times.iso(row[:at]) }
         end
 
-        def through(client, fitting, revision, device, by)
-          return if lines(client, fitting, device).any? { |line| line.tick.nil? }
+        def through(device, by)
+          return if lines(device).any? { |line| line.tick.nil? }
 
-          Handovers.new(@database).through(client, device, Handover::Carried.of(fitting, device, KNOWLEDGE), revision, by)
+          carried = Handover::Carried.of(@fitting, device, KNOWLEDGE)
+          Handovers.new(@database).through(@client, carried, revision: @revision[:number], by:)
         end
       end
     end

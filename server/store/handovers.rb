@@ -94,14 +94,15 @@ module Kippen
         end
 
         # A list by hand was gone through: it counts as handed over. carried – Handover::Carried
-        def through(client, device, carried, revision, by)
+        def through(client, carried, revision:, by:)
+          device = carried.device
           carrier = Carriers.new(@database).of(client, device)
           was = on_it(carrier)
           return if was == carried.digest
 
           @database[:handovers].insert(
             client_id: client, carrier_id: carrier[:id], device: device.id, number: number(carrier), what: "hand", revision:,
-            document: Sequel.pg_jsonb(carried.document), digest: carried.digest, was:,
+            **content(carried.document), was:,
             together: Sequel.function(:gen_random_uuid), state: "done", author: by, ended_at: Sequel::CURRENT_TIMESTAMP
           )
         end
@@ -145,14 +146,15 @@ module Kippen
           raise Differs, one[:device].id unless on_it(carrier) == one[:seen]
 
           stop(carrier[:id])
-          row = @database[:handovers].returning.insert(
-            client_id: client, carrier_id: carrier[:id], device: one[:device].id, number: number(carrier), what: one[:what],
-            revision: one[:revision], document: one[:document] && Sequel.pg_jsonb(one[:document]),
-            digest: Handover.digest(one[:document]), was: one[:seen], together:, author:
-          ).first
+          asked = { client_id: client, carrier_id: carrier[:id], device: one[:device].id, number: number(carrier),
+                    was: one[:seen], together:, author:, **one.slice(:what, :revision), **content(one[:document]) }
+          row = @database[:handovers].returning.insert(asked).first
           @line&.call(row[:id], before: @work.in_line(client) - 1)
           @work.tell(row)
         end
+
+        # nil: nothing
+        def content(document) = { document: document && Sequel.pg_jsonb(document), digest: Handover.digest(document) }
 
         def rows(row) = @database[:handovers].where(id: row[:id])
         def number(carrier) = (@database[:handovers].where(carrier_id: carrier[:id]).max(:number) || 0) + 1
