@@ -90,6 +90,7 @@ module Kippen
       pick("Remote", from: sentence("paper.devices"))
       assert_no_selector "article", text: "Ask for help"
       assert_includes page.current_url, "only=remote"
+      assert_match(/what=card&large=true&plain=true&only=remote\z/, find_link(sentence("paper.pdf"))[:href])
       # Loaded again it is as it was.
       page.refresh
       assert_no_selector "article", text: "Ask for help"

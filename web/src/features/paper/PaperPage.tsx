@@ -73,9 +73,10 @@ export function PaperPage() {
         >
           {say.plain}
         </Checkbox>
-        <Button type="primary" onClick={() => window.print()}>
-          {say.print}
+        <Button type="primary" href={pdfOf(client, what, search)}>
+          {say.pdf}
         </Button>
+        <Button onClick={() => window.print()}>{say.print}</Button>
         <p>{say.how}</p>
       </nav>
       <main className={styles.paper}>
@@ -94,6 +95,17 @@ export function PaperPage() {
       </main>
     </div>
   )
+}
+
+/** Where the same is had as PDF. */
+function pdfOf(client: string, what: string, search: URLSearchParams): string {
+  const asked = new URLSearchParams({ what: what === 'card' ? 'card' : 'settings' })
+  for (const name of ['large', 'plain']) if (search.has(name)) asked.set(name, 'true')
+  for (const name of ['size', 'only']) {
+    const value = search.get(name)
+    if (value) asked.set(name, value)
+  }
+  return `/api/clients/${client}/pdf?${asked.toString()}`
 }
 
 function Sheet({ what, paper }: { what: string; paper: PaperData }) {
