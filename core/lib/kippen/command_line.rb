@@ -2,6 +2,7 @@
 
 require "optparse"
 require_relative "spool"
+require_relative "recording_commands"
 
 module Kippen
   # What bin/kippen does. Given its streams, so that tests can watch it.
@@ -12,6 +13,9 @@ module Kippen
       bin/kippen explain --fitting F.json --trace T.csv  the account of every press: what was heard, filtered, looked at, and why
       bin/kippen tune --trials F.json [--beside G.json]… [--price P] [--fix tap_gap_ms=300]…   the timing that fits trials of one button
       bin/kippen check --fitting F.json [--trials T.json]… [--contacts C.json] [--at TIME]   what is wrong with a fitting before it hurts, and what would mend it
+      bin/kippen heard --recording R                     which keys and buttons a recording has: libinput's YAML, evemu's text, raw input events
+      bin/kippen trace --recording R --stands KEY_ENTER=DEVICE/BUTTON…   a recording as a trace
+      bin/kippen events --trace T.csv --stands KEY_ENTER=DEVICE/BUTTON… --as evemu|raw   a trace as what Linux programs read
       "-" in place of a file reads standard input. A bad file: exit 2, one line a fault on standard error.
     TEXT
 
@@ -36,8 +40,9 @@ module Kippen
       when "explain" then explain(options(rest))
       when "tune" then tune(rest)
       when "check" then check(check_options(rest))
+      when "heard", "trace", "events" then recordings(command, rest)
       when "--help", "help", nil then @output.puts USAGE
-      else raise Misuse, "unknown command #{command}, must be replay, explain, tune or check\n#{USAGE}"
+      else raise Misuse, "unknown command #{command}, must be replay, explain, tune, check, heard, trace or events\n#{USAGE}"
       end
       0
     rescue Invalid => e
@@ -49,6 +54,10 @@ module Kippen
     end
 
     private
+
+    def recordings(command, rest)
+      RecordingCommands.new(output: @output, text: method(:text), knowledge: @knowledge).run(command, rest)
+    end
 
     def options(arguments)
       given = {}
