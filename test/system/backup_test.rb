@@ -103,8 +103,9 @@ module Kippen
       connection.exec("ALTER TABLE accounts DROP CONSTRAINT accounts_email_in_service, ADD CONSTRAINT accounts_email_key " \
                       "UNIQUE (email)")
       connection.exec("ALTER TABLE services DROP COLUMN waiting")
-      connection.exec("DROP TABLE screens, evidence, fits, trials, sittings, kinds")
-      connection.exec("ALTER TABLE clients DROP COLUMN kinds, DROP COLUMN offered")
+      connection.exec("DROP TABLE screens, evidence, fits, trials, sittings, kinds, hand_ticks, handovers, carriers")
+      connection.exec("ALTER TABLE clients DROP COLUMN kinds, DROP COLUMN offered, DROP COLUMN works_by")
+      connection.exec("ALTER TABLE joins DROP COLUMN lists, DROP COLUMN who")
       connection.exec("DROP INDEX streams_started_at_index, audit_at_index")
       connection.exec("ALTER TABLE tiles RENAME COLUMN story TO tile")
       connection.exec("UPDATE schema_info SET version = 11")
