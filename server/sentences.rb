@@ -52,6 +52,7 @@ module Kippen
       paper_see: "How one sees that it took: %{words}",
       paper_undo: "To undo it: %{words}",
       paper_stamped: "Revision %{number}, saved %{at} by %{by}; made %{now}",
+      no_known_kind: "of no known kind",
       mix_brings: "While %{device} still works by what it has, and the others by what is new: %{what}",
       part_rest: "the beginning",
       part_modes: "modes",

@@ -26,10 +26,27 @@ module Kippen
           json(AccountRoutes.render(accounts.all(account.service).find { |row| row[:id] == id }))
         end
 
+        # Devices whose client was erased while they could not be told.
+        app.get("/api/to-be-emptied") do
+          json("devices" => carriers.to_be_emptied(account.service).map { |row| AccountRoutes.device(row) })
+        end
+
+        app.post("/api/to-be-emptied") do
+          carriers.emptied(account.service, sent["id"])
+          audit.note(account, Words.say(:did_empty), device: sent["id"])
+          json("devices" => carriers.to_be_emptied(account.service).map { |row| AccountRoutes.device(row) })
+        end
+
         app.get("/api/audit") do
           rows = audit.page(account.service, before: sought["before"], client: sought["client"])
           json("entries" => rows.map { |row| AccountRoutes.entry(row) })
         end
+      end
+
+      # Nothing of whose it was.
+      def self.device(row)
+        { "id" => row[:id], "kind" => KINDS.find(row[:kind])&.name || row[:kind] || Words.say(:no_known_kind),
+          "since" => Times.iso(row[:reach_since]) }
       end
 
       def self.render(row)

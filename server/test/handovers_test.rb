@@ -1,46 +1,11 @@
 # frozen_string_literal: true
 
-require_relative "helper"
+require_relative "handed_over"
 
 module Kippen
   # Handed over to stand-in devices: what is on each, never half of it, and back again.
   class HandoversTest < ServerTest
-    PHONE = "pocket-phone"
-
-    def setup
-      super
-      add_client
-      Server::Jobs::PutOnDevice.pace = 0
-    end
-
-    def view = ask("/api/clients/#{@client}/handovers")
-    def has(device = PHONE) = view["devices"].find { |one| one["device"] == device }
-    def differ = ask("/api/clients/#{@client}")["open"]["differ"]
-    def newest = ask("/api/clients/#{@client}")["revision"]["number"]
-
-    def hand_over(what = "put", devices: [PHONE], seen: nil, revision: newest)
-      sent = devices.map { |id| { "device" => id, "seen" => seen || has(id)["seen"] } }
-      send_json(:post, "/api/clients/#{@client}/handovers", "what" => what, "devices" => sent, "revision" => revision)
-    end
-
-    # What waits is worked on, in its order.
-    def work(*ids)
-      waiting = DATABASE[:handovers].where(client_id: @client, state: %w[waiting working]).order(:asked_at,
-                                                                                                 :number).select_map(:id)
-      (ids.empty? ? waiting : ids).each { |id| Server::Jobs::PutOnDevice.run(id) }
-    end
-
-    def onto(**given)
-      hand_over(**given)
-      assert_equal 202, status, answer
-      work
-    end
-
-    def reach(reach, device: PHONE)
-      send_json(:post, "/api/clients/#{@client}/handovers/reach", "device" => device, "reach" => reach)
-    end
-
-    def carrier(device = PHONE) = Server::Store::Carriers.carrier(DATABASE[:carriers].first(client_id: @client, device:))
+    include HandedOver
 
     def test_from_nothing_to_on_it_and_what_differs_then
       assert_equal ["nothing", nil, nil, 0], [*has.values_at("state", "brought", "seen"), differ]
@@ -190,39 +155,13 @@ module Kippen
       left = Server::Store::Carriers.new(DATABASE).to_be_emptied(@service)
       assert_equal([PHONE], left.map { |row| row[:device] })
       assert_empty DATABASE[:handovers].where(client_id: @client).all
-      Server::Store::Carriers.new(DATABASE).emptied(@service, left[0][:id])
-      assert_empty Server::Store::Carriers.new(DATABASE).to_be_emptied(@service)
-    end
-
-    # Pressed for a second: by the desk it answers the call, by the phone it does what was put on it.
-    def pressed(seconds: 1)
-      listener = send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")["id"]
-      @stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
-      edges = [["down", 0], ["up", seconds * 1_000_000], ["told", 9_000_000]]
-      messages = edges.each_with_index.map do |(kind, time_us), index|
-        { "number" => index + 1, "source" => kind == "told" ? "" : EDGE, "kind" => kind, "t_us" => time_us }
-      end
-      send_json(:post, "/api/streams/#{@stream}/messages", "messages" => messages)
-      told
-    end
-
-    def told = ask("/api/streams/#{@stream}")["tiles"].flat_map { |tile| tile["results"].map { |one| one["action_name"] } }
-
-    def works_by(by) = send_json(:put, "/api/clients/#{@client}/works-by", "by" => by)
-
-    def test_a_press_is_decided_by_what_is_on_the_device_where_one_says_so
-      assign("long_press", ANSWER)
-      assert_equal ["Answer the call"], pressed
-      works_by("devices")
-      assert_equal "devices", ask("/api/clients/#{@client}")["works_by"]
-      refute_includes pressed, "Answer the call"
-      onto
-      # What was heard before is decided anew, by what is on it now.
-      assert_equal ["Answer the call"], told
-      assign("long_press", MARK, parent: newest)
-      assert_equal ["Answer the call"], pressed
-      works_by("desk")
-      refute_includes told, "Answer the call"
+      sign_in_as("lead")
+      assert_equal([[left[0][:id], "Phone"]], ask("/api/to-be-emptied")["devices"].map { |one| one.values_at("id", "kind") })
+      sign_in_as("lead", service: store.add_service("Elsewhere"))
+      send_json(:post, "/api/to-be-emptied", "id" => left[0][:id])
+      assert_equal 404, status
+      sign_in_as("lead")
+      assert_empty send_json(:post, "/api/to-be-emptied", "id" => left[0][:id])["devices"]
     end
 
     def test_whose_client_it_is_not_gets_nothing_and_who_looks_hands_nothing_over

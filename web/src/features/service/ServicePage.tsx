@@ -5,6 +5,7 @@ import { AuditTrail } from './AuditTrail'
 import { OwnAccount } from './OwnAccount'
 import styles from './service.module.css'
 import { say } from './sentences'
+import { ToBeEmptied } from './ToBeEmptied'
 
 /** One's own account; for a lead also the service's accounts and who changed what. */
 export function ServicePage() {
@@ -15,6 +16,7 @@ export function ServicePage() {
       <div className={styles.page}>
         {account.role === 'lead' && <Accounts />}
         <OwnAccount />
+        {account.role === 'lead' && <ToBeEmptied />}
         {account.role === 'lead' && <AuditTrail />}
       </div>
     </PageFrame>

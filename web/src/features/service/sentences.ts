@@ -38,4 +38,9 @@ export const say = sentences('service', {
   changePassword: 'Change the password',
   signOutEverywhere: 'Sign out everywhere',
   service: 'Service',
+  toBeEmptied: 'Devices to be emptied',
+  toBeEmptiedHow:
+    'Their client was erased while they could not be reached. They have its fitting still: take them back to how they came.',
+  awaySince: fill('{kind}, out of reach since {at}', 'kind', 'at'),
+  wasEmptied: 'It was emptied',
 })

@@ -21,6 +21,7 @@ export const keys = {
   erasure: (client: string) => ['erasure', client] as const,
   accounts: () => ['accounts'] as const,
   audit: () => ['audit'] as const,
+  toBeEmptied: () => ['to-be-emptied'] as const,
   wayIn: () => ['way-in'] as const,
   kinds: () => ['kinds'] as const,
   serviceKinds: (...of: string[]) => ['service-kinds', ...of] as const,

@@ -160,6 +160,24 @@ export interface paths {
         patch: operations["changeAccount"];
         trace?: never;
     };
+    "/api/to-be-emptied": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Devices whose client was erased while they could not be told; they have its fitting still */
+        get: operations["listToBeEmptied"];
+        put?: never;
+        /** One of them was emptied */
+        post: operations["wasEmptied"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/audit": {
         parameters: {
             query?: never;
@@ -2253,6 +2271,14 @@ export interface components {
                 }[];
             }[];
         };
+        ToBeEmptied: {
+            devices: {
+                id: string;
+                kind: string;
+                /** @description Out of reach since then */
+                since: string;
+            }[];
+        };
         HandTick: {
             key: string;
             /** @description Of the value that was shown */
@@ -4007,6 +4033,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Account"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    listToBeEmptied: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The devices */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToBeEmptied"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    wasEmptied: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    id: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What is left */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToBeEmptied"];
                 };
             };
             default: components["responses"]["Problem"];
