@@ -25,8 +25,8 @@ module Kippen
 
     # What waits is worked on, in its order.
     def work(*ids)
-      waiting = ServerTest::DATABASE[:handovers].where(client_id: @client, state: %w[waiting working]).order(:asked_at,
-                                                                                                             :number).select_map(:id)
+      rows = ServerTest::DATABASE[:handovers].where(client_id: @client, state: %w[waiting working])
+      waiting = rows.order(:asked_at, :number).select_map(:id)
       (ids.empty? ? waiting : ids).each { |id| Server::Jobs::PutOnDevice.run(id) }
     end
 
