@@ -50,7 +50,7 @@ module Kippen
       sleep @random.rand * LASTS_S
       target = TARGETS.sample(random: @random)
       @during += 1 if has(inside)["state"] == "writing"
-      kill(target)
+      @kippen.kill(target)
       found = look_again
       before = @on
       @on = in_the_end
@@ -81,12 +81,6 @@ module Kippen
 
     def has(inside)
       inside.get("/api/clients/#{@client}/handovers")["devices"].find { |one| one["device"] == DEVICE }
-    end
-
-    def kill(target)
-      Process.kill("KILL", @kippen.pid(target))
-    rescue Errno::ESRCH, Errno::ENOENT
-      nil
     end
 
     # As soon as it answers.

@@ -39,7 +39,7 @@ module Kippen
       @saving = true
       saver = Thread.new { save_on }
       sleep 0.5 + @random.rand
-      kill(target)
+      @kippen.kill(target)
       sleep 0.3
       @saving = false
       saver.join
@@ -53,13 +53,6 @@ module Kippen
     def look_once
       [look]
     rescue SystemCallError, IOError, NoMethodError, TypeError
-      nil
-    end
-
-    def kill(target)
-      Process.kill("KILL", @kippen.pid(target))
-    rescue Errno::ESRCH, Errno::ENOENT
-      # It is being started again just now.
       nil
     end
 

@@ -47,6 +47,13 @@ module Kippen
       so || abort("it did not come back: #{@said.read}\n#{log.call}")
     end
 
+    # Kills one hard; it may be being started again just now.
+    def kill(name)
+      Process.kill("KILL", pid(name))
+    rescue Errno::ESRCH, Errno::ENOENT
+      nil
+    end
+
     # name – server, worker, database or start. Raises Errno::ENOENT where it isn't there just now.
     def pid(name)
       case name

@@ -14,21 +14,6 @@ module Kippen
   # How a fitting gets onto a device: what is put on it and what can't be, what is in force meanwhile, and never half of it.
   module Handover
     # A digest of what is put on a device, in whichever order its members are kept: 64 hexadecimal digits. nil – nothing
-    def self.digest(document) = document && Digest::SHA256.hexdigest(Plain.text(document))
-
-    # JSON values in one order of their members.
-    module Plain
-      module_function
-
-      def text(value) = JSON.generate(sorted(value))
-
-      def sorted(value)
-        case value
-        when Hash then value.sort.to_h { |name, item| [name, sorted(item)] }
-        when Array then value.map { |item| sorted(item) }
-        else value
-        end
-      end
-    end
+    def self.digest(document) = document && Digest::SHA256.hexdigest(InOrder.text(document))
   end
 end

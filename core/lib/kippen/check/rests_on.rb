@@ -14,8 +14,8 @@ module Kippen
 
       # A mark of what is there now: another where anything of it is another.
       def mark(fitting, pointers)
-        parts = pointers.sort.map { |one| [one, sorted(at(fitting, steps(one)))] }
-        Digest::SHA256.hexdigest(JSON.generate(parts))[0, 16]
+        parts = pointers.sort.map { |one| [one, at(fitting, steps(one))] }
+        Digest::SHA256.hexdigest(InOrder.text(parts))[0, 16]
       end
 
       def steps(pointer) = pointer.split("/").drop(1).map { |step| step.gsub("~1", "/").gsub("~0", "~") }
@@ -26,15 +26,7 @@ module Kippen
         fitting.recall(:items_by_button) { fitting.list("assignments").group_by { |item| item["button"] } }[steps[1]]
       end
 
-      # In whichever order the members of an object are kept.
-      def sorted(value)
-        case value
-        when Hash then value.sort.to_h { |name, item| [name, sorted(item)] }
-        when Array then value.map { |item| sorted(item) }
-        else value
-        end
-      end
-      private_class_method :steps, :at, :sorted
+      private_class_method :steps, :at
     end
   end
 end

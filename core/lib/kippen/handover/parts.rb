@@ -21,7 +21,7 @@ module Kippen
         first = [["rest", document.except(*MEMBERS)]]
         named = first + MEMBERS.select { |name| document[name]&.any? }.map { |name| [name, document.slice(name)] }
         named.flat_map do |name, part|
-          "#{Plain.text(part)}\n".scan(/.{1,#{LENGTH}}/mo).map { |text| Part.new(text:, name:).freeze }
+          "#{InOrder.text(part)}\n".scan(/.{1,#{LENGTH}}/mo).map { |text| Part.new(text:, name:).freeze }
         end
       end
 
