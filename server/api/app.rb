@@ -88,11 +88,12 @@ module Kippen
         def desk(id)
           head = revisions.head(id)
           heard = CheckRoutes.heard(self, id, head.fitting)
-          open = revisions.open(id, head.fitting).merge(CheckRoutes.of(head.fitting, heard).counts,
-                                                        "differ" => handovers.differing(id, head.fitting))
+          has = handovers.standing(id, head.fitting)
+          open = revisions.open(id, head.fitting)
+            .merge(CheckRoutes.of(head.fitting, heard).counts, "differ" => has.count { |_, one| !one["same"] })
           undo, redone = Store::History.new(database, id).steps
           Render.desk(id, head, open:, contacts: heard[:contacts], pending: confirmations.pending(id))
-            .merge("undo" => undo, "redo" => redone, "works_by" => works.by(id))
+            .merge("undo" => undo, "redo" => redone, "works_by" => works.by(id), "has" => has)
         end
 
         # The request's body as the contract's check has read it.

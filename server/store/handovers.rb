@@ -82,14 +82,15 @@ module Kippen
           @database[:handovers].where(together: row[:together], state: LongWork::OPEN).order(:device, :id).all
         end
 
-        # How many devices have something else on them than the fitting would put there; where nothing is and nothing would be,
-        # nothing is missing.
-        def differing(client, fitting)
+        # What is on the devices against what the fitting would put there: { device id => { "revision" => that brought it, or nil,
+        # "same" => } }; where nothing is and nothing would be, it is the same.
+        def standing(client, fitting)
           carriers = Carriers.new(@database).all(client)
-          fitting.devices.count do |device|
+          fitting.devices.to_h do |device|
             carried = Handover::Carried.of(fitting, device, KNOWLEDGE)
             on = on_it(carriers[device.id])
-            on ? on != carried.digest : !carried.nothing?
+            brought = on && of_digest(carriers[device.id][:id], on)
+            [device.id, { "revision" => brought && brought[:revision], "same" => on ? on == carried.digest : carried.nothing? }]
           end
         end
 

@@ -27,6 +27,7 @@ module Kippen
       on_it(1, "Knee switch")
       on_it(1, "Pad")
       assert_no_button sentence("handover.putAll")
+      within("nav[aria-label='#{sentence("desk.hostsDevices")}']") { assert_text sentence("desk.onIt", number: 1), wait: 20 }
       assert_selector "header nav a[aria-current='page']", exact_text: "Hand over", wait: 20
       save("timing", button: "knee-switch/press", setting: "long_press_ms", value: 800)
       device("Knee switch") { find("summary", text: "1 difference").click }

@@ -11,8 +11,9 @@ interface Props {
   onOnly: (devices: string[]) => void
 }
 
-function state(device: Device): string {
+function state(device: Device, has: Desk['has'][string] | undefined): string {
   if (device.off) return say.switchedOff
+  if (has && has.revision !== null) return has.same ? say.onIt(String(has.revision)) : say.differs
   if (device.open_steps > 0) return say.stepsGo(device.open_steps)
   const count = device.buttons.length
   if (count === 0) return say.noButtonItsOwn
@@ -83,7 +84,7 @@ export function Rail({ desk, only, onOnly }: Props) {
                   <DeviceDrawing drawing={device.drawing} height={device.seat ? 32 : 42} />
                   <span>
                     <strong>{device.name}</strong>
-                    <small>{state(device)}</small>
+                    <small>{state(device, desk.has[device.id])}</small>
                   </span>
                 </button>
                 {devices.length > 1 && (

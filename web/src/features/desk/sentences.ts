@@ -59,6 +59,8 @@ export const say = sentences('desk', {
   singleKeysTooWithout: 'Single keys too, without Ctrl',
   charge: fill('Charge it, or change its cell: {names}', 'names'),
   switchedOff: 'switched off',
+  onIt: fill('revision {number} on it', 'number'),
+  differs: 'differs from what is on it',
   stepsGo: counted('{count, plural, one {# step} other {# steps}} to go', 'count'),
   noButtonItsOwn: 'no button of its own',
   buttons: counted('{count, plural, one {# button} other {# buttons}}', 'count'),

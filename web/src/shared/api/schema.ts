@@ -1974,6 +1974,13 @@ export interface components {
             /** @description So many seconds one has to confirm */
             confirm_s: number;
             works_by: components["schemas"]["WorksBy"];
+            /** @description By device: the revision that brought what is on it, and whether that is what would be put there */
+            has: {
+                [key: string]: {
+                    revision: number | null;
+                    same: boolean;
+                };
+            };
             /** @description How long a wait the client bears, as said or as usual */
             bears_ms: number;
             /** @description What is to be confirmed by a press, or null */
