@@ -53,6 +53,7 @@ module Kippen
       paper_undo: "To undo it: %{words}",
       paper_stamped: "Revision %{number}, saved %{at} by %{by}; made %{now}",
       no_known_kind: "of no known kind",
+      mixes_too_long: "What would be wrong meanwhile takes too long to work out: hand them over one by one.",
       mix_brings: "While %{device} still works by what it has, and the others by what is new: %{what}",
       part_rest: "the beginning",
       part_modes: "modes",

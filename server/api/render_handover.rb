@@ -6,6 +6,8 @@ module Kippen
     class RenderHandover
       # Of work of a core, for how presses would come out.
       REPLAYS_S = 0.8
+      # And for what each mix of old and new would bring.
+      MIXES_S = 2.5
       MOST_WORDS = 40
 
       # app – App; client – its id
@@ -17,6 +19,7 @@ module Kippen
         @newest = app.handovers.newest(client)
         @trials = CheckPresses.new(app, client, @fitting)
         @deadline = Server.deadline(REPLAYS_S)
+        @mixing = Server.deadline(MIXES_S)
       end
 
       def to_h
@@ -121,10 +124,12 @@ module Kippen
           later = own.to_h { |device| [device.id, carried(device).document] }
           next [] if own.size < 2
 
-          Handover::Mixes.of(@fitting, KNOWLEDGE, now:, later:).map { |mix| mixed(mix) }
+          Handover::Mixes.of(@fitting, KNOWLEDGE, now:, later:, deadline: @mixing).map { |mix| mixed(mix) }
         end
       rescue Invalid
         []
+      rescue Deadline::Passed
+        [Words.say(:mixes_too_long)]
       end
 
       def mixed(mix)

@@ -20,6 +20,13 @@ module Kippen
       assert_empty mixes(two, assign(two, press, "long_press", HELP))
     end
 
+    def test_no_longer_than_it_may_take
+      passed = Object.new.tap { |deadline| deadline.define_singleton_method(:check) { raise Deadline::Passed } }
+      assert_raises(Deadline::Passed) do
+        Handover::Mixes.of(two, KNOWLEDGE, now: on(two), later: on(two), deadline: passed)
+      end
+    end
+
     # What both lack is no matter of the mix.
     def test_what_was_so_before_is_not_told
       bare = made(two, "clear", button: RIGHT, gesture: "long_press")

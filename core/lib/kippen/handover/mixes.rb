@@ -13,18 +13,20 @@ module Kippen
       module_function
 
       # now – { device id => what is on it }; later – what shall be on those that are handed over. Returns [Mix] of those that
-      # would bring something.
-      def of(fitting, knowledge, now:, later:)
-        ends = [now, now.merge(later)].flat_map { |on| faults(fitting, knowledge, on) }
+      # would bring something. Raises Deadline::Passed.
+      def of(fitting, knowledge, now:, later:, deadline: Deadline::NEVER)
+        faults = ->(on) { faults(fitting, knowledge, on, deadline) }
+        ends = [now, now.merge(later)].flat_map(&faults)
         later.keys.filter_map do |device|
           on = now.merge(later).merge(device => now[device])
-          bad = faults(fitting, knowledge, on).reject { |one| ends.any? { |other| other.same?(one) } }
+          bad = faults.call(on).reject { |one| ends.any? { |other| other.same?(one) } }
           Mix.new(device:, findings: bad.freeze).freeze if bad.any?
         end
       end
 
-      def faults(fitting, knowledge, on)
-        asked = Check::Case.new(InForce.of(fitting, on), knowledge)
+      def faults(fitting, knowledge, on, deadline)
+        deadline.check
+        asked = Check::Case.new(InForce.of(fitting, on), knowledge, deadline:)
         FINDERS.flat_map { |finder| finder.new(asked).findings }
       end
       private_class_method :faults
