@@ -9,6 +9,9 @@ module Kippen
     class BodyLimit
       MOST_BYTES = Limits::FITTING_BYTES
       MOST_TRIALS_BYTES = AsProblem::MOST_TRIALS_BYTES
+      # A client's whole file, with its history.
+      MOST_WHOLE_BYTES = 32 * 1024 * 1024
+      WHOLE = "/api/whole-clients"
       # What a joined listener sends in one go, and what anybody may.
       MOST_JOINED_BYTES = 131_072
       MOST_UNKNOWN_BYTES = 16_384
@@ -32,6 +35,7 @@ module Kippen
       private
 
       def most(env)
+        return MOST_WHOLE_BYTES if env["rack.session"]["account_id"] && env["PATH_INFO"] == WHOLE
         return trials?(env) ? MOST_TRIALS_BYTES : MOST_BYTES if env["rack.session"]["account_id"]
 
         env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ") ? MOST_JOINED_BYTES : MOST_UNKNOWN_BYTES

@@ -33,6 +33,13 @@ module Kippen
           json(desk(id))
         end
 
+        # A client's whole file, from here or another machine.
+        app.post("/api/whole-clients") do
+          id = Store::TakeIn.new(database, account.service).take(sent, author:, account:)
+          status 201
+          json(desk(id))
+        end
+
         app.get("/api/clients/:client") { json(desk(params["client"])) }
 
         # The fitting as a file in the open format.

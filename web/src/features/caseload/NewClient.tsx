@@ -7,7 +7,18 @@ import { Faults, Field, useTask, FormOf } from '../../shared/ui'
 import styles from './caseload.module.css'
 import { say } from './sentences'
 
-/** Takes in a client: by name, or with a fitting file. */
+const WHOLE = 'client/1'
+
+/** Is it all that was kept of a client? What else it may be the server says. */
+function isWhole(text: string): boolean {
+  try {
+    return (JSON.parse(text) as { kippen?: unknown } | null)?.kippen === WHOLE
+  } catch {
+    return false
+  }
+}
+
+/** Takes in a client: by name, with a fitting file, or with all that was kept of one. */
 export function NewClient() {
   const queries = useQueryClient()
   const navigate = useNavigate()
@@ -16,7 +27,10 @@ export function NewClient() {
   const takeIn = useTask(
     useCallback(
       async (text: string) => {
-        const desk = await must(api.POST('/api/clients', { body: {}, bodySerializer: () => text }))
+        const sent = { bodySerializer: () => text }
+        const desk = isWhole(text)
+          ? await must(api.POST('/api/whole-clients', { body: { kippen: WHOLE, revisions: [] }, ...sent }))
+          : await must(api.POST('/api/clients', { body: {}, ...sent }))
         await askAnew(queries, { queryKey: keys.clients() })
         await navigate(`/clients/${desk.id}/wants`)
       },

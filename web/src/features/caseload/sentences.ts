@@ -30,7 +30,7 @@ export const say = sentences('caseload', {
   fewWords: 'In a few words',
   forExampleLeftThumb: 'For example: left thumb, lets go slowly.',
   take: 'Take in',
-  withFittingFile: 'Or with a fitting file',
+  withFittingFile: 'Or with a file: a fitting, or all that was kept of a client',
   wantsOpen: counted('{count, plural, one {# want open} other {# wants open}}', 'count'),
   devicesNotReady: counted('{count, plural, one {# device not ready} other {# devices not ready}}', 'count'),
   nothingOpen: 'nothing open',

@@ -251,6 +251,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/whole-clients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes in a client's whole file (client/1) as a new client, with its history */
+        post: operations["takeInWhole"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/everything": {
         parameters: {
             query?: never;
@@ -4218,6 +4235,34 @@ export interface operations {
                         /** @constant */
                         kippen: "fitting/1";
                     };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    takeInWhole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    kippen: string;
+                    revisions: Record<string, never>[];
+                };
+            };
+        };
+        responses: {
+            /** @description Its desk */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Desk"];
                 };
             };
             default: components["responses"]["Problem"];
