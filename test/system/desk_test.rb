@@ -87,26 +87,6 @@ module Kippen
       assert_text "Bram Oduya-Lisle"
     end
 
-    # All that was kept of a client goes out, the client is erased, and comes in again: with its history and what is on its devices.
-    def test_a_whole_client_goes_out_and_comes_in_again
-      save("assign", button: EDGE, gesture: "long_press", action: { "kind" => "help" })
-      file = Tempfile.new(["client", ".json"])
-      Server::Store::Everything.new(DATABASE, @client).pieces.each { |piece| file.write(piece) }
-      file.flush
-      Server::Store::Clients.new(DATABASE).erase(@client)
-      sign_in_as("specialist")
-      assert_no_link "Bram"
-      attach_file sentence("caseload.withFittingFile"), file.path
-      assert_selector "a[aria-current='page']", text: sentence("wants.step.stepName")
-      @client = URI(page.current_url).path.split("/")[2]
-      assert_text "Revision 3, saved"
-      go_to "/clients/#{@client}/assign?sheet=history"
-      assert_selector "aside li", text: "with its history"
-      assert_selector "aside li", text: "Another specialist"
-    ensure
-      file&.close!
-    end
-
     # As when the notice of it is still on its way.
     def test_somebody_else_saves_in_between
       browser.execute_cdp("Network.enable")

@@ -118,5 +118,25 @@ module Kippen
       assert_text "Revision 2, saved"
       assert_text sentence("desk.savedRevision", author: "Another specialist", number: "2")
     end
+
+    # All that was kept of a client goes out, it is erased, and comes in again with its history.
+    def test_a_whole_client_goes_out_and_comes_in_again
+      save("assign", button: EDGE, gesture: "long_press", action: { "kind" => "help" })
+      file = Tempfile.new(["client", ".json"])
+      Server::Store::Everything.new(DATABASE, @client).pieces.each { |piece| file.write(piece) }
+      file.flush
+      Server::Store::Clients.new(DATABASE).erase(@client)
+      sign_in_as("specialist")
+      assert_no_link "Bram"
+      attach_file sentence("caseload.withFittingFile"), file.path
+      assert_selector "a[aria-current='page']", text: sentence("wants.step.stepName")
+      @client = URI(page.current_url).path.split("/")[2]
+      assert_text "Revision 3, saved"
+      go_to "/clients/#{@client}/assign?sheet=history"
+      assert_selector "aside li", text: "with its history"
+      assert_selector "aside li", text: "Another specialist"
+    ensure
+      file&.close!
+    end
   end
 end

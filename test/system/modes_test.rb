@@ -23,6 +23,8 @@ module Kippen
       assert_no_selector "[data-said]", text: "Shift is down."
       save("assign", button:, gesture: "hold", action: { "kind" => "modifier", "key" => "Control", "how" => "held" })
       assert_text "Revision 4, saved"
+      # What was pressed before is decided anew.
+      assert_selector "ol li", text: "Control as long as held", count: 2
       key("keyDown", "F8", moment)
       said("Control is down.")
       key("keyUp", "F8", moment)
