@@ -26,11 +26,14 @@ module Kippen
         def run(id)
           @work = self.class.work
           @row = @work.take(id)
-          finish_it if @row
+          @row ? finish_it : over(id)
           destroy
         end
 
         private
+
+        # There is nothing to do about it any more: others may have waited for it.
+        def over(_id) = nil
 
         # What goes wrong with what it is made of goes wrong again: it is told, and not tried again.
         def finish_it

@@ -19,7 +19,20 @@ module Kippen
 
         def finish_it
           ending(@row) { write }
-          together.select { |row| row[:written] }.each { |row| switch(row) } if together.all? { |row| row[:written] }
+          switch_together
+        end
+
+        # Given up before its turn came: those that are written wait for it no longer.
+        def over(id)
+          @row = handovers.work.find(id)
+          switch_together
+        rescue Store::Missing
+          nil
+        end
+
+        def switch_together
+          rows = together
+          rows.each { |row| switch(row) } if rows.all? { |row| row[:written] }
           # What a desk counts is another.
           Store::News.tell(Jobs.database, @row[:client_id], "handed")
         end

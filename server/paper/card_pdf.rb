@@ -37,7 +37,7 @@ module Kippen
           top = @pdf.cursor
           DeviceDrawing.draw(@pdf, device["drawing"], row["id"], at: [2, top], side: SIDE * @scale)
           @pdf.indent((SIDE + 16) * @scale) do
-            say(Words.say(:button_of, device: device["name"], button: row["name"]), 14, bold: true)
+            say(row["full_name"], 14, bold: true)
             row["entries"].each { |entry| entry(entry) }
           end
           below = top - (SIDE * @scale)

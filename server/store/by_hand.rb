@@ -19,9 +19,13 @@ module Kippen
 
         # By hand from now on, or by Kippen.
         def by_hand!(device, by_hand)
-          Carriers.new(@database).of(@client, device)
-          @database[:carriers].where(client_id: @client, device: device.id).update(by_hand:)
-          tell
+          Store.transaction(@database) do
+            carrier = Carriers.new(@database).of(@client, device)
+            # What is under way there is given up: only people set it from now on.
+            Handovers.new(@database).stop(carrier[:id]) if by_hand
+            @database[:carriers].where(id: carrier[:id]).update(by_hand:)
+            tell
+          end
         end
 
         # [Line] of a device.

@@ -22,6 +22,8 @@ module Kippen
           hand_ticks: %i[device key mark value set why author at]
         }.freeze
         JSON_COLUMNS = %i[document offered prompt trace asked sittings file trials fixed result memory state].freeze
+        # How a revision came about.
+        HOW = %w[change undo redo restore].freeze
         # By which others are spoken of: column => table.
         SPOKEN = { sitting_id: :sittings, fit_id: :fits, carrier_id: :carriers }.freeze
         # So many rows of a table at most.
@@ -60,12 +62,15 @@ module Kippen
         def history(revisions)
           numbers = revisions.map { |row| row["number"] }
           bad("/revisions", Words.say(:no_history)) unless numbers.any? && numbers == (1..numbers.size).to_a
-          revisions.each_with_index do |row, index|
-            right = index.zero? ? row["parent"].nil? : row["parent"].is_a?(Integer) && row["parent"].between?(1, index)
-            bad("/revisions/#{index}/parent", Words.say(:no_history)) unless right
-            bad("/revisions/#{index}/document", Words.say(:must_be_an_object)) unless row["document"].is_a?(Hash)
-          end
+          revisions.each_with_index { |row, index| revision(row, index, "/revisions/#{index}") }
           Fitting.read(revisions.last["document"])
+        end
+
+        def revision(row, index, pointer)
+          before = index.zero? ? row["parent"].nil? : row["parent"].is_a?(Integer) && row["parent"].between?(1, index)
+          bad("#{pointer}/parent", Words.say(:no_history)) unless before
+          bad("#{pointer}/how", Words.say(:no_history)) unless HOW.include?(row.fetch("how", HOW.first))
+          bad("#{pointer}/document", Words.say(:must_be_an_object)) unless row["document"].is_a?(Hash)
         end
 
         def rows(table, file)

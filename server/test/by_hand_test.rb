@@ -69,6 +69,18 @@ module Kippen
       assert_equal 409, status
     end
 
+    # Asked for and then set by hand: nothing is put on it any more.
+    def test_what_was_under_way_is_given_up
+      send_json(:put, "/api/clients/#{@client}/by-hand", "device" => PHONE, "by_hand" => false)
+      sent = { "what" => "put", "devices" => [{ "device" => PHONE, "seen" => nil }], "revision" => 2 }
+      send_json(:post, "/api/clients/#{@client}/handovers", sent)
+      assert_equal 202, status, answer
+      send_json(:put, "/api/clients/#{@client}/by-hand", "device" => PHONE, "by_hand" => true)
+      assert_equal ["given_up"], DATABASE[:handovers].where(client_id: @client).select_map(:state)
+      DATABASE[:handovers].where(client_id: @client).select_map(:id).each { |id| Server::Jobs::PutOnDevice.run(id) }
+      assert_nil Server::Store::Carriers.carrier(DATABASE[:carriers].first(client_id: @client)).on_it
+    end
+
     def code
       send_json(:post, "/api/clients/#{@client}/joins", "host" => ask("/api/clients/#{@client}")["hosts"][0]["id"],
                                                         "lists" => PHONE)

@@ -113,6 +113,40 @@ module Kippen
       assert_equal [2, "given_up"], [has["brought"]["revision"], DATABASE[:handovers].where(id: first).get(:state)]
     end
 
+    KNEE = "knee-switch"
+    CHEEK = "cheek-switch"
+
+    # Two devices of one host are asked for together; returns the ids of what is asked, in this order.
+    def two
+      add_client(JSON.parse(File.read(File.join(Server::ROOT, "demo", "sunniva.fitting.json"))))
+      yield if block_given?
+      hand_over(devices: [KNEE, CHEEK])
+      assert_equal 202, status, answer
+      [KNEE, CHEEK].map { |device| DATABASE[:handovers].where(client_id: @client, device:).get(:id) }
+    end
+
+    # The one that is written waits for the other, and no longer once that was stopped before its turn.
+    def test_one_of_two_is_stopped_before_its_turn
+      knee, cheek = two
+      work(knee)
+      assert_equal ["writing", nil], has(KNEE).values_at("state", "seen"), "it waits for the other"
+      send_json(:post, "/api/clients/#{@client}/handovers/stop", "device" => CHEEK)
+      work(cheek)
+      assert_equal ["on_it", nil], [has(KNEE)["state"], has(CHEEK)["seen"]]
+    end
+
+    # One that is away holds the other up no longer, whichever is worked on first.
+    def test_one_of_two_is_away
+      %i[to_a reverse].each do |order|
+        ids = two { reach(false, device: KNEE) && reach(false, device: CHEEK) && reach(true, device: KNEE) }
+        work(*ids.public_send(order))
+        assert_equal %w[on_it away], [has(KNEE)["state"], has(CHEEK)["state"]], order.to_s
+        reach(true, device: CHEEK)
+        work
+        assert_equal "on_it", has(CHEEK)["state"]
+      end
+    end
+
     def test_stopped_it_keeps_what_it_had
       onto
       old = has["seen"]
@@ -145,6 +179,21 @@ module Kippen
       hand_over("empty", devices: [PHONE], seen:)
       work
       assert_empty view["gone"]
+    end
+
+    # Erased while it waits, and while it is written: nothing of it is left, and nothing goes wrong.
+    def test_erased_while_it_is_under_way
+      hand_over
+      id = DATABASE[:handovers].where(client_id: @client).get(:id)
+      row = Server::Jobs::PutOnDevice.work.take(id)
+      port = Server::Store::Carriers.new(DATABASE).port(row[:carrier_id])
+      transfer = Handover::Transfer.new(port, row[:document].to_hash, number: row[:number], seen: nil)
+      assert_raises(Standins::OutOfReach) do
+        transfer.write { |done,| Server::Store::Clients.new(DATABASE).erase(@client) if done == 1 }
+      end
+      Server::Store::Handovers.new(DATABASE).away(row)
+      Server::Jobs::PutOnDevice.run(id)
+      assert_equal [0, 0], [DATABASE[:handovers].count, DATABASE[:carriers].count]
     end
 
     # What can be told is emptied; what can't is to be emptied, and nobody's.

@@ -77,6 +77,7 @@ module Kippen
       before = DATABASE[:clients].count
       { { "kippen" => "client/9" } => "/kippen", { "revisions" => [] } => "/revisions",
         { "revisions" => [out["revisions"][0].merge("number" => 2)] } => "/revisions",
+        { "revisions" => [out["revisions"][0].merge("how" => "odd")] } => "/revisions/0/how",
         { "revisions" => [out["revisions"][0].merge("parent" => 7)] } => "/revisions/0/parent",
         { "revisions" => [out["revisions"][0].merge("document" => { "kippen" => "fitting/1", "hosts" => 7 })] } => "/hosts",
         { "trials" => [{ "sitting_id" => "x" }] } => "/trials/0", { "sittings" => [{ "button" => 7 }] } => "/sittings/0",

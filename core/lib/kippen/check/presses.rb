@@ -53,6 +53,12 @@ module Kippen
       # Trials of a button as they were made.
       def trials(button) = of(button).map(&:first)
 
+      # What the block makes of a button's presses, worked out once for as long as they and the fitting are.
+      def remember(button, name, &)
+        key = @source.key(button)
+        key ? @fitting.recall([name, button.ref, key], &) : yield
+      end
+
       # The days on which a button's presses were made, the oldest first: [Tuning::Series], judged by what the button offers as
       # usual. Presses that say no time are of no day.
       def days(button)
@@ -66,10 +72,7 @@ module Kippen
 
       private
 
-      def kept(button, spot, &)
-        key = @source.key(button)
-        key ? @fitting.recall([:presses, button.ref, spot, key], &) : yield
-      end
+      def kept(button, spot, &) = remember(button, [:presses, spot], &)
 
       # Presses are asked for as long-presses, whatever lasts as long as they do.
       def trial_of(gesture) = gesture == "hold" ? "long_press" : gesture

@@ -22,7 +22,9 @@ module Kippen
       end
 
       # Those of which anything can be said.
-      def changes(button)
+      def changes(button) = @case.presses.remember(button, :changes) { compared(button) }
+
+      def compared(button)
         *before, after = @case.presses.days(button)
         return [] if before.empty?
 

@@ -9,10 +9,10 @@ module Kippen
         def plain = to_h.transform_keys(&:to_s)
       end
 
-      # ref, id – of a button; does – [Entry], help first
-      Row = Struct.new(:ref, :id, :name, :does, keyword_init: true) do
+      # ref, id – of a button; full_name – with its device, see Words.button; does – [Entry], help first
+      Row = Struct.new(:ref, :id, :name, :full_name, :does, keyword_init: true) do
         def help? = does.any?(&:help)
-        def plain = { "ref" => ref, "id" => id, "name" => name, "entries" => does.map(&:plain) }
+        def plain = { "ref" => ref, "id" => id, "name" => name, "full_name" => full_name, "entries" => does.map(&:plain) }
       end
 
       def initialize(fitting, knowledge)
@@ -33,7 +33,8 @@ module Kippen
       def row(device, button)
         entries = by_itself(device, button) + @fitting.assigned(button.ref).reject(&:off).map { |one| entry(button, one) }
         sorted = entries.sort_by.with_index { |one, index| [*order(one), index] }
-        Row.new(ref: button.ref, id: button.id, name: button.name || button.id, does: sorted.freeze).freeze
+        Row.new(ref: button.ref, id: button.id, name: button.name || button.id, full_name: Words.button(device, button),
+                does: sorted.freeze).freeze
       end
 
       def order(one) = [one.help ? 0 : 1, one.where ? 1 : 0, Fitting::GESTURES.index(one.gesture)]

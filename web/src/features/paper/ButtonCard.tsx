@@ -36,14 +36,11 @@ function helpFirst(devices: Device[]) {
 }
 
 function ButtonOf({ device, row }: { device: Device; row: Row }) {
-  // The only button of a device is called as the device is.
-  const alone = (device.drawing?.buttons.length ?? device.rows.length) === 1
   return (
-    <article className={styles.button} aria-label={alone ? device.name : say.buttonOf(device.name, row.name)}>
+    <article className={styles.button} aria-label={row.full_name}>
       <DeviceDrawing drawing={device.drawing} height={72} chosen={row.id} />
       <div>
-        <h3>{alone ? device.name : row.name}</h3>
-        {!alone && <p>{device.name}</p>}
+        <h3>{row.full_name}</h3>
         <ul>
           {row.entries.map((one) => (
             <li key={`${one.gesture} ${one.where ?? ''}`}>

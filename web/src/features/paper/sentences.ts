@@ -20,7 +20,6 @@ export const say = sentences('paper', {
   help: 'Help',
   nothing: 'Nothing is on it.',
   isOff: fill('{device} is switched off.', 'device'),
-  buttonOf: fill('{device}, {button}', 'device', 'button'),
   what: 'What',
   value: 'Value',
   where: 'Where to look for it',

@@ -2273,6 +2273,8 @@ export interface components {
                         ref: string;
                         id: string;
                         name: string;
+                        /** @description With its device; the only button of a device is called as that is */
+                        full_name: string;
                         entries: {
                             /** @enum {unknown} */
                             gesture: "tap" | "double_tap" | "triple_tap" | "long_press" | "hold";
