@@ -9,15 +9,8 @@ module Kippen
         # Out of reach: it is asked for again when it is back.
         AWAY = "away"
 
-        # A device has something else on it than was seen. device – its id; now – digest of what is, or nil
-        class Differs < Kippen::Error
-          attr_reader :device
-
-          def initialize(device)
-            @device = device
-            super(Words.say(:device_differs))
-          end
-        end
+        # A device has something else on it than was seen.
+        class Differs < Kippen::Error; end
 
         # How far each has come: LongWork.
         attr_reader :work
@@ -144,7 +137,7 @@ module Kippen
 
         def put(client, one, together, author)
           carrier = Carriers.new(@database).of(client, one[:device])
-          raise Differs, one[:device].id unless on_it(carrier) == one[:seen]
+          raise Differs, Words.say(:device_differs) unless on_it(carrier) == one[:seen]
 
           stop(carrier[:id])
           asked = { client_id: client, carrier_id: carrier[:id], device: one[:device].id, number: number(carrier),

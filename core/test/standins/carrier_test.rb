@@ -36,7 +36,7 @@ module Kippen
     def test_what_breaks_off_leaves_the_old_whole
       half = write(with_one, OTHER, 2, first: 1)
       assert_equal whole(ONE), half.on_it
-      assert_nil half.kept
+      assert_nil half.state["spare"]
       refused("nothing") { half.read_back(number: 2) }
       refused("nothing") { half.switch(digest: digest(OTHER), now: digest(ONE)) }
       # Begun anew under the same number it goes on.
@@ -45,7 +45,7 @@ module Kippen
 
     def test_the_earlier_one_is_kept_until_another_is_written
       both = write(with_one, OTHER, 2).switch(digest: digest(OTHER), now: digest(ONE))
-      assert_equal [whole(OTHER), whole(ONE)], [both.on_it, both.kept]
+      assert_equal [whole(OTHER), digest(ONE)], [both.on_it, both.state["spare"]]
       assert_equal whole(ONE), both.switch(digest: digest(ONE), now: digest(OTHER)).on_it
     end
 
@@ -67,7 +67,7 @@ module Kippen
     def test_emptied_it_has_nothing_and_remembers_what_it_has_seen
       refused("differs") { with_one.empty(number: 2, now: nil) }
       empty = with_one.empty(number: 2, now: digest(ONE))
-      assert_equal [nil, nil, 2], [empty.on_it, empty.kept, empty.state["seen"]]
+      assert_equal [nil, nil, 2], [empty.on_it, empty.state["spare"], empty.state["seen"]]
       refused("older") { write(empty, ONE, 1) }
     end
 

@@ -51,9 +51,6 @@ module Kippen
       # What is in force: a document, or nil.
       def on_it = whole(in_force) && document(in_force)
 
-      # What the other slot holds whole: a document, or nil.
-      def kept = whole(spare) && document(spare)
-
       # One part of what is to come. Returns another Carrier. Raises Refused.
       def write(number:, digest:, index:, of:, text:)
         refuse("older") if number < @memory["seen"]

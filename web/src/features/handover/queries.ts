@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback } from 'react'
-import { api, askAnew, keys, must, type Handovers } from '../../shared/api'
+import { allOf, api, askAnew, keys, must, type Handovers } from '../../shared/api'
 import { useRevision } from '../../shared/fitting'
 import { useTask } from '../../shared/ui'
 
@@ -42,6 +42,10 @@ export function useAsking(client: string) {
         }
         try {
           queries.setQueryData(keys.handovers(client, revision), await ask())
+        } catch (error) {
+          // What is shown is not what is there.
+          void askAnew(queries, { queryKey: allOf('handovers', client) })
+          throw error
         } finally {
           void askAnew(queries, { queryKey: keys.desk(client) })
         }
