@@ -17,7 +17,7 @@ http_content_length_limit Kippen::Server::AsProblem::MOST_BYTES
 supported_http_methods :any
 Puma::LogWriter.prepend Kippen::Server::Seldom
 Puma::Server.prepend Kippen::Server::AsProblem
-Puma::Client.prepend Kippen::Server::AsProblem::LongerTrials
+Puma::Client.prepend Kippen::Server::AsProblem::LongerFiles
 lowlevel_error_handler { |error, env, status| Kippen::Server::Outermost.broken(error, env, status || 500) }
 if (count = Integer(ENV.fetch("KIPPEN_WORKERS", "0"), 10)).positive?
   workers count

@@ -56,6 +56,8 @@ module Kippen
       mixes_too_long: "What would be wrong meanwhile takes too long to work out: hand them over one by one.",
       no_history: "must be revisions whose numbers follow on each other from 1, each on one before",
       row_not_taken: "can't be taken in: something of it is missing, of another kind, or speaks of what isn't there",
+      note_taken_into: "From a client's file",
+      did_take_into: "took a client's file into this one",
       note_taken_in_whole: "Taken in from a client's file, with its history",
       mix_brings: "While %{device} still works by what it has, and the others by what is new: %{what}",
       part_rest: "the beginning",

@@ -1,7 +1,7 @@
 # Debian packages, and a Node that is new enough. Sourced by bin/start and bin/test.
 
 PACKAGES_RUN=(ca-certificates ruby ruby-dev bundler build-essential pkg-config libpq-dev libyaml-dev libffi-dev postgresql)
-PACKAGES_TEST=(libxml2-dev libxslt1-dev chromium chromium-headless-shell chromium-driver xvfb xdotool procps linux-libc-dev usb.ids poppler-utils python3-jsonschema python3-evemu libinput-tools python3-libevdev python3-yaml android-platform-frameworks-native-headers)
+PACKAGES_TEST=(libxml2-dev libxslt1-dev chromium chromium-headless-shell chromium-driver xvfb xdotool procps linux-libc-dev usb.ids poppler-utils python3-jsonschema python3-evemu libinput-tools python3-libevdev python3-yaml udev r-base-core glpk-utils android-platform-frameworks-native-headers)
 NODE_NEEDED=20.19
 
 installed() { dpkg-query -W -f='${db:Status-Abbrev}' "$1" 2>/dev/null | grep -q '^ii'; }

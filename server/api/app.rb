@@ -29,6 +29,7 @@ module Kippen
       register ByHandRoutes
       register PaperRoutes
       register FollowUpRoutes
+      register FileRoutes
       register ScreenRoutes
       register PointerRoutes
       register RevisionRoutes

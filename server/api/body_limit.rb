@@ -9,9 +9,6 @@ module Kippen
     class BodyLimit
       MOST_BYTES = Limits::FITTING_BYTES
       MOST_TRIALS_BYTES = AsProblem::MOST_TRIALS_BYTES
-      # A client's whole file, with its history.
-      MOST_WHOLE_BYTES = 32 * 1024 * 1024
-      WHOLE = "/api/whole-clients"
       # What a joined listener sends in one go, and what anybody may.
       MOST_JOINED_BYTES = 131_072
       MOST_UNKNOWN_BYTES = 16_384
@@ -35,13 +32,10 @@ module Kippen
       private
 
       def most(env)
-        return MOST_WHOLE_BYTES if env["rack.session"]["account_id"] && env["PATH_INFO"] == WHOLE
-        return trials?(env) ? MOST_TRIALS_BYTES : MOST_BYTES if env["rack.session"]["account_id"]
+        return AsProblem.most(env["REQUEST_METHOD"], env["PATH_INFO"]) if env["rack.session"]["account_id"]
 
         env["HTTP_AUTHORIZATION"].to_s.start_with?("Bearer ") ? MOST_JOINED_BYTES : MOST_UNKNOWN_BYTES
       end
-
-      def trials?(env) = env["REQUEST_METHOD"] == "POST" && AsProblem::TRIALS.match?(env["PATH_INFO"])
 
       def refusal(env, body, most)
         return if body.empty? || [env["REQUEST_METHOD"], env["PATH_INFO"]] == FITTING

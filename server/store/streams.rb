@@ -80,9 +80,22 @@ module Kippen
           reader = reader(fitting, stream[:listener_id], stream[:host]) if stream[:raw]
           rows = @database[:messages].where(stream_id: stream[:id], time_us: times_us, kind: Sittings::EDGES)
             .order(:time_us, :number)
-          messages = rows.select(:number, :time_us, :source, :kind, :value).map { |row| Press::Bench::Message.new(**row) }
+          messages = rows.select(*OF_MESSAGE).map { |row| Press::Bench::Message.new(**row) }
           mine = messages.filter_map { |one| reader ? reader.resolve(one) : one }.select { |one| one.source == button.ref }
           Sittings.relative(mine.map { |one| Sittings.event(one) })
+        end
+
+        # Rows [µs from the first, button or host, kind, value or ""] of all that a client's stream has, as a trace has them; what
+        # stands for no button is left. most – rows. Raises Missing.
+        def trace(client, fitting, id, most)
+          stream = find(id)
+          raise Missing, Words.say(:no_stream, id:) unless stream[:client_id] == client
+
+          reader = reader(fitting, stream[:listener_id], stream[:host]) if stream[:raw]
+          rows = @database[:messages].where(stream_id: stream[:id]).order(:time_us, :number).limit(most)
+          heard = rows.select(*OF_MESSAGE).filter_map { |row| row_of(Press::Bench::Message.new(**row), reader, fitting) }
+          first = heard.dig(0, 0) || 0
+          heard.map { |time_us, *row| [time_us - first, *row] }
         end
 
         # Holds a stream for the transaction. Returns what its time is known by, { id:, first_us:, passed: }:
@@ -107,6 +120,19 @@ module Kippen
         def reader(fitting, listener, host) = RawMessages.new(fitting, Listeners.new(@database).bindings(listener), host:)
 
         private
+
+        OF_MESSAGE = %i[number time_us source kind value].freeze
+        private_constant :OF_MESSAGE
+
+        # A message as a row of a trace, time that ran on with nothing heard too; nil where it is of no button or host.
+        def row_of(message, reader, fitting)
+          return [message.time_us, "", "end", ""] if message.kind == Press::Bench::TOLD
+
+          found = reader ? reader.resolve(message) : message
+          return unless found && (fitting.button(found.source) || fitting.host(found.source))
+
+          [found.time_us, found.source, found.kind, found.value]
+        end
 
         # What belongs to no button, or to one of several, is kept as heard and is nobody's contact; nor is a stand-in
         # hand, for which nothing is bound.

@@ -18,7 +18,7 @@ module Kippen
                   lowlevel_error_handler: ->(error, env, status) { Server::Outermost.broken(error, env, status) } }
       app = Server::Outermost.new(->(_) { [200, {}, ["here"]] }, no_room: nil)
       # As server/puma.rb does it.
-      Puma::Client.prepend(Server::AsProblem::LongerTrials)
+      Puma::Client.prepend(Server::AsProblem::LongerFiles)
       @server = Class.new(Puma::Server) { prepend Server::AsProblem }.new(app, nil, options)
       @port = @server.add_tcp_listener("127.0.0.1", 0).addr[1]
       @server.run

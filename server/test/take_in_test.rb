@@ -19,21 +19,36 @@ module Kippen
       send_json(:post, "/api/whole-clients", file)
     end
 
+    # What was heard live, by a key that stands for a button.
+    def hear
+      send_json(:post, "/api/clients/#{@client}/listeners", "name" => "Desk")
+      listener = answer["id"]
+      send_json(:put, "/api/listeners/#{listener}/bindings", "bindings" => { "key:F6" => EDGE })
+      send_json(:post, "/api/listeners/#{listener}/streams", { "raw" => true })
+      sent = %w[down up].each_with_index.map do |kind, index|
+        { "number" => index + 1, "t_us" => index * 90_000, "source" => "key:F6", "kind" => kind }
+      end
+      send_json(:post, "/api/streams/#{answer["id"]}/messages", "messages" => sent)
+      assert_equal 200, status, answer
+    end
+
     # With presses, a hand-over, and one that was taken back.
     def with_a_past
       press = { "intended" => "long_press", "trace" => [[0, "down"], [900_000, "up"]] }
       file = { "kippen" => "trials/1", "button" => { "id" => EDGE }, "offered" => %w[tap long_press], "trials" => [press] * 9 }
       send_json(:post, "/api/clients/#{@client}/trials", "button" => EDGE, "file" => file)
       assert_equal 201, status, answer
+      hear
       assign("long_press", ANSWER)
       onto
       assign("double_tap", MARK, parent: newest)
       send_json(:post, "/api/clients/#{@client}/steps", "step" => "undo", "revision" => newest)
     end
 
-    PARTS = %w[revisions sittings trials screens carriers handovers hand_ticks fits evidence].freeze
+    PARTS = %w[revisions listeners bindings streams messages sittings trials screens carriers handovers hand_ticks fits
+               evidence].freeze
     # What is another in each place.
-    OWN = %w[id client_id sitting_id carrier_id fit_id service_id stream_id of_stream page].freeze
+    OWN = %w[id client_id listener_id join_id sitting_id carrier_id fit_id service_id stream_id of_stream page].freeze
 
     def told(everything)
       everything.slice(*PARTS).transform_values do |rows|
@@ -44,7 +59,7 @@ module Kippen
     def test_out_and_in_again_it_is_the_same
       with_a_past
       out = everything
-      assert_equal [4, 9, 1], out.values_at("revisions", "trials", "handovers").map(&:size)
+      assert_equal [4, 9, 1, 2], out.values_at("revisions", "trials", "handovers", "messages").map(&:size)
       fitting = ask("/api/clients/#{@client}/fitting")
       desk = take_in(out)
       assert_equal 201, status, desk
@@ -81,6 +96,7 @@ module Kippen
         { "revisions" => [out["revisions"][0].merge("parent" => 7)] } => "/revisions/0/parent",
         { "revisions" => [out["revisions"][0].merge("document" => { "kippen" => "fitting/1", "hosts" => 7 })] } => "/hosts",
         { "trials" => [{ "sitting_id" => "x" }] } => "/trials/0", { "sittings" => [{ "button" => 7 }] } => "/sittings/0",
+        { "messages" => [{ "stream_id" => "x" }] } => "/messages/0",
         { "sittings" => 7 } => "/sittings", { "screens" => [7] } => "/screens",
         { "handovers" => [{ "state" => "odd" }] } => "/handovers/0" }.each do |wrong, where|
         take_in(out.merge(wrong))

@@ -46,6 +46,10 @@ require_relative "changes/bring_back"
 require_relative "changes/reset"
 require_relative "changes/copy"
 require_relative "changes/become"
+require_relative "changes/import"
+require_relative "changes/carry_over"
+require_relative "changes/carry_over/parts"
+require_relative "changes/carry_over/device"
 require_relative "changes/take_back"
 
 module Kippen

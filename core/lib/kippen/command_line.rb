@@ -16,6 +16,7 @@ module Kippen
       bin/kippen heard --recording R                     which keys and buttons a recording has: libinput's YAML, evemu's text, raw input events
       bin/kippen trace --recording R --stands KEY_ENTER=DEVICE/BUTTON…   a recording as a trace
       bin/kippen events --trace T.csv --stands KEY_ENTER=DEVICE/BUTTON… --as evemu|raw   a trace as what Linux programs read
+      bin/kippen remap --fitting F.json --device DEVICE --id BUS:VENDOR:PRODUCT [--stands CODE=DEVICE/BUTTON]…   a plain remap for udev
       "-" in place of a file reads standard input. A bad file: exit 2, one line a fault on standard error.
     TEXT
 
@@ -40,9 +41,10 @@ module Kippen
       when "explain" then explain(options(rest))
       when "tune" then tune(rest)
       when "check" then check(check_options(rest))
-      when "heard", "trace", "events" then recordings(command, rest)
+      when "heard", "trace", "events", "remap" then recordings(command, rest)
       when "--help", "help", nil then @output.puts USAGE
-      else raise Misuse, "unknown command #{command}, must be replay, explain, tune, check, heard, trace or events\n#{USAGE}"
+      else raise Misuse,
+                 "unknown command #{command}, must be replay, explain, tune, check, heard, trace, events or remap\n#{USAGE}"
       end
       0
     rescue Invalid => e

@@ -3,7 +3,8 @@
 require "optparse"
 
 module Kippen
-  # What bin/kippen does with recordings: which keys are in one, a trace made of one, and one made of a trace.
+  # What bin/kippen does with recordings: which keys are in one, a trace made of one, and one made of a trace;
+  # and with a fitting: what of it udev can be told.
   class RecordingCommands
     WAYS = %w[evemu raw].freeze
 
@@ -20,6 +21,7 @@ module Kippen
       case command
       when "heard" then heard(given)
       when "trace" then trace(given)
+      when "remap" then remap(given)
       else events(given)
       end
     end
@@ -29,7 +31,7 @@ module Kippen
     def options(arguments)
       given = { stands: {} }
       parser = OptionParser.new
-      %i[recording trace as].each { |name| parser.on("--#{name} VALUE") { |value| given[name] = value } }
+      %i[recording trace as fitting device id].each { |name| parser.on("--#{name} VALUE") { |value| given[name] = value } }
       parser.on("--stands CODE=BUTTON") { |said| given[:stands].store(*stands(said)) }
       left = parser.parse(arguments)
       raise CommandLine::Misuse, "unknown argument #{left.first}\n#{CommandLine::USAGE}" unless left.empty?
@@ -59,9 +61,19 @@ module Kippen
     end
 
     def trace(given)
-      rows = recorded.rows(recording(given), given[:stands])
-      @output.puts Formats::TraceCsv::HEADER.join(",")
-      rows.each { |row| @output.puts row.join(",") }
+      @output.write(Formats::TraceCsv.text(recorded.rows(recording(given), given[:stands])))
+    end
+
+    # Bus, vendor and product, as lsusb and the kernel write them.
+    def remap(given)
+      fitting = Formats::FittingJson.read(@text.call(needed(given, :fitting), Limits::FITTING_BYTES))
+      device = fitting.device(needed(given, :device)) ||
+               raise(CommandLine::Misuse, "--device: the fitting has no device #{Faults.show(given[:device])}")
+      bus, vendor, product, more = needed(given, :id).split(":")
+      raise CommandLine::Misuse, "--id takes BUS:VENDOR:PRODUCT, such as 0003:1209:0001" if product.nil? || more
+
+      hwdb = Formats::Hwdb.new(fitting, device, @knowledge.call, stands: given[:stands])
+      @output.write(hwdb.fragment(bus:, vendor:, product:).text)
     end
 
     def events(given)

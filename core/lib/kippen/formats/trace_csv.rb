@@ -15,6 +15,13 @@ module Kippen
       # The smallest number of so many digits; beyond what a time can have, none is small enough.
       SMALLEST = Array.new(LONGEST_ROW + 3) { |digits| digits.between?(1, 16) ? 10**(digits - 1) : 0 }.freeze
 
+      # Rows of the columns as text; a field that holds a comma, a quote or a line break is quoted.
+      def self.text(rows)
+        [HEADER, *rows].map do |row|
+          row.map { |field| /[",\r\n]/.match?(field.to_s) ? %("#{field.to_s.gsub('"', '""')}") : field }.join(",")
+        end.join("\n").concat("\n")
+      end
+
       # io – anything with #gets(separator, limit), bytes; read to its end.
       # read – makes of source, kind and value what is yielded; raises ArgumentError with
       #        what is wrong. Asked once for each different one, so it must not depend on the row.

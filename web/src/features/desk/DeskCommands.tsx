@@ -33,6 +33,8 @@ export function DeskCommands({ now: { desk, go }, finding, onFinding }: Props) {
       help: () => go({ do: 'open', sheet: { of: 'help' } }),
       ...Object.fromEntries(STEPS.map(({ id }) => [id, to(id)])),
       history: () => go({ do: 'open', sheet: { of: 'history' } }),
+      files: () => go({ do: 'open', sheet: { of: 'files' } }),
+      ...(mayChange ? { 'carry-over': () => go({ do: 'open', sheet: { of: 'carry-over' } }) } : {}),
       answers: () => go({ do: 'open', sheet: { of: 'answers' } }),
       ...Object.assign({}, ...STEPS.map((one) => one.commands?.({ go }, mayChange))),
       print: () => window.print(),

@@ -4,6 +4,7 @@ import { benchSheets } from '../bench'
 import { check } from '../check'
 import { devices } from '../devices'
 import { followup } from '../followup'
+import { filesSheets } from '../files'
 import { handover } from '../handover'
 import { historySheets } from '../history'
 import { joiningSheets } from '../joining'
@@ -19,7 +20,14 @@ export const STEPS: readonly StepDefinition[] = ALL
 export type Step = (typeof ALL)[number]['id']
 
 /** What can be opened at every step, and stays open on the way to another. */
-const OF_NO_STEP = { ...joiningSheets, ...benchSheets, ...historySheets, ...answersSheets, ...helpSheets }
+const OF_NO_STEP = {
+  ...joiningSheets,
+  ...benchSheets,
+  ...historySheets,
+  ...filesSheets,
+  ...answersSheets,
+  ...helpSheets,
+}
 
 /** What is drawn of each sheet that an address can name. */
 export const SHEETS = {

@@ -25,10 +25,12 @@ interface Wanted {
 interface Props {
   desk: Desk
   onClose: () => void
+  /** To what is carried over from another client or host. */
+  onCarry: () => void
 }
 
 /** Devices are made from general kinds: choose one or several. Where each is, and how it is worked, can be said later. */
-export function AddDeviceSheet({ desk, onClose }: Props) {
+export function AddDeviceSheet({ desk, onClose, onCarry }: Props) {
   const shipped = useKinds()
   const own = useDevices(desk.id).data?.kinds ?? []
   const kept = useServiceKinds().data?.kinds ?? []
@@ -106,6 +108,7 @@ export function AddDeviceSheet({ desk, onClose }: Props) {
           </Field>
         ) : null,
       )}
+      <Button onClick={onCarry}>{say.carryOver}</Button>
       <OwnKinds client={desk.id} own={own} kept={kept} shipped={shipped.data ?? []} />
       <div className={styles.sheetFoot}>
         <Button type="primary" block loading={busy} disabled={chosen.length === 0} onClick={() => void add()}>

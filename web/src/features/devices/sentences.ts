@@ -48,6 +48,7 @@ export const say = sentences('devices', {
   whatItChanges: 'What it changes',
   added: fill('{chosen}: added.', 'chosen'),
   addDevices: 'Add devices',
+  carryOver: 'From another client or host …',
   findKind: 'Find a kind',
   chooseOneSeveralAgain: 'Choose one or several; again for another of the same.',
   mouseSwitchBreath: 'mouse, switch, breath …',

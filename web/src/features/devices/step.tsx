@@ -53,7 +53,13 @@ export const devices = {
   sheets: {
     'new-device': aSheet<'new-device'>(async () => {
       const { AddDeviceSheet } = await import('./AddDeviceSheet')
-      return ({ now, onClose }) => <AddDeviceSheet desk={now.desk} onClose={onClose} />
+      return ({ now, onClose }) => (
+        <AddDeviceSheet
+          desk={now.desk}
+          onClose={onClose}
+          onCarry={() => now.go({ do: 'open', sheet: { of: 'carry-over' } })}
+        />
+      )
     }),
     'new-host': aSheet<'new-host'>(async () => {
       const { HostSheet } = await import('./HostSheet')

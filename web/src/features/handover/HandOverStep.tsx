@@ -20,13 +20,14 @@ interface Props {
   /** Ids of the devices that are looked at. */
   shown: string[]
   onList: (device: string) => void
+  onFiles: () => void
 }
 
 const namesOf = (desk: Desk): Map<string, string> =>
   new Map(desk.hosts.flatMap((host) => host.devices.map(({ id, name }) => [id, name] as const)))
 
 /** What is on each device, what would be another there, and what is put on it. */
-export function HandOverStep({ desk, shown, onList }: Props) {
+export function HandOverStep({ desk, shown, onList, onFiles }: Props) {
   const { data, error } = useHandovers(desk.id)
   const mayChange = useMayChange()
   const asking = useAsking(desk.id)
@@ -90,6 +91,9 @@ export function HandOverStep({ desk, shown, onList }: Props) {
       <nav aria-label={say.onPaper} className={styles.head}>
         <Link to={`/clients/${desk.id}/paper/card`}>{say.buttonCard}</Link>
         <Link to={`/clients/${desk.id}/paper/settings`}>{say.settingsSheet}</Link>
+        <Button type="link" onClick={onFiles}>
+          {say.files}
+        </Button>
       </nav>
       {data && <Gone gone={data.gone} onEmpty={(one) => ask('empty', [one])} />}
       {data && <Record record={data.record} />}

@@ -75,6 +75,7 @@ export const say = sentences('handover', {
   onPaper: 'On paper',
   buttonCard: 'Button card: one page for the client and those who help',
   settingsSheet: 'Settings sheet: what is set, and where',
+  files: 'Files, out and in',
   device: 'Device',
   what: 'What',
   when: 'When',

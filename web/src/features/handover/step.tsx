@@ -16,6 +16,7 @@ export const handover = {
       <HandOverStep
         desk={desk}
         shown={shown.map((device) => device.id)}
+        onFiles={() => go({ do: 'open', sheet: { of: 'files' } })}
         onList={(id) => go({ do: 'open', sheet: { of: 'by-hand', id } })}
       />
     )

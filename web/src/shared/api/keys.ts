@@ -37,6 +37,9 @@ export const keys = {
   handPicture: (client: string, hand: string | undefined, dials: object, seed: number) =>
     ['hand-picture', client, hand, dials, seed] as const,
   takeUp: (device: string) => ['service-kinds', 'to-take-up', device] as const,
+  brought: (client: string) => ['brought', client] as const,
+  carryFrom: (search: string) => ['carry-from', search] as const,
+  fittingFile: (client: string) => ['fitting-file', client] as const,
   oldLanes: (client: string, spot: SpotKey, revision: number) =>
     ['old-lanes', client, spot, revision] as const,
   differences: (client: string, from: number | undefined, to: number | undefined) =>
@@ -63,6 +66,9 @@ export const keys = {
   devices: inRevision<[]>('devices'),
   wants: inRevision<[]>('wants'),
   heard: inRevision<[string]>('heard'),
+  traces: inRevision<[]>('traces'),
+  takenTrace: inRevision<[string]>('taken-trace'),
+  wholeLook: inRevision<[string]>('whole-look'),
   history: inRevision<[]>('history'),
   matches: inRevision<[string, string | undefined, boolean]>('matches'),
   screens: inRevision<[]>('screens'),

@@ -1100,6 +1100,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/traces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What was heard lately, each time by itself, and which code of Linux each button goes by in a file */
+        get: operations["getTraces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/traces/{stream}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+                stream: string;
+            };
+            cookie?: never;
+        };
+        /** What was heard in one go as a file - a trace (CSV), evemu's text, or raw input events */
+        get: operations["getTrace"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/remap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** What of a device's buttons udev's hardware database can say, and what it can't */
+        get: operations["getRemap"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/recordings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A recording of a Linux program, or a trace - which codes it has, the trace it becomes, and what each press would do here. Nothing is kept */
+        post: operations["readRecording"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/whole": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A client's whole file (client/1) into a client that is here - what it would change, or, where a revision is named, done on it */
+        post: operations["takeInto"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/joined/by-hand": {
         parameters: {
             query?: never;
@@ -2297,6 +2393,25 @@ export interface components {
                 }[];
             }[];
         };
+        TakenTrace: {
+            /** @description Which codes were pressed, how often, and the button that most likely is it */
+            heard: {
+                code: string;
+                presses: number;
+                likely: string | null;
+            }[];
+            /** @description As CSV */
+            trace: string | null;
+            presses: {
+                at_ms: number;
+                button: string;
+                phase: string;
+                gesture: string;
+                action: string | null;
+                reason: string | null;
+            }[];
+            more: boolean;
+        };
         ToBeEmptied: {
             devices: {
                 id: string;
@@ -2873,6 +2988,28 @@ export interface components {
                 modes?: number;
                 settable?: components["schemas"]["Settable"];
             };
+        } | {
+            /** @constant */
+            kind: "import";
+            document: {
+                [key: string]: unknown;
+            };
+        } | {
+            /** @constant */
+            kind: "carry_over";
+            /** @description The fitting they are taken from */
+            document: {
+                [key: string]: unknown;
+            };
+            host: string;
+            devices: {
+                id: string;
+                onto?: string;
+            }[];
+            /** @description Whose assignments go along; left out */
+            places?: string[];
+            assignments?: boolean;
+            timing?: boolean;
         } | {
             /** @constant */
             kind: "kind";
@@ -5865,6 +6002,179 @@ export interface operations {
                     "application/json": components["schemas"]["FollowUp"];
                 };
             };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getTraces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        streams: {
+                            id: string;
+                            listener: string;
+                            began: string;
+                            presses: number;
+                        }[];
+                        codes: {
+                            button: string;
+                            code: string;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getTrace: {
+        parameters: {
+            query?: {
+                as?: "csv" | "evemu" | "raw";
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+                stream: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                    "text/plain": string;
+                    "application/octet-stream": string;
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getRemap: {
+        parameters: {
+            query: {
+                device: string;
+                bus: string;
+                vendor: string;
+                product: string;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The fragment */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        text: string;
+                        said: string[];
+                        left: {
+                            button: string;
+                            why: string;
+                        }[];
+                    };
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    readRecording: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description Its bytes in base64 */
+                    recording?: string;
+                    trace?: string;
+                    stands?: {
+                        code: string;
+                        button: string;
+                    }[];
+                };
+            };
+        };
+        responses: {
+            /** @description What is in it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenTrace"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    takeInto: {
+        parameters: {
+            query?: {
+                onto?: number;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    kippen: string;
+                    revisions: Record<string, never>[];
+                };
+            };
+        };
+        responses: {
+            /** @description What would change, or the revision it became (null where the fitting is the same) */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        revision: null | components["schemas"]["Revision"];
+                        words?: string[];
+                        /** @description Is it the file of this very client */
+                        own?: boolean;
+                        counts?: {
+                            [key: string]: number;
+                        };
+                    };
+                };
+            };
+            409: components["responses"]["Conflict"];
             default: components["responses"]["Problem"];
         };
     };

@@ -6,6 +6,8 @@ const ALONE = [
   'join',
   'hand',
   'history',
+  'files',
+  'carry-over',
   'help',
   'new-device',
   'new-host',

@@ -18,6 +18,8 @@ export const COMMANDS = {
   redo: { name: say.makeAgain, keys: ['Control+Shift+Z'], where: 'desk' },
   listen: { name: say.startListeningStop, keys: [], where: 'desk', single: 'L' },
   history: { name: say.whatWasSaved, keys: [], where: 'desk', single: 'H' },
+  files: { name: say.files, keys: [], where: 'desk' },
+  'carry-over': { name: say.carryOver, keys: [], where: 'desk' },
   answers: { name: say.whatWouldItDo, keys: [], where: 'desk', single: 'E' },
   pointer: { name: say.pointer, keys: [], where: 'desk' },
   places: { name: say.places, keys: [], where: 'desk' },

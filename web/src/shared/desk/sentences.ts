@@ -13,6 +13,8 @@ export const say = sentences('shared.desk', {
   takeLastChangeBack: 'Take the last change back',
   makeAgain: 'Make it again',
   startListeningStop: 'Start listening, or stop',
+  files: 'Files: take out and take in',
+  carryOver: 'Carry devices over from another client or host',
   whatWasSaved: 'What was saved',
   printWhatShown: 'Print what is shown',
   nextPane: 'To the next pane',

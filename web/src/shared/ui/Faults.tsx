@@ -7,7 +7,9 @@ export function Faults({ refused }: { refused: Refused | undefined }) {
   if (!refused) return null
   const faults = refused.problem.faults ?? []
   // In a file one looks it up; what a form sent is for machines alone.
-  const inFile = faults.filter((fault) => !fault.where.startsWith('/change'))
+  const inFile = faults
+    .map((fault) => ({ ...fault, where: fault.where.replace(/^\/change\/document(?=\/)/, '') }))
+    .filter((fault) => !fault.where.startsWith('/change'))
   return (
     <div role="alert" className={styles.faults}>
       <p>
