@@ -42,6 +42,7 @@ module Kippen
       given_up_revision: "Revision %{number} was taken back.",
       given_up_fit: "A fit of %{name} was given up.",
       given_up_handover: "Handing over to %{name} was given up.",
+      paper_missing: "Some letters can't be drawn in a PDF. In Kippen, this sheet shows them: it can be printed there.",
       paper_card: "What %{client}'s buttons do",
       paper_settings: "What is set on %{client}'s devices",
       paper_device: "%{device} – %{host}",

@@ -20,6 +20,12 @@ module Kippen
           json(RenderHandover.new(self, params["client"]).to_h)
         end
 
+        # What a device has, by its own word.
+        app.post("/api/clients/:client/handovers/question") do
+          HandoverRoutes.question(self, params["client"])
+          json(RenderHandover.new(self, params["client"]).to_h)
+        end
+
         app.put("/api/clients/:client/works-by") do
           works.by!(params["client"], sent["by"])
           json("by" => works.by(params["client"]))
@@ -79,6 +85,15 @@ module Kippen
         else
           app.problem(409, Words.say(:nothing_before))
         end
+      end
+
+      def self.question(app, client)
+        carrier = app.carriers.all(client)[app.sent["device"]] ||
+                  raise(Store::Missing, Words.say(:no_device, id: Faults.show(app.sent["device"])))
+        app.carriers.port(carrier[:id]).state
+        Store::News.tell(app.database, client, "handover")
+      rescue Standins::OutOfReach => e
+        app.problem(409, e.message)
       end
 
       def self.reach(app, client)

@@ -49,7 +49,7 @@ module Kippen
       def state(device, on, latest)
         return by_hand_state(device, on) if @carriers[device.id]&.fetch(:by_hand)
 
-        under_way(latest) || standing(device, on)
+        under_way(latest) || ("unknown" if @carriers[device.id]&.fetch(:unasked)) || standing(device, on)
       end
 
       def under_way(latest)

@@ -12,7 +12,12 @@ module Kippen
         MARGIN = 40
         # Large print, in points of what is usual.
         LARGE = 1.4
-        FONTS = File.expand_path("../fonts/atkinson-hyperlegible-next", __dir__)
+        FONTS = File.expand_path("../fonts", __dir__)
+        # Letters are looked for in them one after the other.
+        FAMILIES = { "latin" => "atkinson-hyperlegible-next-latin", "latin-ext" => "atkinson-hyperlegible-next-latin-ext",
+                     **%w[cyrillic cyrillic-ext greek greek-ext vietnamese hebrew].to_h do |part|
+                       [part, "noto-sans-#{part}"]
+                     end }.freeze
         GREEN = "2C6453"
         BLACK = "000000"
 
@@ -30,6 +35,7 @@ module Kippen
         def render
           say(title, 20, bold: true)
           draw
+          say(Words.say(:paper_missing), 9) if @missing
           foot
           @pdf.render
         end
@@ -37,11 +43,11 @@ module Kippen
         private
 
         def fonts
-          %w[latin latin-ext].each do |part|
-            @pdf.font_families.update(part => { normal: "#{FONTS}-#{part}-400.ttf", bold: "#{FONTS}-#{part}-700.ttf" })
+          FAMILIES.each do |part, file|
+            @pdf.font_families.update(part => { normal: "#{FONTS}/#{file}-400.ttf", bold: "#{FONTS}/#{file}-700.ttf" })
           end
           @pdf.font("latin")
-          @pdf.fallback_fonts(%w[latin-ext])
+          @pdf.fallback_fonts(FAMILIES.keys.drop(1))
         end
 
         # points – before it is made large
@@ -49,8 +55,19 @@ module Kippen
           @pdf.text(drawable(words), size: points * @scale, style: bold ? :bold : :normal, **more)
         end
 
-        # What the fonts have no letters for is shown as that, and nothing of it breaks the sheet.
-        def drawable(words) = words.unicode_normalize(:nfc).gsub(/[\u0000-\u001f\u202a-\u202e\u2066-\u2069]/, " ")
+        # What the fonts have no letters for is shown as that, and told once; nothing of it breaks the sheet.
+        def drawable(words)
+          plain = words.unicode_normalize(:nfc).gsub(/[\u0000-\u001f\u202a-\u202e\u2066-\u2069]/, " ")
+          @missing ||= plain.each_char.any? { |char| !letter?(char) }
+          FromTheRight.drawn(plain)
+        end
+
+        def letter?(char)
+          @letters ||= Hash.new { |known, one| known[one] = families.any? { |font| font.glyph_present?(one) } }
+          @letters[char]
+        end
+
+        def families = @families ||= FAMILIES.keys.map { |name| @pdf.find_font(@pdf.font_families[name][:normal]) }
 
         def gap(points = 8) = @pdf.move_down(points * @scale)
 

@@ -31,6 +31,7 @@ module Kippen
               carrier = Carriers.carrier(row)
               now, answer = yield carrier
               @database[:carriers].where(id: @id).update(memory: Sequel.pg_jsonb(now.memory)) unless now.equal?(carrier)
+              @database[:carriers].where(id: @id, unasked: true).update(unasked: false)
               answer
             end
           end

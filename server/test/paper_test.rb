@@ -61,6 +61,28 @@ module Kippen
       end
     end
 
+    # Read by pdftotext, which turns a run from the right into the order of reading.
+    def test_names_in_other_scripts
+      { "Γιώργος Ὀδυσσεύς" => "Γιώργος Ὀδυσσεύς", "Юлия Ґедзь" => "Юлия Ґедзь", "Nguyễn Thị Ửng" => "Nguyễn Thị Ửng",
+        "דוד לוי" => "דוד לוי" }.each_with_index do |(name, read), index|
+        change({ "kind" => "client", "name" => name }, parent: index + 2)
+        card = text(pdf(what: "card"))
+        assert_includes card.delete("\u202a-\u202e"), read
+        refute_includes card, Words.say(:paper_missing)
+      end
+      { 6 => "مريم", 7 => "林" }.each do |parent, name|
+        change({ "kind" => "client", "name" => name }, parent:)
+        assert_includes text(pdf(what: "card")).gsub(/\s+/, " "), Words.say(:paper_missing), name
+      end
+    end
+
+    def test_a_run_from_the_right_is_drawn_in_its_order
+      { "What דוד does" => "What #{"דוד".reverse} does", "דוד 12, לוי!" => "#{"לוי".reverse} ,12 #{"דוד".reverse}!",
+        "plain" => "plain" }.each do |words, drawn|
+        assert_equal drawn, Server::Paper::FromTheRight.drawn(words)
+      end
+    end
+
     # Thirty buttons go over several pages, each with its foot.
     def test_many_buttons_and_empty_devices
       demo = JSON.parse(File.read(File.join(Server::ROOT, "demo", "sunniva.fitting.json")))

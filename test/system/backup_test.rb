@@ -25,6 +25,7 @@ module Kippen
     def test_a_backup_is_whole_and_what_was_erased_since_stays_erased
       process, = start
       before = clients
+      on_database("INSERT INTO carriers (client_id, service_id, device, memory) SELECT id, service_id, 'edge', '{}' FROM clients")
       status, said = run_script("backup", file)
       assert_equal [0, "In #{file}: 4 clients, 4 revisions, 3 accounts, read back.\n"], [status, said]
       assert_equal "600", format("%o", File.stat(file).mode & 0o777)
@@ -45,10 +46,20 @@ module Kippen
       assert_equal [0, "Restored: 3 clients, 3 revisions, 3 accounts. 1 that had been erased since were erased again.\n"],
                    [status, said]
       start
+      assert_equal [%w[4 t]], on_database("SELECT count(*), bool_and(unasked) FROM carriers"),
+                   "what is on a device is asked anew, that of the erased one too"
       assert_equal %w[kippen postgres], databases
       assert_empty Dir[File.join(@data, "{unfinished,*.part}")]
       assert_equal (before.map { |one| one["id"] } - [gone["id"]]).sort, clients.map { |one| one["id"] }.sort
       assert_equal changed["name"], clients.find { |one| one["id"] == changed["id"] }["name"]
+    end
+
+    # Rows of what a statement gives.
+    def on_database(statement)
+      connection = database
+      connection.exec(statement).values
+    ensure
+      connection&.close
     end
 
     def assert_what_is_no_backup_changes_nothing

@@ -19,6 +19,8 @@ const queries = new QueryClient({
 
 /** What opens for the people who work here. */
 export function start(root: HTMLElement): void {
+  // Names in other scripts: not before the page is there.
+  void import('./shared/theme/scripts.css')
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>

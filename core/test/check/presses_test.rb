@@ -41,6 +41,24 @@ module Kippen
       assert_equal ["look"], told(desk, "help_unreliable", trials: series(*([LONG] * 7), SHORT)).map(&:first)
     end
 
+    # Both in one: the one comes to where the other was, and the finding is gone.
+    def test_help_changes_places_with_what_is_done_surely
+      both = assign(desk, "#{MOUSE}/middle", "long_press", LOUDER)
+      heard = series(*([SHORT] * 10)) + series(*([LONG] * 10), button: "#{MOUSE}/middle")
+      finding = found(both, "help_unreliable", trials: heard)[0]
+      fixes = Check::Fixes.new(both, KNOWLEDGE, at: NOON, trials: heard).of(finding)
+      assert_equal "Let “Ask for help” and “Louder” change places: it comes to the long-press of Mouse with five buttons, " \
+                   "Wheel pressed", fixes[0].words
+      after = Changes.make(both, Changes.read(fixes[0].change), knowledge: KNOWLEDGE, by: nil, at: NOON).fitting
+      assert_equal([HELP, LOUDER], ["#{MOUSE}/middle", ASKED].map do |ref|
+        after.assigned(ref).find { |one| one.gesture == "long_press" }.action
+      end)
+      assert_empty told(after, "help_unreliable", trials: heard)
+      # Where nothing is done surely, nothing is offered.
+      assert_empty Check::Fixes.new(desk, KNOWLEDGE, at: NOON, trials: series(*([SHORT] * 10)))
+        .of(found(desk, "help_unreliable", trials: series(*([SHORT] * 10)))[0])
+    end
+
     def refute_found_with(trials, id) = assert_empty(told(desk, id, trials:))
 
     # Not in a mode, and never the worse of two ways.

@@ -20,6 +20,23 @@ module Kippen
       refute_found assign(add(phone, "phone", host: "pocket"), EDGE, "long_press", HELP), "claimed"
     end
 
+    # A switch that wakes the tablet, given something else: then nothing can be done any more.
+    def test_without_waking_nothing_else_can_be_done
+      document = KINDS.find("switch").data
+      button = document["buttons"][0].merge("builtin" => { "tap" => "Wakes it" },
+                                            "builtin_action" => { "kind" => "system",
+                                                                  "do" => "wake" })
+      kind = document.merge("id" => "waker", "name" => "Waker", "buttons" => [button, *document["buttons"].drop(1)])
+      tablet = bare("hosts" => [{ "id" => "tablet", "name" => "Tablet", "system" => "tablet" }])
+      waker = add(made(tablet, "kind", document: kind), "waker")
+      ref = "waker/#{button["id"]}"
+      refute_found waker, "built_in_gone"
+      taken = assign(waker, ref, "tap", HELP)
+      assert_equal [["serious", { "host" => "tablet", "button" => ref, "gesture" => "tap" }]], told(taken, "built_in_gone")
+      refute_found assign(taken, ref, "long_press", { "kind" => "system", "do" => "wake" }), "built_in_gone"
+      refute_found add(taken, "tablet"), "built_in_gone"
+    end
+
     def test_built_in_gone
       television = assign(add(bare, "remote", host: "tv"), "television-remote/back", "tap", HELP)
       assert_equal [["look", { "host" => "tv", "button" => "television-remote/back", "gesture" => "tap" }]],

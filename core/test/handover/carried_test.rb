@@ -85,6 +85,36 @@ module Kippen
       assert_equal ["#{REMOTE}/up"], in_force(two).assignments.map(&:button).uniq
     end
 
+    # A ring of the kind's own data: it types nothing, and knows no mode that is taken for the next press.
+    def ring(assignments)
+      phone = { "id" => "phone", "name" => "Phone", "system" => "phone" }
+      base = add(bare("hosts" => [phone], "modes" => [{ "id" => "m", "name" => "Reading" }]), "ring", host: "phone")
+      amended(base, "assignments" => assignments.map { |one| one.merge("button" => "#{base.devices[0].id}/press") })
+    end
+
+    def test_actions_and_ways_into_a_mode_that_it_does_not_know
+      full = ring([{ "gesture" => "tap", "action" => { "kind" => "text", "text" => "Good morning" } },
+                   { "gesture" => "double_tap", "action" => { "kind" => "mode", "mode" => "m", "how" => "latch" } },
+                   { "gesture" => "long_press", "action" => { "kind" => "mode", "mode" => "m", "how" => "lock" } }])
+      id = full.devices[0].id
+      told = left(full, id)
+      assert_equal %w[action way], told.map(&:id)
+      assert_match(/can't do “Type “Good morning””, so the tap of .* does nothing of it\./, told[0].what)
+      assert_equal(%w[long_press], carried(full, id).document["assignments"].map { |one| one["gesture"] })
+    end
+
+    # What its memory doesn't hold stays behind, help last of all.
+    def test_a_memory_that_is_too_small
+      long = { "kind" => "call", "who" => "x" * 2000 }
+      full = ring([{ "gesture" => "tap", "action" => long }, { "gesture" => "double_tap", "action" => HELP },
+                   { "gesture" => "long_press", "action" => long }])
+      id = full.devices[0].id
+      most = KNOWLEDGE.kinds.find("ring").carries("phone")["bytes"]
+      assert_operator JSON.generate(carried(full, id).document).bytesize, :<=, most
+      assert_equal(%w[room], left(full, id).map(&:id))
+      assert_equal(%w[tap double_tap], carried(full, id).document["assignments"].map { |one| one["gesture"] })
+    end
+
     # Help stays, and what must be done; then as it stands.
     def test_more_than_there_is_room_for
       most = KNOWLEDGE.kinds.find("remote").carries("television")["assignments"]

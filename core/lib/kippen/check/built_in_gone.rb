@@ -7,7 +7,10 @@ module Kippen
     class BuiltInGone < Finder
       ID = "built_in_gone"
       ACTIONS = [{ "kind" => "system", "do" => "home" }, { "kind" => "system", "do" => "back" },
-                 { "kind" => "volume", "direction" => "up" }, { "kind" => "volume", "direction" => "down" }].freeze
+                 { "kind" => "volume", "direction" => "up" }, { "kind" => "volume", "direction" => "down" },
+                 { "kind" => "system", "do" => "wake" }, { "kind" => "system", "do" => "unlock" }].freeze
+      # Without them nothing else can be done.
+      FIRST = %w[wake unlock].freeze
       CLICK = { "kind" => "click", "button" => "left" }.freeze
       # What the host makes of a button's own presses => as it is told, and what does it in one press.
       OWN = { "double_tap" => ["double_click", [CLICK.merge("times" => 2)]],
@@ -32,7 +35,7 @@ module Kippen
           button = @case.buttons_of(host).find { |one| own(one) == action } or next
           next if @case.ways(action, hosts: [host.id]).any?
 
-          gone(host, button, "tap", button.builtin || action_name(action))
+          gone(host, button, "tap", button.builtin || action_name(action), bad: FIRST.include?(action["do"]) ? "serious" : "look")
         end
       end
 
@@ -51,8 +54,8 @@ module Kippen
         OwnDoing.on(@fitting, @case.kinds, @case.lanes(button).first).find { |one| one.gesture == gesture }
       end
 
-      def gone(host, button, gesture, builtin)
-        found("look", Words.say(:check_built_in_gone, builtin:, button: name(button), host: host_name(host)),
+      def gone(host, button, gesture, builtin, bad: "look")
+        found(bad, Words.say(:check_built_in_gone, builtin:, button: name(button), host: host_name(host)),
               where: { "host" => host.id, "button" => button.ref, "gesture" => gesture },
               rests_on: [itself(button), assigned(button.ref)])
       end

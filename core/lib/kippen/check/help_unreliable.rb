@@ -22,6 +22,14 @@ module Kippen
         right.fdiv(of) < LEAST ? [unreliable(way, right, of)] : []
       end
 
+      # To a gesture that this client does rightly: where nothing is, or what is there comes here instead.
+      def candidates(finding)
+        way = NoHelp.new(@case).ways.find { |one| where(one).compact == finding.where } or return []
+        help = action_of(way) or return []
+        free = free_places(help).select { |_, change| sure?(@fitting.button(change["button"]), change["gesture"]) }
+        free + @case.winners.filter_map { |one| swap(way, help, one) }
+      end
+
       # As often as may be, at some press after those it was told of; or nobody knew then.
       def crossed?(finding, figures)
         of = figures["of"] or return finding.figures.key?("of")
@@ -33,6 +41,31 @@ module Kippen
       end
 
       private
+
+      def action_of(way)
+        @fitting.assigned(way.button.ref).find { |one| [one.gesture, one.place, one.mode] == [way.gesture, way.place, way.mode] }
+          &.action
+      end
+
+      # Does it come out as meant as often as help must?
+      def sure?(button, gesture)
+        right, of = @case.presses.right(button, gesture)
+        of >= Presses::FEW && right.fdiv(of) >= LEAST
+      end
+
+      # What is done surely, and help, change places; nil where that can't be.
+      def swap(way, help, one)
+        other = @fitting.button(one.button)
+        plain = [one.place, one.mode] == Presses::USUAL && [way.place, way.mode] == Presses::USUAL
+        return unless plain && other.host == way.button.host && one.action != help && sure?(other, one.gesture)
+
+        put = lambda { |button, gesture, action|
+          { "kind" => "assign", "button" => button.ref, "gesture" => gesture, "action" => action }
+        }
+        words = Words.say(:fix_swap, action: action_name(help), other: action_name(one.action),
+                                     gesture: Words.gesture(one.gesture), button: name(other))
+        [words, { "kind" => "several", "changes" => [put[other, one.gesture, help], put[way.button, way.gesture, one.action]] }]
+      end
 
       def unreliable(way, right, of)
         low, high = Statistics.wilson(right, of).map { |share| (share * 100).round }

@@ -10,7 +10,7 @@ module Kippen
     class Carried
       FORMAT = "carried/1"
 
-      # What is not put on it. id – gesture, mode, place, shortlist, setting or room; assignment – the Fitting::Assignment,
+      # What is not put on it. id – gesture, action, way, mode, place, shortlist, setting or room; assignment – the Fitting::Assignment,
       # or nil; finding – for a setting, see Check::NotSettable; thing – the mode, place or shortlist
       Left = Struct.new(:id, :assignment, :finding, :thing, keyword_init: true)
 
@@ -31,6 +31,8 @@ module Kippen
         @knowledge = knowledge.of(fitting)
         @left = []
         @kept = assignments
+        unsettable
+        fit_memory
         @document = put_together
         freeze
       end
@@ -55,7 +57,22 @@ module Kippen
         own = buttons.flat_map { |button| @fitting.assigned(button.ref) }.reject { |one| one.off || button_off?(one) }
         known, strange = own.partition { |one| kinds.gestures(@fitting, @fitting.button(one.button)).include?(one.gesture) }
         strange.each { |one| @left << Left.new(id: "gesture", assignment: one).freeze }
-        room(COUNTED.reduce(known) { |list, (member, word)| counted(list, member, word) })
+        room(COUNTED.reduce(done(known)) { |list, (member, word)| counted(list, member, word) })
+      end
+
+      # Those that it can do: by their actions, and by the ways into a mode.
+      def done(list)
+        list = able(list, "action", carries["actions"]) { |action| Steps.parts(action).map { |part| part["kind"] } }
+        able(list, "way", carries["mode_ways"]) { |action| action["kind"] == "mode" ? [action["how"]] : [] }
+      end
+
+      # Those of which it can do all that the block names; nil: it can do any.
+      def able(list, id, can)
+        return list if can.nil?
+
+        kept, left = list.partition { |one| (yield(one.action) - can).empty? }
+        left.each { |one| @left << Left.new(id:, assignment: one).freeze }
+        kept
       end
 
       def button_off?(one) = @fitting.button(one.button).off
@@ -91,6 +108,18 @@ module Kippen
         list & kept
       end
 
+      # As many as its memory holds, in bytes as they are sent.
+      def fit_memory
+        most = carries["bytes"] or return
+
+        order = @kept.sort_by.with_index { |one, index| [rank(one), index] }
+        while order.any? && JSON.generate(put_together).bytesize > most
+          gone = order.pop
+          @left << Left.new(id: "room", assignment: gone).freeze
+          @kept -= [gone]
+        end
+      end
+
       def rank(one)
         return 0 if Steps.parts(one.action).any? { |part| Check::NoHelp.asks?(part) }
 
@@ -103,7 +132,6 @@ module Kippen
       end
 
       def put_together
-        unsettable
         modes = @kept.flat_map { |one| named(one, "mode") }.uniq
         lists = lists_of(modes)
         { "kippen" => FORMAT, "device" => @device.id, "off" => @device.off,

@@ -32,7 +32,7 @@ module Kippen
       def words(left)
         one = left.assignment
         case left.id
-        when "gesture", "room" then Words.say(:"left_#{left.id}", **named(one))
+        when "gesture", "room", "action", "way" then Words.say(:"left_#{left.id}", **named(one))
         when "setting" then left.finding.what
         else Words.say(:"left_#{left.id}", device: device.name || device.id, name: left.thing.name || left.thing.id)
         end

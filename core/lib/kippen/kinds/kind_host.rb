@@ -5,8 +5,13 @@ module Kippen
     # Checks what a kind that somebody made carries on one sort of host, see Reader.
     class KindHost
       # How many of them it carries at most, where that is known: room is for so many assignments
-      ROOM = { "places" => Limits::PLACES, "shortlists" => Limits::SHORTLISTS, "assignments" => Limits::ASSIGNMENTS }.freeze
-      MEMBERS = ["gestures", "settable", "modes", "double_click_ms", "unsure", *ROOM.keys].freeze
+      # and how large its memory is.
+      ROOM = { "places" => Limits::PLACES, "shortlists" => Limits::SHORTLISTS, "assignments" => Limits::ASSIGNMENTS,
+               "bytes" => Limits::FITTING_BYTES }.freeze
+      # What it can do, by the kind of an action, and in which ways a mode is taken on it, where that is known.
+      ABLE = %w[actions mode_ways].freeze
+      MEMBERS = ["gestures", "settable", "modes", "double_click_ms", "unsure", *ROOM.keys, *ABLE].freeze
+      WORD = /\A[a-z_]{1,20}\z/
       DOUBLE_CLICK = %w[usual from to].freeze
       VALUES = 50
 
@@ -23,6 +28,7 @@ module Kippen
           fault("#{at}/#{name}", :must_whole_number, from: 0, to: most) unless !carries.key?(name) || whole?(carries[name], 0,
                                                                                                              most)
         end
+        ABLE.each { |name| words(carries[name], "#{at}/#{name}") if carries.key?(name) }
         double_click(carries["double_click_ms"], "#{at}/double_click_ms")
         settable(carries["settable"], "#{at}/settable")
       end
@@ -45,6 +51,11 @@ module Kippen
       def gestures(list, at)
         right = list.is_a?(Array) && list.any? && list.uniq == list && (list - Fitting::GESTURES).empty?
         fault(at, :must_array_of_gestures, values: Fitting::GESTURES.join(", ")) unless right
+      end
+
+      def words(list, at)
+        right = list.is_a?(Array) && list.size <= VALUES && list.all? { |word| word.is_a?(String) && WORD.match?(word) }
+        fault(at, :must_array_of_words) unless right
       end
 
       def unsure?(words) = words.nil? || (words.is_a?(String) && words.strip.length.between?(1, Reader::TEXT))

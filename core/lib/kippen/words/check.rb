@@ -52,6 +52,7 @@ module Kippen
       check_name_not_settable: "a value that can't be set",
       check_name_not_ready: "a device that is not ready",
       fix_put_on: "Put “%{action}” on the %{gesture} of %{button}",
+      fix_swap: "Let “%{action}” and “%{other}” change places: it comes to the %{gesture} of %{button}",
       fix_take_off: "Take “%{action}” off",
       fix_setting_off: "%{setting} off, for %{button}",
       fix_at_once: "The tap of %{button} acts at once",

@@ -82,6 +82,7 @@ module Kippen
       no_recording: "is no recording: neither libinput's YAML, nor evemu's text, nor whole input events of 24 bytes",
       no_event_line: "is no event: seconds, microseconds, type, code and value",
       event_before_last: "comes before the one before it",
+      must_array_of_words: "must be an array of words of small letters",
       four_digits: "must be four digits or letters from a to f, as lsusb shows them, not %{value}",
       hwdb_head: "%{client}, %{device}: from Kippen. Copy to /etc/udev/hwdb.d/, run systemd-hwdb update, plug it in anew.",
       hwdb_off: "switched off",

@@ -6,6 +6,8 @@ module Kippen
     HANDOVER = {
       left_gesture: "%{button}: %{device} knows no %{gesture}, so “%{action}” is not done by it.",
       left_room: "%{device} has no room for “%{action}” on the %{gesture} of %{button}: it is not done by it.",
+      left_action: "%{device} can't do “%{action}”, so the %{gesture} of %{button} does nothing of it.",
+      left_way: "%{device} knows no such way into a mode: the %{gesture} of %{button} doesn't do “%{action}”.",
       left_mode: "%{device} has no room for one more mode: “%{name}” is not there, nor what is assigned in it.",
       left_place: "%{device} has no room for one more place: what is assigned in “%{name}” is not done there.",
       left_shortlist: "%{device} has no room for one more shortlist: “%{name}” can't be opened.",

@@ -81,6 +81,7 @@ export function HandOverStep({ desk, shown, onList, onFiles }: Props) {
           revision={desk.revision.number}
           onAsk={(what) => ask(what, [has])}
           onStop={() => void asking.run({ stop: has.device })}
+          onQuestion={() => void asking.run({ question: has.device })}
           onByHand={(byHand) => void asking.run({ byHand, device: has.device })}
           onList={() => onList(has.device)}
           onReach={(reach) => void asking.run({ reach, device: has.device })}

@@ -14,6 +14,8 @@ interface Props {
   revision: number
   onAsk: (what: What) => void
   onStop: () => void
+  /** What it has, by its own word. */
+  onQuestion: () => void
   onReach: (reach: boolean) => void
   onByHand: (byHand: boolean) => void
   onList: () => void
@@ -60,7 +62,7 @@ function Differs({ differs, name }: { differs: string[]; name: string }) {
   )
 }
 
-function Actions({ has, name, revision, onAsk, onStop, onReach, onByHand, onList }: Props) {
+function Actions({ has, name, revision, onAsk, onStop, onQuestion, onReach, onByHand, onList }: Props) {
   const mayChange = useMayChange()
   const list = has.by_hand && (
     <Button type={has.state === 'by_hand' ? 'primary' : 'default'} onClick={onList}>
@@ -87,12 +89,17 @@ function Actions({ has, name, revision, onAsk, onStop, onReach, onByHand, onList
           {say.put}
         </Button>
       )}
+      {has.state === 'unknown' && (
+        <Button type="primary" aria-label={say.questionTo(name)} onClick={onQuestion}>
+          {say.question}
+        </Button>
+      )}
       {(isUnderWay(has) || waits) && (
         <Button aria-label={say.stopOn(name)} onClick={onStop}>
           {say.stop}
         </Button>
       )}
-      {back !== null && !has.by_hand && !isUnderWay(has) && !waits && (
+      {back !== null && !has.by_hand && !isUnderWay(has) && !waits && has.state !== 'unknown' && (
         <Button onClick={() => onAsk('back')}>{say.backTo(String(back))}</Button>
       )}
       <MenuButton label={say.more(name)} items={has.by_hand ? [byHand] : [...standIn, byHand]}>

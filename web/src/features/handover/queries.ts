@@ -20,6 +20,7 @@ export function useAsking(client: string) {
         asked:
           | { what: What; devices: Seen[] }
           | { stop: string }
+          | { question: string }
           | { reach: boolean; device: string }
           | { byHand: boolean; device: string },
       ) => {
@@ -28,6 +29,13 @@ export function useAsking(client: string) {
           if ('stop' in asked)
             return must(
               api.POST('/api/clients/{client}/handovers/stop', { params, body: { device: asked.stop } }),
+            )
+          if ('question' in asked)
+            return must(
+              api.POST('/api/clients/{client}/handovers/question', {
+                params,
+                body: { device: asked.question },
+              }),
             )
           if ('byHand' in asked)
             return must(

@@ -74,6 +74,8 @@ export const say = sentences('handover', {
   makeCode: 'Make a code for this list',
   onPaper: 'On paper',
   buttonCard: 'Button card: one page for the client and those who help',
+  question: 'Ask it',
+  questionTo: fill('Ask {name} what is on it', 'name'),
   settingsSheet: 'Settings sheet: what is set, and where',
   files: 'Files, out and in',
   device: 'Device',

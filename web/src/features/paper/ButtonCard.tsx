@@ -40,14 +40,19 @@ function ButtonOf({ device, row }: { device: Device; row: Row }) {
     <article className={styles.button} aria-label={row.full_name}>
       <DeviceDrawing drawing={device.drawing} height={72} chosen={row.id} />
       <div>
-        <h3>{row.full_name}</h3>
+        <h3>
+          <bdi>{row.full_name}</bdi>
+        </h3>
         <ul>
           {row.entries.map((one) => (
             <li key={`${one.gesture} ${one.where ?? ''}`}>
               <span className={styles.gesture}>
                 <GestureMark gesture={one.gesture} /> {one.name}
               </span>{' '}
-              <strong>{one.action}</strong> {one.help && <b className={styles.help}>{say.help}</b>}
+              <strong>
+                <bdi>{one.action}</bdi>
+              </strong>{' '}
+              {one.help && <b className={styles.help}>{say.help}</b>}
               {one.where && <small>{one.where}</small>}
             </li>
           ))}

@@ -8,7 +8,7 @@ export function SettingsSheet({ paper }: { paper: PaperData }) {
     host.devices.map((device) => (
       <section key={device.id} className={styles.device} aria-label={device.name}>
         <h2>
-          {device.name} <small>{host.name}</small>
+          <bdi>{device.name}</bdi> <small>{host.name}</small>
         </h2>
         {device.lines.length === 0 ? (
           <p>{say.nothingSet}</p>

@@ -15,7 +15,7 @@ export const say = sentences('paper', {
   all: 'All of them',
   pdf: 'Keep as PDF',
   print: 'Print',
-  how: 'The PDF has real text but no tags: this page is what a screen reader reads best. Names in scripts that its fonts have no letters for stand on this page alone.',
+  how: 'The PDF has real text but no tags: this page is what a screen reader reads best. It has letters for Latin, Greek, Cyrillic and Hebrew names; names in other scripts stand on this page alone.',
   back: 'Back to the desk',
   help: 'Help',
   nothing: 'Nothing is on it.',

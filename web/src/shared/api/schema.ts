@@ -1271,6 +1271,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/handovers/question": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A device is asked what it has; since a restore nobody knows it otherwise */
+        post: operations["askDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/check/fixes": {
         parameters: {
             query?: never;
@@ -2281,7 +2300,7 @@ export interface components {
         DeviceHas: {
             device: string;
             /** @enum {unknown} */
-            state: "waiting" | "writing" | "broken_off" | "away" | "nothing" | "on_it" | "differs" | "anothers" | "by_hand";
+            state: "waiting" | "writing" | "broken_off" | "away" | "nothing" | "on_it" | "differs" | "anothers" | "by_hand" | "unknown";
             /** @description A mark of what is on it; null */
             seen: string | null;
             brought: components["schemas"]["BroughtBy"];
@@ -6298,6 +6317,35 @@ export interface operations {
                 "application/json": {
                     device: string;
                     reach: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description As it is then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handovers"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    askDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    device: string;
                 };
             };
         };

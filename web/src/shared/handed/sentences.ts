@@ -7,6 +7,7 @@ export const say = sentences('handed', {
   onIt: fill('Revision {number} is on it', 'number'),
   differs: fill('Revision {number} is on it; this one differs', 'number'),
   anothers: 'Something is on it that is not this client’s',
+  unknown: 'Not asked since everything was restored from a back-up: nobody knows what is on it',
   waiting: 'Its turn comes',
   writing: fill('Being written: {done} of {of} · {part}', 'done', 'of', 'part'),
   switching: 'Written; put in force in a moment',

@@ -27,6 +27,8 @@ export function stands({ state, seen, brought, done, of, part, by_hand: byHand }
       return say.byHand(String(byHand?.set ?? 0), String(byHand?.of ?? 0))
     case 'anothers':
       return say.anothers
+    case 'unknown':
+      return say.unknown
   }
 }
 

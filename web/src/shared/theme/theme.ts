@@ -24,7 +24,7 @@ export function themeFor(light: Light): ThemeConfig {
       colorBgLayout: colours.paper,
       colorBorder: colours.mud,
       colorSplit: colours.line,
-      fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
+      fontFamily: "'Atkinson Hyperlegible Next Variable', 'Kippen Scripts', sans-serif",
       fontSize: 16,
       controlHeight: 44,
       borderRadius: 8,
