@@ -4,6 +4,7 @@ source "https://rubygems.org"
 
 gem "argon2", "2.3.3"
 gem "bigdecimal", "~> 3.1"
+gem "highs", "0.2.6"
 gem "json", "~> 2.0"
 gem "openapi_first", "1.4.3"
 gem "pg", "1.7.0"

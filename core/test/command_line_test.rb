@@ -121,5 +121,23 @@ module Kippen
                      command("check", "--fitting", path, "--contacts", "-", input: wrong)
       end
     end
+
+    DEMO = File.expand_path("../../demo/bram.fitting.json", __dir__)
+
+    def test_reach_and_the_table_of_slots
+      status, out, = command("reach", "--fitting", DEMO, known: true)
+      told = JSON.parse(out)
+      assert_equal [0, 5], [status, told["wants"].size]
+      assert_equal %w[device presses seconds right low high measured trials cost_s_a_day steps],
+                   told["wants"].flat_map { |want| want["ways"] }.first.keys
+      assert_equal 5,
+                   JSON.parse(command("reach", "--fitting", DEMO, "--without", "pocket-phone", known: true)[1])["day"]["undone"]
+      status, out, = command("propose", "--fitting", DEMO, "--table", known: true)
+      assert_equal [0, "slots/1"], [status, JSON.parse(out)["kippen"]]
+      assert_equal [2, "propose needs the gem highs, which isn't here\n"],
+                   command("propose", "--fitting", DEMO, known: true).values_at(0, 2)
+      assert_equal 2, command("propose", "--slots", "-", input: "{}", known: true)[0]
+      assert_match(/--changes takes a number/, command("propose", "--fitting", DEMO, "--changes", "x", known: true)[2])
+    end
   end
 end

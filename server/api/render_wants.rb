@@ -14,7 +14,8 @@ module Kippen
 
       def self.want(fitting, wants, want)
         { "id" => want.id, "what" => want.what, "place" => want.place, "hosts" => want.hosts, "times_a_day" => want.times_a_day,
-          "wrong" => want.wrong, "asked_by" => want.asked_by, "importance" => want.importance, "action" => want.action,
+          "wrong" => want.wrong, "asked_by" => want.asked_by, "importance" => want.importance, "ways" => want.ways,
+          "action" => want.action,
           "action_name" => want.action && CATALOGUE.of(fitting).name(want.action), "state" => wants.state(want),
           **ways(fitting, wants.ways(want)) }
       end

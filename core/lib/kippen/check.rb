@@ -21,6 +21,7 @@ require_relative "check/no_way_back"
 require_relative "check/not_ready"
 require_relative "check/not_settable"
 require_relative "check/print_differs"
+require_relative "check/thin_road"
 require_relative "check/trials_old"
 require_relative "check/want_undone"
 require_relative "check/way_around_taken"
@@ -32,7 +33,7 @@ module Kippen
   module Check
     FINDERS = [NoPrimaryClick, NoHelp, HelpUnreliable, DangerousPress, NoWayBack, Impossible, Never, WantUndone, BuiltInGone,
                Claimed, WayAroundTaken, Late, PrintDiffers, ListTooLong, NotSettable, GuardNeverEnds, NotReady,
-               TrialsOld].freeze
+               TrialsOld, ThinRoad].freeze
     BAD = %w[serious look].freeze
 
     # findings – [Finding], the worst first, then by id and where; looked_for – ids of what was looked for, whether or not

@@ -3,6 +3,7 @@
 require "optparse"
 require_relative "spool"
 require_relative "recording_commands"
+require_relative "reach_commands"
 
 module Kippen
   # What bin/kippen does. Given its streams, so that tests can watch it.
@@ -17,6 +18,9 @@ module Kippen
       bin/kippen trace --recording R --stands KEY_ENTER=DEVICE/BUTTON…   a recording as a trace
       bin/kippen events --trace T.csv --stands KEY_ENTER=DEVICE/BUTTON… --as evemu|raw   a trace as what Linux programs read
       bin/kippen remap --fitting F.json --device DEVICE --id BUS:VENDOR:PRODUCT [--stands CODE=DEVICE/BUTTON]…   a plain remap for udev
+      bin/kippen reach --fitting F.json [--trials T.json]… [--contacts C.json] [--without DEVICE]…   what can be got at, and how well
+      bin/kippen propose --slots S.json [--changes N]    the few changes that would help most, of a table of slots
+      bin/kippen propose --fitting F.json [--trials T.json]… [--changes N] [--table]   the same of a fitting; --table prints its table
       "-" in place of a file reads standard input. A bad file: exit 2, one line a fault on standard error.
     TEXT
 
@@ -25,9 +29,12 @@ module Kippen
 
     # open – takes a file's name, yields what can be read of it
     # knowledge – gives the Knowledge that check goes by
-    def initialize(input:, output:, errors:, open:, knowledge: -> { raise Misuse, "nothing is known here to check by" })
+    # solver – gives what Proposals is given
+    def initialize(input:, output:, errors:, open:, knowledge: -> { raise Misuse, "nothing is known here to check by" },
+                   solver: -> { raise Misuse, "propose needs the gem highs, which isn't here" })
       @open = open
       @knowledge = knowledge
+      @solver = solver
       @input = input
       @output = output
       @errors = errors
@@ -42,9 +49,11 @@ module Kippen
       when "tune" then tune(rest)
       when "check" then check(check_options(rest))
       when "heard", "trace", "events", "remap" then recordings(command, rest)
+      when "reach", "propose" then reached(command, rest)
       when "--help", "help", nil then @output.puts USAGE
       else raise Misuse,
-                 "unknown command #{command}, must be replay, explain, tune, check, heard, trace, events or remap\n#{USAGE}"
+                 "unknown command #{command}, must be replay, explain, tune, check, heard, trace, events, remap, reach or " \
+                 "propose\n#{USAGE}"
       end
       0
     rescue Invalid => e
@@ -59,6 +68,10 @@ module Kippen
 
     def recordings(command, rest)
       RecordingCommands.new(output: @output, text: method(:text), knowledge: @knowledge).run(command, rest)
+    end
+
+    def reached(command, rest)
+      ReachCommands.new(output: @output, text: method(:text), knowledge: @knowledge, solver: @solver).run(command, rest)
     end
 
     def options(arguments)

@@ -9,6 +9,13 @@ require_relative "reach/mode_walk"
 require_relative "reach/no_way_back"
 require_relative "reach/never_happens"
 require_relative "reach/answer"
+require_relative "reach/figures"
+require_relative "reach/press_times"
+require_relative "reach/rates"
+require_relative "reach/mode_paths"
+require_relative "reach/way"
+require_relative "reach/ways"
+require_relative "reach/overview"
 
 module Kippen
   # What a client gets at: whether a want is done and by which button, which button one confirms with,

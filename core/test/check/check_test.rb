@@ -12,7 +12,7 @@ module Kippen
       assert_equal %w[help_unreliable], result.findings.map(&:id), "no press was asked for yet"
       assert_equal %w[no_primary_click no_help help_unreliable dangerous_press no_way_back impossible never want_undone
                       built_in_gone claimed way_around_taken late print_differs list_too_long not_settable guard_never_ends
-                      not_ready trials_old], result.looked_for
+                      not_ready trials_old thin_road], result.looked_for
       assert_equal({ "serious" => 0, "look" => 1 }, result.counts)
     end
 

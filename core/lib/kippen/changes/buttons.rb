@@ -46,7 +46,7 @@ module Kippen
 
     # set – some of MEMBERS of one button; nil takes one away.
     class ChangeButton < Change.of("button", :button, :set)
-      MEMBERS = %w[name print off signal worked_with codes].freeze
+      MEMBERS = %w[name print off signal worked_with effort_s codes].freeze
 
       def make(draft)
         found = draft.button(button)

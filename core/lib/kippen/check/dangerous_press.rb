@@ -48,10 +48,14 @@ module Kippen
 
       # Wants for it on its host.
       def wanted(one, button)
-        plain = @case.catalogue.plain(one.action)
-        @fitting.wants.select do |want|
-          want.action && @case.catalogue.plain(want.action) == plain && (want.hosts.empty? || want.hosts.include?(button.host))
+        by_action.fetch(@case.catalogue.plain(one.action), []).select do |want|
+          want.hosts.empty? || want.hosts.include?(button.host)
         end
+      end
+
+      # { action as the catalogue compares it => [Fitting::Want] }
+      def by_action
+        @by_action ||= @fitting.wants.select(&:action).group_by { |want| @case.catalogue.plain(want.action) }
       end
 
       def words(one, button, wrong, of)

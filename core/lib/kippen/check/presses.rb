@@ -33,6 +33,11 @@ module Kippen
         end
       end
 
+      # The same, with what the button would offer: gestures of Tuning::GESTURES.
+      def offering(button, offered)
+        remember(button, [:offering, offered]) { @source.of(button).flat_map { |series| judged(button, series, offered) } }
+      end
+
       # [right, of all] of the trials in which a gesture was asked of a button.
       def right(button, gesture, spot = USUAL)
         asked = asked(button, gesture, spot)

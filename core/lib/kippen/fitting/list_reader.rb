@@ -158,9 +158,18 @@ module Kippen
         Button.new(ref: "#{device}/#{id}", id:, kind:, host:, device:, off:, index: @count - 1,
                    name: words(item, "name", pointer), print: words(item, "print", pointer), builtin: does,
                    signal: optional_id(item, "signal", pointer), codes: codes(item, pointer),
-                   worked_with: words(item, "worked_with", pointer),
+                   worked_with: words(item, "worked_with", pointer), effort_s: effort(item, pointer),
                    corrected:).freeze
       end
+
+      def effort(item, pointer)
+        value = item["effort_s"]
+        return value if value.nil? || (value.is_a?(Numeric) && value.real? && EFFORT_S.cover?(value))
+
+        @faults.add("#{pointer}/effort_s", Words.say(:must_number, from: EFFORT_S.begin, to: EFFORT_S.end))
+      end
+      EFFORT_S = 0..60
+      private_constant :EFFORT_S
 
       def id(item, pointer, reserved: nil)
         value = word(item, "id", pointer, Words.say(:needs_id)) or return

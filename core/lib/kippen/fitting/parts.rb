@@ -27,9 +27,10 @@ module Kippen
     # signal  – which of the signals it can give counts, or nil for the kind's own
     # corrected – what somebody put right about it in place of what its kind says, see CorrectedReader; or nil
     # codes   – sources that a listener hears it by, where it was found by pressing: ["key:F6"]
+    # effort_s – what a press on it costs this client beyond its time, in seconds; nil where nobody said
     # index   – its place in the fitting's order, which settles ties in the engine
     Button = Struct.new(:ref, :id, :name, :print, :builtin, :kind, :host, :device, :off, :index, :signal, :codes, :worked_with,
-                        :corrected,
+                        :effort_s, :corrected,
                         keyword_init: true) do
       # What stands on it, or nil; whoever wrote "none" meant that nothing does.
       def printed = NO_PRINT.include?(print.to_s.strip.downcase) ? nil : print
@@ -62,8 +63,10 @@ module Kippen
     # what        – in the client's words; place – an id of a place, or everywhere
     # hosts       – ids, empty for any; times_a_day – Integer or nil
     # wrong       – what a wrong press costs, one of WRONG; importance – one of IMPORTANCE
+    # ways        – 2 where a second one on another device is asked for; nil where nobody said
     # action      – the JSON object of the action that would do it, or nil where nobody said
-    Want = Struct.new(:id, :what, :place, :hosts, :times_a_day, :wrong, :asked_by, :importance, :action, keyword_init: true)
+    Want = Struct.new(:id, :what, :place, :hosts, :times_a_day, :wrong, :asked_by, :importance, :ways, :action,
+                      keyword_init: true)
 
     # Assignments of one device's buttons that follow another's. mirror – left becomes right
     Link = Struct.new(:from, :to, :mirror, keyword_init: true)
