@@ -30,6 +30,7 @@ module Kippen
       register PaperRoutes
       register FollowUpRoutes
       register FileRoutes
+      register ReachRoutes
       register ScreenRoutes
       register PointerRoutes
       register RevisionRoutes
@@ -67,6 +68,7 @@ module Kippen
         def by_hand(client) = Store::ByHand.new(database, client)
         def works = Store::Works.new(database)
         def handovers = Store::Handovers.new(database, line: Jobs::PutOnDevice.method(:line))
+        def proposals = Store::Proposals.new(database, line: Jobs::Propose.method(:line))
         def accounts = Store::Accounts.new(database)
         def audit = Store::Audit.new(database)
         def kinds = Store::KeptKinds.new(database, account)

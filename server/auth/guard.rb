@@ -18,6 +18,7 @@ module Kippen
         "listener" => ->(db, id) { db[:listeners].where(id:).select(:client_id) },
         "sitting" => ->(db, id) { db[:sittings].where(id:).select(:client_id) },
         "fit" => ->(db, id) { db[:fits].where(id:).select(:client_id) },
+        "proposal" => ->(db, id) { db[:proposals].where(id:).select(:client_id) },
         "stream" => lambda { |db, id|
           db[:streams].join(:listeners, id: :listener_id).where(Sequel[:streams][:id] => id).select(:client_id)
         }

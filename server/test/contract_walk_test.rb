@@ -28,10 +28,11 @@ module Kippen
       stream = send_json(:post, "/api/listeners/#{listener}/streams", {})["id"]
       join = send_json(:post, "/api/clients/#{client}/joins", { "host" => "phone" })["id"]
       sitting, fit = add_fit(client)
+      proposal = send_json(:post, "/api/clients/#{client}/proposals", {})["proposal"]["id"]
       shelf = send_json(:post, "/api/service/kinds", "document" => KIND.merge("id" => "#{name.downcase}-grip"))["id"]
       account = DATABASE[:accounts].where(service_id: service).get(:id)
       { "client" => client, "listener" => listener, "stream" => stream, "account" => account, "join" => join, "own" => stream,
-        "sitting" => sitting, "fit" => fit, "number" => 0, "kind" => KIND["id"], "shelf" => shelf, "shipped" => "grip" }
+        "sitting" => sitting, "fit" => fit, "proposal" => proposal, "number" => 0, "kind" => KIND["id"], "shelf" => shelf, "shipped" => "grip" }
     end
 
     # Each operation with the session as it was: one of them ends it.

@@ -40,7 +40,8 @@ module Kippen
       join = send_json(:post, "/api/clients/#{@client}/joins", "host" => "phone")["id"]
       sitting, fit = add_fit(@client)
       send_json(:post, "/api/service/kinds", "document" => PAD)
-      @right = { "sitting" => sitting, "fit" => fit, "number" => "0", "kind" => "grip", "shelf" => "reed-pad",
+      proposal = send_json(:post, "/api/clients/#{@client}/proposals", {})["proposal"]["id"]
+      @right = { "sitting" => sitting, "fit" => fit, "proposal" => proposal, "number" => "0", "kind" => "grip", "shelf" => "reed-pad",
                  "shipped" => "grip",
                  "client" => @client, "listener" => listener, "stream" => stream, "own" => stream, "join" => join,
                  "account" => DATABASE[:accounts].where(service_id: @service).get(:id).to_s }

@@ -39,7 +39,8 @@ module Kippen
         other = solved(without(one))
         slot = other && other["chosen"].find { |next_one| next_one["want"] == one["want"] && next_one["way"] == 1 }
         more = other && (other["cost_s_a_day"] - @answer["cost_s_a_day"]).round(3)
-        { **one.slice("want", "button", "gesture"), "instead" => slot&.slice("button", "gesture"),
+        { **one.slice("want", "button", "gesture"),
+          "instead" => slot&.slice("button", "gesture"),
           "cost_s_a_day" => other && other["cost_s_a_day"], "more_s" => more }
       end
 
