@@ -91,8 +91,8 @@ module Kippen
       # device – the Fitting::Device it is on
       def button(button, device)
         { "ref" => button.ref, "name" => button.name || button.id, "full_name" => Words.button(device, button),
-          "print" => button.printed || "",
-          "kind" => button.kind, "off" => button.off }
+          "print" => button.printed || "", "kind" => button.kind, "off" => button.off,
+          **(button.effort_s ? { "effort_s" => button.effort_s } : {}) }
       end
 
       def places(fitting)

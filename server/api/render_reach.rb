@@ -13,7 +13,7 @@ module Kippen
       def to_h
         plain = @overview.plain
         { "wants" => plain["wants"].map { |row| want(row) }, "day" => day, "devices" => devices(plain["devices"]),
-          "thin" => @overview.thin.map { |thin| thin(thin) } }
+          "least" => @ways.figures.rate, "thin" => @overview.thin.map { |thin| thin(thin) } }
       end
 
       private

@@ -14,7 +14,7 @@ module Kippen
 
       def self.want(fitting, wants, want)
         { "id" => want.id, "what" => want.what, "place" => want.place, "hosts" => want.hosts, "times_a_day" => want.times_a_day,
-          "wrong" => want.wrong, "asked_by" => want.asked_by, "importance" => want.importance, "ways" => want.ways,
+          "wrong" => want.wrong, "asked_by" => want.asked_by, "importance" => want.importance, "second_way" => want.second_way,
           "action" => want.action,
           "action_name" => want.action && CATALOGUE.of(fitting).name(want.action), "state" => wants.state(want),
           **ways(fitting, wants.ways(want)) }

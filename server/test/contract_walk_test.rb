@@ -32,7 +32,8 @@ module Kippen
       shelf = send_json(:post, "/api/service/kinds", "document" => KIND.merge("id" => "#{name.downcase}-grip"))["id"]
       account = DATABASE[:accounts].where(service_id: service).get(:id)
       { "client" => client, "listener" => listener, "stream" => stream, "account" => account, "join" => join, "own" => stream,
-        "sitting" => sitting, "fit" => fit, "proposal" => proposal, "number" => 0, "kind" => KIND["id"], "shelf" => shelf, "shipped" => "grip" }
+        "sitting" => sitting, "fit" => fit, "proposal" => proposal, "number" => 0, "kind" => KIND["id"], "shelf" => shelf,
+        "shipped" => "grip" }
     end
 
     # Each operation with the session as it was: one of them ends it.

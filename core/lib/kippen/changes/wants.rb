@@ -21,7 +21,7 @@ module Kippen
     # Its place may be an app as a whole, { "app" => id or name }, and its action may name an app as people call it,
     # see NamedApp. An action that is another than before must be whole.
     class PutWant < Change.of("want", :want)
-      MEMBERS = %w[what place hosts times_a_day wrong asked_by importance ways action].freeze
+      MEMBERS = %w[what place hosts times_a_day wrong asked_by importance second_way action].freeze
 
       def make(draft)
         list = draft.list("wants")

@@ -63,9 +63,9 @@ module Kippen
     # what        – in the client's words; place – an id of a place, or everywhere
     # hosts       – ids, empty for any; times_a_day – Integer or nil
     # wrong       – what a wrong press costs, one of WRONG; importance – one of IMPORTANCE
-    # ways        – 2 where a second one on another device is asked for; nil where nobody said
+    # second_way  – is another one, on another device, asked for? nil where nobody said
     # action      – the JSON object of the action that would do it, or nil where nobody said
-    Want = Struct.new(:id, :what, :place, :hosts, :times_a_day, :wrong, :asked_by, :importance, :ways, :action,
+    Want = Struct.new(:id, :what, :place, :hosts, :times_a_day, :wrong, :asked_by, :importance, :second_way, :action,
                       keyword_init: true)
 
     # Assignments of one device's buttons that follow another's. mirror – left becomes right

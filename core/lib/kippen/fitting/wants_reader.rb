@@ -32,7 +32,8 @@ module Kippen
         place = one_of(item, "place", @places, pointer, default: EVERYWHERE)
         Want.new(id:, what:, place:, hosts: hosts(item, pointer), times_a_day: times(item, pointer),
                  wrong: choice(item, "wrong", WRONG, pointer, default: "nuisance"), asked_by: words(item, "asked_by", pointer),
-                 importance: choice(item, "importance", IMPORTANCE, pointer, default: "should"), ways: ways(item, pointer),
+                 importance: choice(item, "importance", IMPORTANCE, pointer, default: "should"),
+                 second_way: item.key?("second_way") ? flag(item, "second_way", pointer) : nil,
                  action: action(item, pointer)).freeze
       end
 
@@ -49,13 +50,6 @@ module Kippen
         return value if value.nil? || (value.is_a?(Integer) && TIMES_A_DAY.cover?(value))
 
         @faults.add("#{pointer}/times_a_day", Words.say(:must_be_whole_to, value: Faults.show(value), to: TIMES_A_DAY.end))
-      end
-
-      def ways(item, pointer)
-        value = item["ways"]
-        return value if value.nil? || [1, 2].include?(value)
-
-        @faults.add("#{pointer}/ways", Words.say(:must_whole_number, from: 1, to: 2))
       end
 
       def action(item, pointer)

@@ -35,7 +35,7 @@ module Kippen
 
       private
 
-      def two?(want) = (want.ways || (want.wrong == "dangerous" ? 2 : 1)) == 2
+      def two?(want) = want.second_way.nil? ? want.wrong == "dangerous" : want.second_way
 
       # The mean by times.
       def wrong_s(row, times)

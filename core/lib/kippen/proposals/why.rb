@@ -26,7 +26,7 @@ module Kippen
       def rests_on
         doubts = unmeasured
         found = doubts.first(MOST).filter_map { |button, gesture, at| turned(button, gesture, at) }
-        [found.sort_by { |one| [-one["flips"].size, one["button"], one["gesture"]] }, doubts.size <= MOST]
+        [found.sort_by { |one| [-one["less_s"], one["button"], one["gesture"]] }, doubts.size <= MOST]
       end
 
       private
@@ -71,11 +71,12 @@ module Kippen
         @deadline.check
         document = with_rate(button, gesture, at)
         other = solved(document) or return
-        return unless other["cost_s_a_day"] < today(document) - Frontier::CLOSE
+        less = today(document) - other["cost_s_a_day"]
+        return if less < Frontier::CLOSE
 
         both = [@answer, other].map { |one| here_is(one["chosen"], button, gesture) }
         wants = (both[0] - both[1]) | (both[1] - both[0])
-        { "button" => button, "gesture" => gesture, "at" => at, "flips" => wants } if wants.any?
+        { "button" => button, "gesture" => gesture, "at" => at, "flips" => wants, "less_s" => less.round(3) } if wants.any?
       end
 
       def here_is(chosen, button, gesture)

@@ -1,4 +1,4 @@
-import { Button, Input } from 'antd'
+import { Button, Input, InputNumber } from 'antd'
 import { useState } from 'react'
 import type { Button as ButtonData } from '../../shared/api'
 import { useFormChange } from '../../shared/fitting'
@@ -11,8 +11,9 @@ export function RenameSheet({ button, onClose }: { button: ButtonData; onClose: 
   const { change, busy, refused } = useFormChange()
   const [name, setName] = useState(button.name)
   const [print, setPrint] = useState(button.print)
+  const [effort, setEffort] = useState<number | null>(button.effort_s ?? null)
   const onSubmit = async () => {
-    const set = { name, print: print || null }
+    const set = { name, print: print || null, effort_s: effort || null }
     if (await change({ kind: 'button', button: button.ref, set }, say.called(name))) onClose()
   }
   return (
@@ -23,6 +24,9 @@ export function RenameSheet({ button, onClose }: { button: ButtonData; onClose: 
         </Field>
         <Field label={say.printed} at="print">
           <Input maxLength={120} value={print} onChange={(event) => setPrint(event.target.value)} />
+        </Field>
+        <Field label={say.effort} hint={say.effortHow} at="effort_s">
+          <InputNumber min={0} max={60} step={0.5} value={effort} onChange={setEffort} />
         </Field>
         <Button type="primary" htmlType="submit" loading={busy} disabled={name.trim() === ''}>
           {say.callThat}

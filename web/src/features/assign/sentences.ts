@@ -71,6 +71,8 @@ export const say = sentences('assign', {
   called: fill('It is called {name}.', 'name'),
   name: fill('Name of {name}', 'name'),
   nameAlone: 'Name',
+  effort: 'What a press on it costs beyond its time, in seconds',
+  effortHow: 'Reaching for it tires, say. Reach counts with it.',
   printed: 'Printed on it',
   callThat: 'Call it that',
   repeatWhileHeld: 'Repeat while held',

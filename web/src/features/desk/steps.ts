@@ -9,13 +9,14 @@ import { handover } from '../handover'
 import { historySheets } from '../history'
 import { joiningSheets } from '../joining'
 import { assign } from '../lanes'
+import { reach } from '../reach'
 import { tune } from '../tune'
 import { wants } from '../wants'
 import { answersSheets } from '../where'
 import { helpSheets } from './helpSheets'
 
 /** The steps in the order of the work; those that are built. A new one is its folder and its name here. */
-const ALL = [wants, devices, assign, tune, check, handover, followup] as const
+const ALL = [wants, devices, assign, tune, check, reach, handover, followup] as const
 export const STEPS: readonly StepDefinition[] = ALL
 export type Step = (typeof ALL)[number]['id']
 
@@ -36,6 +37,7 @@ export const SHEETS = {
   ...assign.sheets,
   ...tune.sheets,
   ...check.sheets,
+  ...reach.sheets,
   ...handover.sheets,
   ...followup.sheets,
   ...OF_NO_STEP,

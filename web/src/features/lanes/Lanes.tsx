@@ -12,7 +12,6 @@ import { spotName, useBeginWith, type Carried, type Chosen } from '../assign'
 import { Axis } from './Axis'
 import { DeviceLanes } from './DeviceLanes'
 import { freeBySpot, HandContext, type Given, type Hand } from './hand'
-import { HandBar } from './HandBar'
 import { LaneRow } from './LaneRow'
 import { carryTo, placeOf } from './picking'
 import { stretchScale, widestOf, type Scales } from './scale'
@@ -25,6 +24,7 @@ import barsStyles from './bars.module.css'
 import { say } from './sentences'
 
 const LanesTable = later(async () => (await import('./LanesTable')).LanesTable, <Waiting />)
+const HandBar = later(async () => (await import('./HandBar')).HandBar, null)
 const SeveralBar = later(async () => (await import('./SeveralBar')).SeveralBar, null)
 
 interface Props {

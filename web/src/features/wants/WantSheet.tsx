@@ -1,4 +1,4 @@
-import { Button, Input, Select } from 'antd'
+import { Button, Checkbox, Input, Select } from 'antd'
 import { useState } from 'react'
 import type { Desk, WantFacts } from '../../shared/api'
 import { useActions, useFormChange, useWants } from '../../shared/fitting'
@@ -26,7 +26,8 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
   const onSubmit = async () => {
     if (action === undefined) return
     const { id, what, hosts, times_a_day, wrong, asked_by, importance } = given
-    const put = { id, what, place, hosts, times_a_day, wrong, asked_by, importance, action }
+    const second = given.second_way === null ? {} : { second_way: given.second_way }
+    const put = { id, what, place, hosts, times_a_day, wrong, asked_by, importance, action, ...second }
     if (await change({ kind: 'want', want: put }, say.changed(what))) onClose()
   }
   const remove = async () => {
@@ -73,6 +74,12 @@ function Details({ desk, want, onClose }: { desk: Desk; want: WantFacts; onClose
           value={given.importance}
           onChange={(importance) => setGiven({ ...given, importance })}
         />
+        <Checkbox
+          checked={given.second_way ?? given.wrong === 'dangerous'}
+          onChange={({ target }) => setGiven({ ...given, second_way: target.checked })}
+        >
+          {say.secondWay}
+        </Checkbox>
         <Field label={say.askedFor} at="asked_by">
           <Input
             maxLength={120}

@@ -18,6 +18,7 @@ export const say = sentences('wants', {
   what: 'What',
   whichHosts: 'On which hosts',
   noneAnyThem: 'None: on any of them.',
+  secondWay: 'A second way is wanted, on another device',
   askedFor: 'Asked for by',
   saveWant: 'Save the want',
   removeWant: 'Remove the want',

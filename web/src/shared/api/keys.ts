@@ -66,6 +66,8 @@ export const keys = {
   devices: inRevision<[]>('devices'),
   wants: inRevision<[]>('wants'),
   heard: inRevision<[string]>('heard'),
+  reach: inRevision<[string[], number | undefined]>('reach'),
+  proposal: inRevision<[]>('proposal'),
   traces: inRevision<[]>('traces'),
   takenTrace: inRevision<[string]>('taken-trace'),
   wholeLook: inRevision<[string]>('whole-look'),
@@ -102,6 +104,8 @@ export type Asked =
   | 'wants'
   | 'check'
   | 'handovers'
+  | 'reach'
+  | 'proposal'
   | 'by-hand'
 
 /** All that was asked under one name of one client, in whichever revision. */

@@ -1196,6 +1196,82 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** Which wants can be got at, from where, at what cost; what a day comes to, and roads that are too thin */
+        get: operations["getReach"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        /** The newest proposal */
+        get: operations["getProposal"];
+        put?: never;
+        /** Asks which few changes would help most; what is under way is given up */
+        post: operations["askForProposal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proposals/{proposal}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                proposal: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Nobody wants it any more */
+        post: operations["endProposal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/service/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a day is counted with */
+        get: operations["getReachFigures"];
+        /** Some of it in place of what is usual */
+        put: operations["sayReachFigures"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/joined/by-hand": {
         parameters: {
             query?: never;
@@ -2035,6 +2111,8 @@ export interface components {
             /** @enum {unknown} */
             kind: "contact" | "force" | "notch";
             off: boolean;
+            /** @description What a press costs beyond its time */
+            effort_s?: number;
         };
         Named: {
             id: string;
@@ -2410,6 +2488,160 @@ export interface components {
                         undo: string;
                     }[];
                 }[];
+            }[];
+        };
+        Reach: {
+            revision: number;
+            wants: {
+                id: string;
+                what: string;
+                times: number | null;
+                importance: string;
+                wrong: string;
+                /** @description The device of the cheapest way */
+                best: string | null;
+                /** @description The cheapest on another device */
+                second: string | null;
+                cells: {
+                    device: string;
+                    /** @description Why there is none */
+                    why: string | null;
+                    way: null | components["schemas"]["ReachWay"];
+                }[];
+            }[];
+            /** @description At least so many must come out as meant */
+            least: number;
+            day: components["schemas"]["ReachDay"];
+            before: null | {
+                revision: number;
+                day: {
+                    [key: string]: unknown;
+                };
+            };
+            devices: {
+                device: string;
+                name: string;
+                /** @description Of the day's presses */
+                share: number;
+                /** @description Wants that nothing else does */
+                alone: string[];
+                is_off: boolean;
+            }[];
+            thin: {
+                id: string;
+                what: string;
+                want: string | null;
+                device: string | null;
+            }[];
+        };
+        ReachWay: {
+            device: string;
+            presses: number;
+            seconds: number;
+            right: number;
+            low: number;
+            high: number;
+            measured: boolean;
+            trials: number;
+            cost_s_a_day: number;
+            steps: {
+                button: string;
+                gesture: string;
+                presses: number;
+                words: string;
+            }[];
+        };
+        ReachDay: {
+            presses: number;
+            seconds: number;
+            wrong: number;
+            cost_s: number;
+            undone: number;
+            parts: {
+                part: string;
+                presses: number;
+            }[];
+        };
+        ReachFigures: {
+            figures: components["schemas"]["Counted"];
+            said: {
+                [key: string]: unknown;
+            };
+            usual: components["schemas"]["Counted"];
+        };
+        Counted: {
+            wrong_s: {
+                [key: string]: number;
+            };
+            missing_s: {
+                [key: string]: number;
+            };
+            missing_second: number;
+            second_share: number;
+            change_s: number;
+            lost_s: number;
+            rate: number;
+        };
+        ProposalView: {
+            revision: number;
+            proposal: null | components["schemas"]["Proposal"];
+        };
+        Proposal: {
+            id: string;
+            revision: number;
+            /** @enum {unknown} */
+            state: "waiting" | "working" | "done" | "failed" | "given_up";
+            done: number;
+            of: number;
+            error: string | null;
+            by: string;
+            at: string;
+            pinned: string[];
+            shut: {
+                buttons: string[];
+                gestures: string[];
+            };
+            result: null | components["schemas"]["ProposalResult"];
+        };
+        ProposalResult: {
+            /** @enum {unknown} */
+            status: "optimal" | "stopped" | "impossible";
+            gap: number | null;
+            all_asked: boolean;
+            /** @description Which can't all be kept */
+            rules: string[];
+            /** @description By the number of changes, from none */
+            steps: {
+                changes: number;
+                cost_s: number;
+                saves_s: number;
+                seconds: number;
+                wrong: number;
+                missing: string[];
+                put: {
+                    want: string;
+                    way: number;
+                    words: string;
+                    change: components["schemas"]["ButtonChange"];
+                }[];
+                gives_way: {
+                    words: string;
+                    change: components["schemas"]["ButtonChange"];
+                }[];
+            }[];
+            here: {
+                want: string;
+                what: string;
+                here: string;
+                instead: string | null;
+                more_s: number | null;
+            }[];
+            rests_on: {
+                button: string;
+                gesture: string;
+                /** @enum {unknown} */
+                at: "low" | "high";
+                what: string;
             }[];
         };
         TakenTrace: {
@@ -2929,6 +3161,8 @@ export interface components {
                 off?: boolean;
                 signal?: string | null;
                 worked_with?: string | null;
+                /** @description What a press on it costs the client beyond its time */
+                effort_s?: number | null;
                 codes?: string[];
             };
         };
@@ -3243,6 +3477,8 @@ export interface components {
             asked_by?: string | null;
             /** @enum {unknown} */
             importance?: "must" | "should" | "could";
+            /** @description Is another one, on another device, asked for? Not said - where a wrong press is dangerous */
+            second_way?: boolean;
             action?: null | components["schemas"]["Action"];
         };
         WantFacts: {
@@ -3257,6 +3493,7 @@ export interface components {
             /** @enum {unknown} */
             importance: "must" | "should" | "could";
             action: null | components["schemas"]["Action"];
+            second_way: boolean | null;
             action_name: string | null;
             /** @enum {unknown} */
             state: "done" | "open" | "no_action";
@@ -6194,6 +6431,162 @@ export interface operations {
                 };
             };
             409: components["responses"]["Conflict"];
+            default: components["responses"]["Problem"];
+        };
+    };
+    getReach: {
+        parameters: {
+            query?: {
+                /** @description Ids of devices that are taken for switched off */
+                without?: string;
+                /** @description The day of another revision too */
+                against?: number;
+            };
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reach"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getProposal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is now, or none yet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    askForProposal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: components["parameters"]["Client"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description Wants whose ways stay */
+                    pinned?: string[];
+                    /** @description That may not be used */
+                    buttons?: string[];
+                    /** @description That may not be used */
+                    gestures?: components["schemas"]["Gesture"][];
+                };
+            };
+        };
+        responses: {
+            /** @description It is put in line */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    endProposal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                proposal: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalView"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    getReachFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it is, and as it is usual */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachFigures"];
+                };
+            };
+            default: components["responses"]["Problem"];
+        };
+    };
+    sayReachFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    figures: Record<string, never>;
+                };
+            };
+        };
+        responses: {
+            /** @description As it is then */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachFigures"];
+                };
+            };
             default: components["responses"]["Problem"];
         };
     };

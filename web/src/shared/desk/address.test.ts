@@ -27,6 +27,7 @@ const FAR: DeskAddress = {
   place: 'letters',
   mode: 'reading',
   only: ['mouse', 'remote'],
+  without: ['remote'],
   view: 'table',
   devices: 'find',
   compared: { from: 3, to: 12 },

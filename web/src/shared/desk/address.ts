@@ -8,6 +8,7 @@ const ALONE = [
   'history',
   'files',
   'carry-over',
+  'proposal',
   'help',
   'new-device',
   'new-host',
@@ -60,6 +61,8 @@ export interface DeskAddress {
   mode: string
   /** The devices that are shown; none: all. */
   only: string[]
+  /** Devices that are taken for switched off, to see what is left. */
+  without: string[]
   view: View
   devices: 'together' | 'find'
   compared: { from: number; to: number } | undefined
@@ -72,6 +75,7 @@ export const HERE: DeskAddress = {
   place: 'everywhere',
   mode: 'base',
   only: [],
+  without: [],
   view: 'lanes',
   devices: 'together',
   compared: undefined,
@@ -85,6 +89,7 @@ export type Move =
   | { do: 'view'; view: DeskAddress['view'] }
   | { do: 'devices'; devices: DeskAddress['devices'] }
   | { do: 'only'; only: string[] }
+  | { do: 'without'; without: string[] }
   /** place – where it is wanted */
   | { do: 'hand'; hand: InHand; place?: string }
   /** Only that one: by the time it was put on, another may be in hand, or a sheet open. */
@@ -107,6 +112,8 @@ export function moved(from: DeskAddress, move: Move): DeskAddress {
       return { ...from, devices: move.devices }
     case 'only':
       return { ...from, only: move.only }
+    case 'without':
+      return { ...from, without: move.without }
     case 'hand':
       return {
         ...from,
@@ -120,7 +127,7 @@ export function moved(from: DeskAddress, move: Move): DeskAddress {
         ? { ...from, hand: undefined }
         : from
     case 'tune':
-      return { ...from, tuned: { ...NOTHING_TUNED, button: move.button } }
+      return { ...from, sheet: undefined, tuned: { ...NOTHING_TUNED, button: move.button } }
     case 'tuned':
       return { ...from, tuned: tunedBy(from.tuned, move.tuned) }
     case 'compare':
@@ -193,6 +200,7 @@ export function readAddress(search: string): DeskAddress {
     place: given.get('place') ?? HERE.place,
     mode: given.get('mode') ?? HERE.mode,
     only: given.get('only')?.split(',').filter(Boolean) ?? [],
+    without: given.get('without')?.split(',').filter(Boolean) ?? [],
     view: VIEWS.find((one) => one === given.get('view')) ?? HERE.view,
     devices: given.get('devices') === 'find' ? 'find' : 'together',
     compared: comparedOf(given.get('compared')),
@@ -207,11 +215,12 @@ export const addressNow = (): DeskAddress => readAddress(window.location.search)
 
 /** The part of an address behind its question mark, or nothing where all is as usual. */
 export function writeAddress(address: DeskAddress): string {
-  const { place, mode, only, view, devices, compared, hand, sheet, tuned } = address
+  const { place, mode, only, without, view, devices, compared, hand, sheet, tuned } = address
   const said: [string, string | undefined][] = [
     ['place', place === HERE.place ? undefined : place],
     ['mode', mode === HERE.mode ? undefined : mode],
     ['only', only.length > 0 ? only.join(',') : undefined],
+    ['without', without.length > 0 ? without.join(',') : undefined],
     ['view', view === HERE.view ? undefined : view],
     ['devices', devices === HERE.devices ? undefined : devices],
     ['compared', compared && `${String(compared.from)}-${String(compared.to)}`],

@@ -1,0 +1,1 @@
+export { reach } from './step'
