@@ -131,7 +131,6 @@ module Kippen
       click_button "Revision 3, saved"
       click_button sentence("history.revision", number: "2"), match: :first
       assert_text sentence("history.changed")
-      picture "history"
       click_button sentence("caseload.close")
       make_a_double_tap_impossible
     end
@@ -191,6 +190,17 @@ module Kippen
       click_button sentence("check.mendOf", what: "No button asks for help, on no host.")
       assert_button sentence("check.doThis")
       picture "check"
+    end
+
+    def test_reach
+      worker
+      sign_in_as("specialist")
+      open_client("Bram Oduya-Lisle", "Reach")
+      assert_text sentence("reach.stands", count: 4)
+      click_button sentence("reach.propose")
+      click_button sentence("reach.ask")
+      assert_selector "aside h3", text: sentence("reach.take"), wait: 30
+      picture "reach"
     end
 
     def test_handing_over

@@ -16,7 +16,11 @@ module Kippen
       done = { "by" => "Hollis", "at" => "2026-11-29T10:00:00Z", "version" => nil }
       wants = [["answer", "Answer the call", ACTIONS["long_press"], "must", 6], ["mark", "Mark it", ACTIONS["double_tap"], "should", 40],
                ["help", "Call somebody", { "kind" => "help" }, "must", 1]]
-      phone = DEMO.document["devices"].map { |one| one.merge("ready" => %w[permission awake first-press].to_h { |id| [id, done] }) }
+      phone = DEMO.document["devices"].map do |one|
+        one.merge("ready" => %w[permission awake first-press].to_h do |id|
+          [id, done]
+        end)
+      end
       document = DEMO.document.merge(
         "hosts" => [{ "id" => "phone", "name" => "Phone", "system" => "phone" }], "devices" => phone,
         "wants" => wants.map do |id, what, action, importance, times|

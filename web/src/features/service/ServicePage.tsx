@@ -2,6 +2,7 @@ import { useAccount } from '../../shared/session'
 import { PageFrame, useTitle } from '../../shared/ui'
 import { Accounts } from './Accounts'
 import { AuditTrail } from './AuditTrail'
+import { Counted } from './Counted'
 import { OwnAccount } from './OwnAccount'
 import styles from './service.module.css'
 import { say } from './sentences'
@@ -17,6 +18,7 @@ export function ServicePage() {
         {account.role === 'lead' && <Accounts />}
         <OwnAccount />
         {account.role === 'lead' && <ToBeEmptied />}
+        {account.role === 'lead' && <Counted />}
         {account.role === 'lead' && <AuditTrail />}
       </div>
     </PageFrame>

@@ -22,6 +22,7 @@ export const keys = {
   accounts: () => ['accounts'] as const,
   audit: () => ['audit'] as const,
   toBeEmptied: () => ['to-be-emptied'] as const,
+  reachFigures: () => ['reach-figures'] as const,
   wayIn: () => ['way-in'] as const,
   kinds: () => ['kinds'] as const,
   serviceKinds: (...of: string[]) => ['service-kinds', ...of] as const,
