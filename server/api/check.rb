@@ -28,7 +28,8 @@ module Kippen
 
       # What was heard of a client, as Check.of takes it.
       def self.heard(app, client, fitting)
-        { contacts: app.streams.contacts(client, fitting), trials: CheckPresses.new(app, client, fitting) }
+        { contacts: app.streams.contacts(client, fitting), trials: CheckPresses.new(app, client, fitting),
+          figures: app.proposals.figures(client) }
       end
 
       # heard – see .heard

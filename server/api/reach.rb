@@ -48,8 +48,7 @@ module Kippen
       end
 
       def self.ways(app, client, fitting, **how)
-        Reach::Ways.new(fitting, KNOWLEDGE, figures: app.proposals.figures(client), deadline: Server.deadline(LOOK_S),
-                                            **CheckRoutes.heard(app, client, fitting), **how)
+        Reach::Ways.new(fitting, KNOWLEDGE, deadline: Server.deadline(LOOK_S), **CheckRoutes.heard(app, client, fitting), **how)
       end
 
       def self.ask(app, client)

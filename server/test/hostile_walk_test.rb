@@ -41,8 +41,8 @@ module Kippen
       sitting, fit = add_fit(@client)
       send_json(:post, "/api/service/kinds", "document" => PAD)
       proposal = send_json(:post, "/api/clients/#{@client}/proposals", {})["proposal"]["id"]
-      @right = { "sitting" => sitting, "fit" => fit, "proposal" => proposal, "number" => "0", "kind" => "grip", "shelf" => "reed-pad",
-                 "shipped" => "grip",
+      @right = { "sitting" => sitting, "fit" => fit, "proposal" => proposal, "number" => "0", "kind" => "grip",
+                 "shelf" => "reed-pad", "shipped" => "grip",
                  "client" => @client, "listener" => listener, "stream" => stream, "own" => stream, "join" => join,
                  "account" => DATABASE[:accounts].where(service_id: @service).get(:id).to_s }
       @token = csrf

@@ -14,8 +14,8 @@ module Kippen
     # All steps of getting ready are done: what is on a device is there.
     def ready
       done = { "by" => "Hollis", "at" => "2026-11-29T10:00:00Z", "version" => nil }
-      wants = [["answer", "Answer the call", ACTIONS["long_press"], "must", 6], ["mark", "Mark it", ACTIONS["double_tap"], "should", 40],
-               ["help", "Call somebody", { "kind" => "help" }, "must", 1]]
+      wants = [["Answer the call", ACTIONS["long_press"], "must", 6], ["Mark it", ACTIONS["double_tap"], "should", 40],
+               ["Call somebody", { "kind" => "help" }, "must", 1]]
       phone = DEMO.document["devices"].map do |one|
         one.merge("ready" => %w[permission awake first-press].to_h do |id|
           [id, done]
@@ -23,8 +23,9 @@ module Kippen
       end
       document = DEMO.document.merge(
         "hosts" => [{ "id" => "phone", "name" => "Phone", "system" => "phone" }], "devices" => phone,
-        "wants" => wants.map do |id, what, action, importance, times|
-          { "id" => id, "what" => what, "action" => action, "importance" => importance, "times_a_day" => times }
+        "wants" => wants.map do |what, action, importance, times|
+          { "id" => what.downcase.tr(" ", "-"), "what" => what, "action" => action, "importance" => importance,
+            "times_a_day" => times }
         end
       )
       @client = add_client(Fitting.read(document))

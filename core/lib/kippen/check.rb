@@ -48,9 +48,9 @@ module Kippen
 
     # knowledge – Knowledge; trials – this client's presses: [Tuning::Series], one a button, or what gives them, see Presses
     # contacts – { device id => [Kinds::Ready::Contact] } of what was heard
-    # deadline – how long all of it may take. The same input gives the same Result.
-    def self.of(fitting, knowledge, trials: [], contacts: {}, deadline: Deadline::NEVER)
-      asked = Case.new(fitting, knowledge, trials:, contacts:, deadline:)
+    # figures – Reach::Figures; deadline – how long all of it may take. The same input gives the same Result.
+    def self.of(fitting, knowledge, deadline: Deadline::NEVER, **heard)
+      asked = Case.new(fitting, knowledge, **heard, deadline:)
       looked = FINDERS.filter_map { |finder| looked(finder, asked) }
       found = looked.flat_map(&:last).sort_by { |one| [BAD.index(one.bad), one.id, one.where.sort.to_s] }
       known = Known.new(asked)

@@ -2,6 +2,7 @@
 
 require_relative "proposals/table"
 require_relative "proposals/table_reader"
+require_relative "proposals/narrow"
 require_relative "proposals/program"
 require_relative "proposals/solved"
 require_relative "proposals/rules"

@@ -71,8 +71,21 @@ module Kippen
       ruled = { "gestures" => %w[long_press double_tap triple_tap], "buttons" => ["#{MOUSE}/middle"] }
       shut = made_from(both, pinned: ["on"], shut: ruled).document
       assert_equal shut["today"], shut["fixed"]
-      used = shut["buttons"].to_h { |one| [one["id"], one["offers"].flat_map { |offer| offer["gestures"].keys }.uniq] }
-      assert_equal [%w[tap], []], used.values_at(RIGHT, "#{MOUSE}/middle")
+      offers = shut["buttons"].to_h { |one| [one["id"], one["offers"].map { |offer| offer["gestures"] }] }
+      assert_equal [{}], offers["#{MOUSE}/middle"]
+      spots = answer(shut)["chosen"].map { |one| one.values_at("button", "gesture") }
+      assert_includes spots, [RIGHT, "tap"]
+      assert_equal %w[tap], spots.map(&:last).uniq
+      # What stays as it is goes on doing what it does, and gets nothing else.
+      stays = answer(made_from(both, shut: { "buttons" => [RIGHT] }).document)["chosen"].select { |one| one["button"] == RIGHT }
+      assert_equal([%w[on tap]], stays.map { |one| one.values_at("want", "gesture") })
+    end
+
+    # What is pinned to a gesture that is ruled out can't be kept, and is named.
+    def test_rules_that_stand_against_each_other
+      document = made_from(both, pinned: ["on"], shut: { "gestures" => %w[tap] }).document
+      assert_equal({ "status" => "impossible", "rules" => [{ "want" => "on", "button" => RIGHT, "gesture" => "tap" }] },
+                   answer(document))
     end
 
     # What is done by a shortlist already is worth no more than that costs.

@@ -4,14 +4,16 @@ module Kippen
   module Check
     # A fitting that is looked through, and what several findings ask of it, worked out once.
     class Case
-      attr_reader :fitting, :knowledge, :presses, :contacts, :deadline
+      attr_reader :fitting, :knowledge, :presses, :contacts, :figures, :deadline
 
       # trials – [Tuning::Series], or what gives them, see Presses
-      def initialize(fitting, knowledge, trials: [], contacts: {}, deadline: Deadline::NEVER)
+      # figures – Reach::Figures: how often what must come out has to
+      def initialize(fitting, knowledge, trials: [], contacts: {}, figures: Reach::Figures.from, deadline: Deadline::NEVER)
         @fitting = fitting
         @knowledge = knowledge.of(fitting)
         @presses = Presses.new(fitting, trials.is_a?(Array) ? Presses::Given.new(trials) : trials, deadline:)
         @contacts = contacts
+        @figures = figures
         @deadline = deadline
       end
 

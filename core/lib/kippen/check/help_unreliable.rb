@@ -5,9 +5,6 @@ module Kippen
     # The best way to ask for help goes wrong more often than may be; or nobody knows.
     class HelpUnreliable < Finder
       ID = "help_unreliable"
-      # So many must come out as meant.
-      LEAST = 0.9
-
       def self.kept? = false
 
       def findings
@@ -19,7 +16,7 @@ module Kippen
         return [unknown(ways.first)] if told.empty?
 
         way, right, of = told.max_by { |_, right, of| right.fdiv(of) }
-        right.fdiv(of) < LEAST ? [unreliable(way, right, of)] : []
+        right.fdiv(of) < least ? [unreliable(way, right, of)] : []
       end
 
       # To a gesture that this client does rightly: where nothing is, or what is there comes here instead.
@@ -37,10 +34,13 @@ module Kippen
         where = finding.where
         spot = [where.fetch("place", Fitting::EVERYWHERE), where.fetch("mode", Fitting::BASE)]
         asked = @case.presses.asked(@fitting.button(where["button"]), where["gesture"], spot)
-        (of..asked.size).any? { |count| count.positive? && asked.first(count).count(true).fdiv(count) >= LEAST }
+        (of..asked.size).any? { |count| count.positive? && asked.first(count).count(true).fdiv(count) >= least }
       end
 
       private
+
+      # So many must come out as meant.
+      def least = @case.figures.rate
 
       def action_of(way)
         @fitting.assigned(way.button.ref).find { |one| [one.gesture, one.place, one.mode] == [way.gesture, way.place, way.mode] }
@@ -50,7 +50,7 @@ module Kippen
       # Does it come out as meant as often as help must?
       def sure?(button, gesture)
         right, of = @case.presses.right(button, gesture)
-        of >= Presses::FEW && right.fdiv(of) >= LEAST
+        of >= Presses::FEW && right.fdiv(of) >= least
       end
 
       # What is done surely, and help, change places; nil where that can't be.
@@ -69,7 +69,7 @@ module Kippen
 
       def unreliable(way, right, of)
         low, high = Statistics.wilson(right, of).map { |share| (share * 100).round }
-        found(high < LEAST * 100 ? "serious" : "look",
+        found(high < least * 100 ? "serious" : "look",
               Words.say(:check_help_unreliable, button: name(way.button), gesture: Words.gesture(way.gesture),
                                                 right:, of:, low:, high:),
               where: where(way), figures: { "right" => right, "of" => of, "low" => low, "high" => high },

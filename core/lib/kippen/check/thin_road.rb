@@ -11,7 +11,7 @@ module Kippen
 
       def findings
         ways = Reach::Ways.new(@fitting, @case.knowledge, presses: @case.presses, contacts: @case.contacts,
-                                                          deadline: @case.deadline)
+                                                          figures: @case.figures, deadline: @case.deadline)
         Reach::Overview.new(ways).thin.map { |thin| told(thin) }
       end
 

@@ -4,7 +4,8 @@ module Kippen
   module Proposals
     # The table of slots of a fitting: its wants, what each button could carry, and what serves what today.
     class FromFitting
-      # pinned – ids of wants whose slots stay; shut – { "buttons" => [refs], "gestures" => [gesture…] } that may not be used
+      # pinned – ids of wants whose slots stay; shut – { "buttons" => [refs] that stay as they are, "gestures" => [gesture…] that
+      # nothing uses }
       def initialize(ways, pinned: [], shut: {})
         @ways = ways
         @fitting = ways.fitting
@@ -25,7 +26,7 @@ module Kippen
         { "kippen" => Table.format, "second_share" => figures.second_share, "change_s" => figures.change_s,
           "wants" => rows.map { |row| @rows.plain(row, besides(row, today), cant(row)) },
           "buttons" => buttons.map { |button| one(button) }, "today" => today,
-          "fixed" => today.select { |one| pinned?(one["want"]) }, "closed" => [] }
+          "fixed" => today.select { |one| pinned?(one["want"]) }, "closed" => closed }
       end
 
       private
@@ -43,8 +44,30 @@ module Kippen
 
       def one(button)
         { "id" => button.ref, "device" => button.device, "host" => button.host, "effort_s" => button.effort_s || 0,
-          "offers" => Offers.new(@ways, button, kept: kept(button), closed: [*needed(button), *blocked(button)],
-                                                own: own_unwanted?(button)).all }
+          "offers" => stays?(button) ? [as_it_is(button)] : offers(button) }
+      end
+
+      def offers(button)
+        Offers.new(@ways, button, kept: kept(button), closed: needed(button), own: own_unwanted?(button)).all
+      end
+
+      def stays?(button) = @shut.fetch("buttons", []).include?(button.ref)
+
+      # What it carries for wants today, and nothing else.
+      def as_it_is(button)
+        now = serving(button).sort
+        found = offers(button).find { |offer| offer["gestures"].keys.sort == now }
+        found ? found.merge("offer_s" => 0) : { "gestures" => {}, "offer_s" => 0 }
+      end
+
+      # Its gestures that serve some row.
+      def serving(button)
+        does = Reach::WhatHappens.gestures(@fitting, button, Fitting::BASE, Fitting::EVERYWHERE)
+        found = does.select do |_, assignment|
+          action = Reach::WhatHappens.action(@fitting, @ways.case.kinds, button, assignment)
+          action && wanted?(button, action)
+        end
+        found.map(&:first) & Offers::FREE
       end
 
       # What a button has, as usual everywhere: { gesture => Assignment }.
@@ -84,13 +107,13 @@ module Kippen
         other || (action && wanted?(button, action)) ? [] : %w[tap]
       end
 
-      # Ruled out by whoever asks.
-      def blocked(button)
-        @shut.fetch("buttons", []).include?(button.ref) ? Offers::FREE : @shut.fetch("gestures", [])
-      end
-
       # Slots that serve a row now; what a button does by itself is one of its tap.
       def today(row)
+        @today ||= {}
+        @today[row.id] ||= serving_row(row)
+      end
+
+      def serving_row(row)
         plain = @catalogue.plain(row.action)
         buttons.select { |button| button.host == row.host }.flat_map do |button|
           does = Reach::WhatHappens.gestures(@fitting, button, Fitting::BASE, Fitting::EVERYWHERE)
@@ -122,16 +145,25 @@ module Kippen
       # Where its action can't be.
       def cant(row)
         buttons.select { |button| button.host == row.host }.flat_map do |button|
-          offered(button).reject { |gesture| can?(button, gesture, row.action) }.map { |gesture| [button.ref, gesture] }
+          offered(button).reject { |gesture| can?(button, gesture, row) }.map { |gesture| [button.ref, gesture] }
         end
       end
 
-      # What it does already it can.
-      def can?(button, gesture, action)
-        own = @ways.case.data(button)["builtin_action"]
-        return true if gesture == "tap" && own && @catalogue.plain(own) == @catalogue.plain(action) && own(button).empty?
+      # What it does already it can; what stays as it is gets nothing else.
+      def can?(button, gesture, row)
+        return true if serves?(button, gesture, row)
 
-        @cautions.reasons(button, { "gesture" => gesture, "action" => action }).empty?
+        !stays?(button) && @cautions.reasons(button, { "gesture" => gesture, "action" => row.action }).empty?
+      end
+
+      def serves?(button, gesture, row)
+        today(row).include?({ "want" => row.id, "button" => button.ref, "gesture" => gesture })
+      end
+
+      # Gestures that are used by nothing, wherever they are offered.
+      def closed
+        shut = @shut.fetch("gestures", [])
+        buttons.flat_map { |button| (offered(button) & shut).map { |gesture| { "button" => button.ref, "gesture" => gesture } } }
       end
 
       def pinned?(id) = row(id).wants.map(&:id).intersect?(@pinned)

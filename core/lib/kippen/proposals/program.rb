@@ -15,8 +15,10 @@ module Kippen
 
       attr_reader :table, :columns, :rows
 
-      def initialize(table)
+      # narrow – says what can be left out, see Narrow
+      def initialize(table, narrow: Narrow.new(table))
         @table = table
+        @narrow = narrow
         @columns = []
         @rows = []
         @ways = Hash.new { |ways, want| ways[want] = { 1 => [], 2 => [] } }
@@ -42,6 +44,7 @@ module Kippen
       def build
         @today = table.today.to_set { |one| [one.want, one.button, one.gesture] }.freeze
         @fixed = table.fixed.to_set(&:want)
+        @near = Hash.new { |near, (want, way)| near[[want, way]] = @narrow.buttons(want, way) }
         table.buttons.each { |button| offers(button) }
         table.wants.each { |want| want(want) }
         table.fixed.each { |one| fixed(one) }
@@ -54,7 +57,8 @@ module Kippen
 
       # One offer; on a slot of it one want at most.
       def offers(button)
-        chosen = button.offers.each_with_index.map do |offer, place|
+        chosen = @narrow.offers(button).map do |place|
+          offer = button.offers[place]
           column = add(kind: :offer, cost: offer.cost_s, button: button.id, offer: place)
           offer.gestures.each { |gesture, slot| slot(button, place, column, [gesture, slot]) }
           column
@@ -64,7 +68,8 @@ module Kippen
 
       def slot(button, place, offer, (gesture, slot))
         columns = table.wants.select { |want| table.open?(want, button, gesture) }.flat_map do |want|
-          (1..want.ways).filter_map { |way| way(want, button, [gesture, place, slot], way) }
+          near = (1..want.ways).select { |way| @near[[want, way]].include?(button.id) }
+          near.filter_map { |way| way(want, button, [gesture, place, slot], way) }
         end
         @rows << Row.new(columns.to_h { |column| [column, 1] }.merge(offer => -1), -ENDLESS, 0) if columns.any?
       end

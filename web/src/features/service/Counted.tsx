@@ -27,7 +27,7 @@ export function Counted() {
     queryFn: () => must(api.GET('/api/service/reach')),
   })
   return (
-    <section className={styles.sheet} aria-labelledby="counted">
+    <section className={styles.below} aria-labelledby="counted">
       <h2 id="counted">{say.counted}</h2>
       <p>{say.countedHow}</p>
       {error && <p role="alert">{error.message}</p>}

@@ -18,8 +18,8 @@ export function ServicePage() {
         {account.role === 'lead' && <Accounts />}
         <OwnAccount />
         {account.role === 'lead' && <ToBeEmptied />}
-        {account.role === 'lead' && <Counted />}
         {account.role === 'lead' && <AuditTrail />}
+        {account.role === 'lead' && <Counted />}
       </div>
     </PageFrame>
   )
