@@ -12,11 +12,11 @@ module Kippen
       end
 
       def to_h
-        result = @row[:result]&.to_hash
-        readable = result && result["kippen"] == Store::Proposals::FORMAT
+        result = Store::Proposals.readable?(@row) ? told(@row[:result].to_hash) : nil
+        shut = { "buttons" => [], "gestures" => [] }.merge(@row[:shut])
         { "id" => @row[:id], "revision" => @row[:revision], "state" => @row[:state], "done" => @row[:done], "of" => @row[:of],
-          "error" => @row[:error], "by" => @row[:author], "at" => Times.iso(@row[:created_at]), "pinned" => @row[:pinned].to_a,
-          "shut" => { "buttons" => [], "gestures" => [] }.merge(@row[:shut].to_hash), "result" => readable ? told(result) : nil }
+          "error" => @row[:error], "by" => @row[:author], "at" => Times.iso(@row[:created_at]),
+          "pinned" => @row[:pinned].grep(String), "shut" => shut, "result" => result }
       end
 
       private

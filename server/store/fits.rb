@@ -14,7 +14,7 @@ module Kippen
 
         # Can what it promised be told? Of older ones too: revisions rest on them.
         def self.promised?(row)
-          row[:result].respond_to?(:dig) && row[:result]["expected"].respond_to?(:key?) &&
+          row[:result].respond_to?(:key?) && row[:result]["expected"].respond_to?(:key?) &&
             row[:result]["expected"]["right"].is_a?(Numeric)
         end
 

@@ -9,6 +9,17 @@ module Kippen
         FORMAT = "proposal/1"
         # So many of a client are kept.
         KEPT = 5
+        # Of each number of changes.
+        COUNTED = %w[cost_s_a_day seconds wrong].freeze
+
+        # Can a proposal's row be told as it was kept?
+        def self.readable?(row)
+          result = row[:result]
+          return false unless result.respond_to?(:key?) && result["kippen"] == FORMAT && result["status"]
+
+          %w[steps here rests_on rules].all? { |list| result.fetch(list, []).all?(Hash) } &&
+            result.fetch("steps", []).all? { |step| step.values_at("changes", *COUNTED).all?(Numeric) }
+        end
 
         # How far each has come: LongWork.
         attr_reader :work

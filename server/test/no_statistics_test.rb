@@ -7,12 +7,12 @@ module Kippen
   class NoStatisticsTest < CommittedCase
     # Kinds, codes and digests that Kippen itself makes; of accounts and services, which are nobody's client; of the job queue.
     NO_WORDS = %w[account_active_session_keys.session_id account_lockouts.key accounts.password_hash accounts.role
-                  audit.what benches.basis bindings.button carriers.device carriers.kind clients.works_by confirmations.lost
-                  confirmations.now confirmations.revisions fits.button fits.digest fits.state hand_ticks.device
-                  hand_ticks.mark handovers.device handovers.digest handovers.part handovers.state handovers.was
-                  handovers.what joins.code joins.lists joins.token_digest messages.kind revisions.how revisions.page
-                  screens.host services.name sittings.button sittings.way sittings.whose tiles.key trials.button
-                  trials.intended tries.kind tries.who].freeze
+                  audit.what benches.basis bindings.button carriers.device carriers.kind clients.works_by
+                  confirmations.lost confirmations.now confirmations.revisions fits.button fits.digest fits.state
+                  hand_ticks.device hand_ticks.mark handovers.device handovers.digest handovers.part handovers.state
+                  handovers.was handovers.what joins.code joins.lists joins.token_digest messages.kind proposals.state
+                  revisions.how revisions.page screens.host services.name services.reach sittings.button sittings.way
+                  sittings.whose tiles.key trials.button trials.intended tries.kind tries.who].freeze
     KEPT = <<~SQL
       SELECT c.relname || '.' || a.attname FROM pg_attribute a JOIN pg_class c ON c.oid = a.attrelid JOIN pg_namespace n ON n.oid = c.relnamespace
       JOIN pg_type t ON t.oid = a.atttypid

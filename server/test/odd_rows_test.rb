@@ -2,6 +2,7 @@
 
 require_relative "helper"
 require_relative "odd_handovers"
+require_relative "odd_proposals"
 
 module Kippen
   # No single stored row makes a client unopenable: what can't be read is left out, told, and kept.
@@ -9,7 +10,8 @@ module Kippen
     MOUSE = JSON.parse(File.read(File.join(Server::ROOT, "demo", "ottoline.fitting.json")))
     PARTS = ["", "/where", "/screens", "/where", "/screens", "/devices", "/lanes", "/wants", "/bench", "/revisions", "/joins",
              "/hands", "/settings",
-             "/arrangements", "/handovers", "/check", "/everything", "/tuning"].freeze
+             "/arrangements", "/handovers", "/check", "/everything", "/tuning",
+             "/reach", "/proposals"].freeze
 
     def setup
       super
@@ -150,9 +152,9 @@ module Kippen
         odd = { client_id: test.client, sittings: Sequel.pg_jsonb([7]), price: 0.05, fixed: Sequel.pg_jsonb({}), digest: "x",
                 author: "", state: "done" }
         ["mouse/left", "gone/gone"].product([{ "kippen" => "trials/9" }, {}],
-                                            [nil, { "timing" => 7 }, { "kippen" => "fit/9" }]).each do |button, file, result|
+                                            [nil, [], { "timing" => 7 }, { "kippen" => "fit/9" }]).each do |button, file, result|
           DATABASE[:fits].insert(button:, file: Sequel.pg_jsonb(file), trials: Sequel.pg_jsonb({}),
-                                 result: result && Sequel.pg_jsonb(result), **odd)
+                                 result: result && Sequel.pg_jsonb_wrap(result), **odd)
         end
       },
       "evidence" => lambda { |test|
@@ -170,7 +172,7 @@ module Kippen
         DATABASE[:viewings]
           .insert(account_id: DATABASE[:accounts].where(service_id: test.service).get(:id), client_id: test.client)
       }
-    }.merge(OddHandovers::ROWS).freeze
+    }.merge(OddHandovers::ROWS, OddProposals::ROWS).freeze
 
     attr_reader :client, :listener, :stream, :service
 

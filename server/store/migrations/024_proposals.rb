@@ -20,12 +20,13 @@ Sequel.migration do
       String :author, null: false, text: true
       timestamptz :created_at, null: false, default: Sequel::CURRENT_TIMESTAMP
       timestamptz :ended_at
+      constraint :proposals_asked, Sequel.lit("jsonb_typeof(pinned) = 'array' AND jsonb_typeof(shut) = 'object'")
       constraint :proposals_state, state: %w[waiting working done failed given_up]
     end
     # Some of Reach::Figures in place of what is usual.
     alter_table(:services) { add_column :reach, :jsonb, null: false, default: Sequel.lit("'{}'::jsonb") }
     # What may hold words of a client has no statistics.
-    %w[result author error].each { |column| run "ALTER TABLE proposals ALTER COLUMN #{column} SET STATISTICS 0" }
+    %w[pinned shut result author error].each { |column| run "ALTER TABLE proposals ALTER COLUMN #{column} SET STATISTICS 0" }
   end
 
   down do
