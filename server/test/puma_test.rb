@@ -65,6 +65,20 @@ module Kippen
       end
     end
 
+    # What may be longer, and by how much.
+    LONGER = { "/api/clients/0/trials" => 8_000_000, "/api/clients/0/recordings" => 8_000_000,
+               "/api/whole-clients" => 32_000_000, "/api/clients/0/whole" => 32_000_000 }.freeze
+
+    def test_files_may_be_longer_and_nothing_beside_them
+      head = "Host: localhost\r\nCookie: a=b\r\nConnection: close\r\nContent-Type: application/json\r\nContent-Length:"
+      LONGER.each do |path, most|
+        assert_equal 200, answer("POST #{path} HTTP/1.1\r\n#{head} 3000\r\n\r\n#{"x" * 3_000}").first, path
+        assert_problem 413, "POST #{path} HTTP/1.1\r\n#{head} #{most + 1}\r\n\r\n"
+        assert_problem 413, "PUT #{path} HTTP/1.1\r\n#{head} 1001\r\n\r\n"
+        assert_problem 413, "POST #{path}/more HTTP/1.1\r\n#{head} 1001\r\n\r\n"
+      end
+    end
+
     def test_the_log_has_nothing_of_what_was_asked
       2.times { answer("GET /api/clients?search=Quillonde one HTTP/1.1\r\nHost: localhost\r\n\r\n") }
       assert_equal 1, @told.string.lines.size

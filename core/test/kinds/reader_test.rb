@@ -32,6 +32,13 @@ module Kippen
       end
     end
 
+    def test_what_it_can_do_and_how_much_it_holds_may_be_said
+      kind, where = told(with("hosts", "computer", FILES.fetch("touchpad")["hosts"]["computer"]
+        .merge("bytes" => 0, "assignments" => 4, "actions" => %w[keys], "mode_ways" => [])))
+      assert_empty where
+      assert_equal [0, 4, %w[keys], []], kind.carries("computer").values_at("bytes", "assignments", "actions", "mode_ways")
+    end
+
     # What is wrong, and where that is told.
     WRONG = [
       [["kippen"], "kind/2", "/kippen"], [["id"], "Big One", "/id"], [["name"], " ", "/name"], [["colour"], "red", "/colour"],
@@ -59,6 +66,12 @@ module Kippen
       [["hosts"], {}, "/hosts"], [["hosts"], { "toaster" => {} }, "/hosts"],
       [%w[hosts computer gestures], [], "/hosts/computer/gestures"],
       [%w[hosts computer modes], -1, "/hosts/computer/modes"],
+      [%w[hosts computer bytes], -1, "/hosts/computer/bytes"], [%w[hosts computer bytes], "9", "/hosts/computer/bytes"],
+      [%w[hosts computer assignments], 1.5, "/hosts/computer/assignments"],
+      [%w[hosts computer actions], "keys", "/hosts/computer/actions"],
+      [%w[hosts computer actions], ["rm -rf"], "/hosts/computer/actions"],
+      [%w[hosts computer actions], [7], "/hosts/computer/actions"],
+      [%w[hosts computer mode_ways], ["held"] * 51, "/hosts/computer/mode_ways"],
       [%w[hosts computer settable long_press_ms], { "fixed" => 1 }, "/hosts/computer/settable/long_press_ms"],
       [%w[hosts computer settable long_press_ms], { "from" => 100, "to" => 5000, "step" => 0 },
        "/hosts/computer/settable/long_press_ms"],
