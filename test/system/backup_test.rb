@@ -113,8 +113,8 @@ module Kippen
       connection = database
       connection.exec("ALTER TABLE accounts DROP CONSTRAINT accounts_email_in_service, ADD CONSTRAINT accounts_email_key " \
                       "UNIQUE (email)")
-      connection.exec("ALTER TABLE services DROP COLUMN waiting")
-      connection.exec("DROP TABLE screens, evidence, fits, trials, sittings, kinds, hand_ticks, handovers, carriers")
+      connection.exec("ALTER TABLE services DROP COLUMN waiting, DROP COLUMN reach")
+      connection.exec("DROP TABLE screens, evidence, fits, trials, sittings, kinds, hand_ticks, handovers, carriers, proposals")
       connection.exec("ALTER TABLE clients DROP COLUMN kinds, DROP COLUMN offered, DROP COLUMN works_by")
       connection.exec("ALTER TABLE joins DROP COLUMN lists, DROP COLUMN who")
       connection.exec("DROP INDEX streams_started_at_index, audit_at_index")

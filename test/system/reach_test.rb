@@ -2,6 +2,7 @@
 
 require_relative "helper"
 require_relative "by_keyboard"
+require_relative "tuning"
 require_relative "working"
 
 module Kippen
@@ -29,6 +30,12 @@ module Kippen
         end
       )
       @client = add_client(Fitting.read(document))
+    end
+
+    # Nobody else works: what waits is seen to wait.
+    def setup
+      super
+      Tuning::Stories.end_worker("TERM")
     end
 
     # What the worker does, as soon as it was asked.

@@ -40,16 +40,12 @@ module Kippen
 
       # Where it is written down what each story touches, it ends with it.
       def teardown
-        stop_worker("TERM") if ENV["RECORD"] && Stories.worker?
+        stop_worker("TERM") if ENV["RECORD"]
         super
       end
 
       # Ends it, as where it is killed.
-      def stop_worker(signal)
-        Process.kill(signal, Stories.worker)
-        Process.wait(Stories.worker)
-        Stories.forget_worker
-      end
+      def stop_worker(signal) = Stories.end_worker(signal)
 
       class << self
         def worker
@@ -61,8 +57,13 @@ module Kippen
                                     %i[out err] => File::NULL)
         end
 
-        def worker? = !@worker.nil?
-        def forget_worker = @worker = nil
+        def end_worker(signal)
+          return unless @worker
+
+          Process.kill(signal, @worker)
+          Process.wait(@worker)
+          @worker = nil
+        end
       end
 
       def ask_for(*gestures)
