@@ -51,6 +51,30 @@ module Kippen
                    row.values_at("times", "missing_s", "wrong_s", "wants")
     end
 
+    # Where a wrong press is dangerous, unless the want says otherwise.
+    def test_where_a_second_way_is_wanted
+      rows = [{}, { wrong: "dangerous" }, { second_way: true }, { wrong: "dangerous", second_way: false }].map do |more|
+        made_from(wanting(both, "It", HELP, **more)).document["wants"].last["ways"]
+      end
+      assert_equal [1, 2, 2, 1], rows
+    end
+
+    # What was impossible before is no reason to offer nothing.
+    def test_what_stays_may_be_impossible
+      middle = "#{MOUSE}/middle"
+      long = %w[double_tap long_press].reduce(both) { |fitting, gesture| assign(fitting, middle, gesture, HELP) }
+      slow = { "brush_guard_ms" => 400, "long_press_ms" => 300 }.reduce(long) do |fitting, (setting, value)|
+        made(fitting, "timing", button: middle, setting:, value:)
+      end
+      choice = Press::Lane.new(slow, slow.button(middle)).choice
+      limits = Press::LimitsOfTiming.of(choice, slow.timing(slow.button(middle)))
+      assert_includes limits.select { |limit| limit.how == "impossible" }.map(&:gesture), "double_tap"
+      offers = made_from(slow).document["buttons"].find { |one| one["id"] == middle }["offers"]
+      gestures = offers.map { |one| one["gestures"].keys }
+      assert_includes gestures, []
+      refute_includes gestures.flatten, "triple_tap"
+    end
+
     # Offered beside a double-tap the tap waits, and fewer of what was pressed come out.
     def test_an_offer_has_its_own_waits_and_rates
       slots = made_from(both).document["buttons"].find { |one| one["id"] == RIGHT }["offers"]

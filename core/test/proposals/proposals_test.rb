@@ -86,6 +86,18 @@ module Kippen
       assert_equal ["w2"], answer(table([want("w1"), want("w2")]), most: 0)["missing"]
     end
 
+    # A first way that costs more than doing without is worth it where a second can only be beside it: 700 + 70 for 600 + 1440.
+    def test_a_first_way_for_the_sake_of_a_second
+      slow = { "tap" => { "presses" => 1, "seconds" => 700, "right" => 1 } }
+      buttons = %w[a b].map do |id|
+        { "id" => "#{id}/#{id}", "device" => id, "host" => "desk", "effort_s" => 0,
+          "offers" => [{ "gestures" => slow, "offer_s" => 0 }] }
+      end
+      twice = want("w1", times: 1, ways: 2, missing_s: 600, missing_second_s: 1440)
+      found = answer(table([twice], buttons:, today: [], change_s: 0))
+      assert_equal [770.0, [[0, 2040.0], [2, 770.0]]], [found["cost_s_a_day"], found["frontier"].values_at(0, -1)]
+    end
+
     # Rules that can't all be kept are named.
     def test_rules_that_stand_against_each_other
       both = table([want("w1"), want("w2")], today: %w[w1 w2].map do |id|

@@ -24,7 +24,7 @@ module Kippen
       tried = 0
       300.times do
         timing = { "gap_bridge_ms" => [0, 0, 40].sample(random:), "brush_guard_ms" => [0, 0, 60].sample(random:),
-                   "long_press_ms" => random.rand(300..900), "tap_gap_ms" => random.rand(250..600),
+                   "long_press_ms" => random.rand(300..900), "tap_gap_ms" => random.rand(120..600),
                    "tap_gap_from" => %w[press release].sample(random:) }
         gestures = %w[tap double_tap triple_tap long_press].sample(random.rand(1..4), random:)
         next if gestures.include?("triple_tap") && !gestures.include?("double_tap")
@@ -78,14 +78,18 @@ module Kippen
       assert_in_delta 6 * (seconds + (0.03 * 10)), one.cost_s, 1e-9
       tiring = made(given, "button", button: RIGHT, set: { "effort_s" => 2 })
       assert_in_delta one.cost_s + 12, found(tiring).first.cost_s, 1e-9
+      # Of a double-tap each press.
+      both = [given, tiring].map { |fitting| wanting(assign(fitting, RIGHT, "double_tap", LOUDER), LOUDER) }
+      light, heavy = both.map { |fitting| ways(fitting).of(fitting.wants.last).first.cost_s }
+      assert_in_delta 4, heavy - light, 1e-9
       assert_in_delta 1 * (seconds + (0.03 * 10)),
                       found(wanting(assign(desk, RIGHT, "tap", NEXT), NEXT, wrong: "nuisance")).first.cost_s, 1e-9
     end
 
-    def series(button, *lengths, intended: "tap")
+    def series(button, *lengths, intended: "tap", offered: %w[tap long_press])
       trials = lengths.map { |ms| { "intended" => intended, "trace" => [[0, "down"], [ms * 1000, "up"]] } }
       [Formats::TrialsJson.read(JSON.generate("kippen" => "trials/1", "button" => { "id" => button },
-                                              "offered" => %w[tap long_press], "trials" => trials))]
+                                              "offered" => offered, "trials" => trials))]
     end
 
     # Of this button's own presses: their length, and how many come out; offering more changes the tap's rate too.
@@ -99,6 +103,9 @@ module Kippen
       assert_in_delta 0.12 + (Press::Lane.new(given, given.button(RIGHT)).waits["tap"].us / 1e6), one.seconds, 1e-6
       rates = Reach::Rates.new(given, Check::Presses.new(given, Check::Presses::Given.new(heard)))
       assert_operator rates.of(given.button(RIGHT), "tap", %w[tap]).right, :>, one.rate.right
+      # Nor does its own count once more as the same hand's.
+      handed = made(given, "button", button: RIGHT, set: { "worked_with" => "left thumb" })
+      assert_in_delta one.rate.right, found(handed, trials: heard).first.rate.right, 1e-9
     end
 
     # Few presses lean on the same hand's other buttons, those on people in general.
@@ -112,6 +119,9 @@ module Kippen
       worse = rates[series(RIGHT, *([900] * 24))].of(middle, "tap", %w[tap])
       assert_in_delta (8 * 0.97) / 32, worse.right, 1e-9
       refute_predicate worse, :measured?
+      # What a button doesn't offer tells nothing of it, whatever it was asked for.
+      asked = rates[series(RIGHT, *([120] * 24), intended: "double_tap", offered: %w[tap double_tap])]
+      assert_in_delta 0.9, asked.of(middle, "double_tap", %w[tap double_tap]).right, 1e-9
     end
 
     # First the mode is taken: presses and rates of both count.
@@ -124,6 +134,24 @@ module Kippen
                    way.plain["steps"].map { |step| step.values_at("button", "gesture", "mode", "presses") })
       assert_equal 3, way.presses
       assert_in_delta 0.92 * 0.9, way.rate.right, 1e-9
+      assert_in_delta way.steps.map(&:seconds).reduce(:+), way.seconds, 1e-9
+      assert(way.steps.all? { |step| step.seconds.positive? })
+    end
+
+    # A mode that is taken in another one only.
+    def test_a_way_through_two_modes
+      moded = %w[Quiet Deep].reduce(with_devices("mouse-five")) do |fitting, name|
+        made(fitting, "mode", mode: { "name" => name })
+      end
+      outer, inner = moded.modes.map(&:id)
+      taking = { nil => outer, outer => inner }.reduce(moded) do |fitting, (mode, target)|
+        action = { "kind" => "mode", "mode" => target, "how" => "lock" }
+        assign(fitting, "#{MOUSE}/#{mode ? "back" : "middle"}", "long_press", action, **{ mode: }.compact)
+      end
+      way = found(wanting(assign(taking, RIGHT, "tap", NEXT, mode: inner), NEXT)).first
+      assert_equal([nil, outer, inner], way.plain["steps"].map { |step| step["mode"] })
+      # Without the way into the inner one there is none.
+      assert_empty ways(taking, without: [MOUSE]).of(wanting(taking, NEXT).wants.first)
     end
 
     # Opened, stepped to the third line, taken.
@@ -167,8 +195,23 @@ module Kippen
       assert_equal [40, 0, { "thumb" => 10, "palm" => 30 }], overview.day.values_at("presses", "undone", "parts")
       assert_equal %w[single one_device one_part], overview.thin.map(&:id)
       assert_equal([[MOUSE, 1.0]], overview.devices.first(1).map { |one| one.values_at("device", "share") })
+      # Half of it isn't more than half.
+      even = made(parted, "want",
+                  want: { "id" => "it", "what" => "It", "action" => NEXT, "times_a_day" => 30, "importance" => "must" })
+      assert_equal [30, 30], Reach::Overview.new(ways(even)).day["parts"].values_at("thumb", "palm")
+      refute_includes Reach::Overview.new(ways(even)).thin.map(&:id), "one_part"
       sure = series(RIGHT, *([900] * 20))
       assert_includes Reach::Overview.new(ways(parted, trials: sure)).thin.map(&:id), "unsure"
+    end
+
+    # The second way is one by another device.
+    def test_the_second_way
+      twice = [RIGHT, "#{MOUSE}/middle"].reduce(desk) { |fitting, ref| assign(fitting, ref, "tap", NEXT) }
+      row = ->(fitting) { Reach::Overview.new(ways(fitting)).plain["wants"][0] }
+      assert_nil row[wanting(twice, NEXT)]["second"]
+      switched = add(twice, "switch", host: "desk")
+      other = assign(switched, switched.buttons.last.ref, "tap", NEXT)
+      assert_equal switched.devices.last.id, row[wanting(other, NEXT)]["second"]
     end
 
     def test_figures_are_settable_and_checked
