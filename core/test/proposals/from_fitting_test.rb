@@ -89,6 +89,11 @@ module Kippen
       assert_equal %w[double_tap tap triple_tap], middle["offers"].flat_map { |offer| offer["gestures"].keys }.uniq.sort
       left = made_from(both).document["buttons"].find { |one| one["id"] == LEFT }
       refute_includes left["offers"].flat_map { |offer| offer["gestures"].keys }, "tap"
+      # A hold takes what a long-press would.
+      held = made_from(assign(both, "#{MOUSE}/middle", "hold", CLICK)).document["buttons"].find do |one|
+        one["id"] == "#{MOUSE}/middle"
+      end
+      refute_includes held["offers"].flat_map { |offer| offer["gestures"].keys }, "long_press"
     end
 
     def test_pinned_and_ruled_out
@@ -101,7 +106,9 @@ module Kippen
       assert_includes spots, [RIGHT, "tap"]
       assert_equal %w[tap], spots.map(&:last).uniq
       # What stays as it is goes on doing what it does, and gets nothing else.
-      stays = answer(made_from(both, shut: { "buttons" => [RIGHT] }).document)["chosen"].select { |one| one["button"] == RIGHT }
+      as_it_is = made_from(both, shut: { "buttons" => [RIGHT] }).document
+      assert_includes as_it_is["wants"].find { |one| one["id"] == "louder" }["cant"], { "button" => RIGHT, "gesture" => "tap" }
+      stays = answer(as_it_is)["chosen"].select { |one| one["button"] == RIGHT }
       assert_equal([%w[on tap]], stays.map { |one| one.values_at("want", "gesture") })
     end
 
@@ -173,6 +180,15 @@ module Kippen
       spots = answer["chosen"].map { |one| one.values_at("button", "gesture") }
       assert(found.any?)
       found.each { |one| assert_equal spots.include?(one.values_at("button", "gesture")) ? "low" : "high", one["at"] }
+    end
+
+    # What is pinned is asked for another place as well.
+    def test_why_here_of_what_is_pinned
+      table = Proposals::Table.read(made_from(both, pinned: ["on"]).document)
+      here = Proposals::Why.new(table, Proposals::Answer.of(table, solver), solver).here.find { |one| one["want"] == "on" }
+      assert_equal [RIGHT, "tap"], here.values_at("button", "gesture")
+      refute_nil here["instead"]
+      refute_equal [RIGHT, "tap"], here["instead"].values_at("button", "gesture")
     end
 
     # What was measured well is no doubt.

@@ -98,6 +98,20 @@ module Kippen
       assert_equal [770.0, [[0, 2040.0], [2, 770.0]]], [found["cost_s_a_day"], found["frontier"].values_at(0, -1)]
     end
 
+    # More doubts than are looked at is told.
+    def test_what_is_not_all_looked_at
+      doubtful = { "presses" => 1, "seconds" => 1, "right" => 0.9, "low" => 0.5, "high" => 1, "measured" => false }
+      [60, 61].each do |count|
+        buttons = Array.new(count) do |at|
+          { "id" => "d/#{at}", "device" => "d", "host" => "desk", "effort_s" => 0,
+            "offers" => [{ "gestures" => { "tap" => doubtful }, "offer_s" => 0 }] }
+        end
+        made = Proposals::Table.read(table([want("w1")], buttons:, today: []))
+        _, whole = Proposals::Why.new(made, Proposals::Answer.of(made, solver), solver).rests_on
+        assert_equal count == 60, whole
+      end
+    end
+
     # Rules that can't all be kept are named.
     def test_rules_that_stand_against_each_other
       both = table([want("w1"), want("w2")], today: %w[w1 w2].map do |id|
