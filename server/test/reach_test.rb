@@ -101,6 +101,27 @@ module Kippen
       assert result["all_asked"]
     end
 
+    # What is pinned to what is ruled out can't be, and is named.
+    def test_pinned_to_what_is_ruled_out
+      assign("long_press", ANSWER)
+      result = proposed(pinned: ["answer"], gestures: ["long_press"])["result"]
+      assert_equal ["impossible", ["“Answer the call”: long-press of Pocket phone, Edge key"], []],
+                   result.values_at("status", "rules", "steps")
+    end
+
+    # As the service counts: two musts and a should are missing, and a second way to the dangerous one (a tenth); a long-press of
+    # people in general goes wrong 8 times in 100, 6 a day.
+    def test_what_it_is_counted_with
+      before = proposed["result"]["steps"][0]
+      assert_equal [(2 * 14_400) + 3600 + 1440, 0, 0], before.values_at("cost_s", "seconds", "wrong")
+      sign_in_as("lead")
+      send_json(:put, "/api/service/reach", "figures" => { "missing_s" => { "must" => 10_000 } })
+      sign_in_as("specialist")
+      assert_equal (2 * 10_000) + 3600 + 1000, proposed["result"]["steps"][0]["cost_s"]
+      assign("long_press", ANSWER)
+      assert_in_delta 6 * 0.08, proposed["result"]["steps"][0]["wrong"], 1e-3
+    end
+
     # The one asked for last counts; what nobody wants is ended.
     def test_asked_anew_and_given_up
       propose
@@ -112,8 +133,11 @@ module Kippen
       assert_equal "given_up", proposal["state"]
       Server::Jobs::Propose.run(proposal["id"])
       assert_nil proposal["result"]
+      # One that somebody still works on stays, however old.
+      DATABASE[:proposals].where(id: first).update(state: "working")
       8.times { propose }
-      assert_operator DATABASE[:proposals].where(client_id: @client).count, :<=, 6
+      assert_equal ["working", true], DATABASE[:proposals].where(id: first).get(%i[state give_up])
+      assert_operator DATABASE[:proposals].where(client_id: @client).count, :<=, 7
     end
 
     # No wants, no devices: there is nothing to propose, and that is said by it.
