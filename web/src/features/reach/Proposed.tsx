@@ -58,42 +58,44 @@ type Step = ProposalResult['steps'][number]
 /** All or some of it, shown with what it would change before it is done. */
 function Take({ client, step, onTaken }: { client: string; step: Step; onTaken: () => void }) {
   const mayChange = useMayChange()
+  // Two of them may read alike: where two devices have one name.
   const all = useMemo(
-    () => [
-      ...step.gives_way.map(({ words, change }) => ({ words, change })),
-      ...step.put.map(({ words, way, change }) => ({
-        words: way === 2 ? `${words} (${say.second})` : words,
-        change,
-      })),
-    ],
+    () =>
+      [
+        ...step.gives_way.map(({ words, change }) => ({ words, change })),
+        ...step.put.map(({ words, way, change }) => ({
+          words: way === 2 ? `${words} (${say.second})` : words,
+          change,
+        })),
+      ].map((one, at) => ({ ...one, id: String(at) })),
     [step],
   )
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
   const { change, busy, refused, openedOn, catchUp } = useFormChange()
   const made = useMemo((): Change | undefined => {
-    const changes: ButtonChange[] = all.filter(({ words }) => !left.has(words)).map((one) => one.change)
+    const changes: ButtonChange[] = all.filter(({ id }) => !left.has(id)).map((one) => one.change)
     return changes.length > 0 ? { kind: 'several', changes } : undefined
   }, [all, left])
   const preview = usePreview(client, made, openedOn)
   const take = async () => {
     if (made && (await change(made, say.taken, { tell: true }))) onTaken()
   }
-  const toggle = (words: string, chosen: boolean) => {
+  const toggle = (id: string, chosen: boolean) => {
     const next = new Set(left)
-    if (chosen) next.delete(words)
-    else next.add(words)
+    if (chosen) next.delete(id)
+    else next.add(id)
     setLeft(next)
   }
   return (
     <section aria-label={say.take} className={styles.take}>
       <h3>{say.take}</h3>
-      {all.map(({ words }) => (
+      {all.map(({ id, words }) => (
         <Checkbox
-          key={words}
+          key={id}
           className={styles.one ?? ''}
           disabled={!mayChange}
-          checked={!left.has(words)}
-          onChange={({ target }) => toggle(words, target.checked)}
+          checked={!left.has(id)}
+          onChange={({ target }) => toggle(id, target.checked)}
         >
           {words}
         </Checkbox>
